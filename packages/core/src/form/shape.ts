@@ -3,8 +3,8 @@ import { length } from '../measure/field.js';
 
 /** A point that the outside of the piece passes through. */
 const pointSchema = z.strictObject({
-  radiusMm: length('radius', 1, 1000),
-  heightMm: length('height', 0, 2000),
+  radiusMm: length('Radius', 1, 1000),
+  heightMm: length('Height', 0, 2000),
   kind: z.enum(['smooth', 'corner']),
 });
 
@@ -14,8 +14,8 @@ const pointSchema = z.strictObject({
  */
 export const formSchema = z.strictObject({
   points: z.array(pointSchema).min(2).max(60),
-  wallMm: length('wall thickness', 0.5, 500),
-  floorMm: length('floor thickness', 0, 2000),
+  wallMm: length('Wall thickness', 0.5, 500),
+  floorMm: length('Floor thickness', 0, 2000),
 });
 
 export type FormPoint = z.infer<typeof pointSchema>;

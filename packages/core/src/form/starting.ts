@@ -1,0 +1,76 @@
+import { mm } from '../measure/quantity.js';
+import type { Form, FormPoint } from './shape.js';
+
+/** A shape to start from: radius as a share of half the diameter, height as a share of the height. */
+interface StartingShape {
+  readonly id: string;
+  readonly name: string;
+  readonly says: string;
+  /** Usual height ÷ diameter. */
+  readonly proportion: number;
+  readonly points: readonly (readonly [radius: number, height: number, corner?: 'corner'])[];
+  /** Height of the floor as a share of the height; null when it is as thick as the wall and a little more. */
+  readonly floor: number | null;
+}
+
+export const STARTING_SHAPES: readonly StartingShape[] = [
+  {
+    id: 'bowl',
+    name: 'Bowl',
+    says: 'open, on a small foot',
+    proportion: 0.45,
+    points: [[0.38, 0], [0.42, 0.08, 'corner'], [0.74, 0.32], [0.93, 0.64], [1, 1]],
+    floor: null,
+  },
+  {
+    id: 'platter',
+    name: 'Platter',
+    says: 'wide and shallow',
+    proportion: 0.16,
+    points: [[0.5, 0], [0.53, 0.22, 'corner'], [0.82, 0.55], [1, 1]],
+    floor: 0.3,
+  },
+  {
+    id: 'vase',
+    name: 'Vase',
+    says: 'shoulder, neck and lip',
+    proportion: 1.7,
+    points: [[0.48, 0], [0.56, 0.05], [0.86, 0.36], [1, 0.6], [0.66, 0.84], [0.5, 0.93], [0.58, 1]],
+    floor: null,
+  },
+  {
+    id: 'goblet',
+    name: 'Goblet',
+    says: 'cup on a stem',
+    proportion: 1.75,
+    points: [[0.84, 0], [0.78, 0.035, 'corner'], [0.3, 0.12], [0.2, 0.28], [0.28, 0.42], [0.86, 0.62], [1, 0.78], [0.94, 1]],
+    floor: 0.5,
+  },
+  {
+    id: 'hollow-form',
+    name: 'Hollow form',
+    says: 'wide body, small opening',
+    proportion: 0.85,
+    points: [[0.36, 0], [0.4, 0.04], [0.84, 0.34], [1, 0.58], [0.78, 0.84], [0.34, 0.97], [0.32, 1]],
+    floor: null,
+  },
+  {
+    id: 'cylinder',
+    name: 'Cylinder box',
+    says: 'straight sides',
+    proportion: 1.1,
+    points: [[1, 0], [1, 1]],
+    floor: null,
+  },
+];
+
+/** The starting shape scaled to a height, a greatest diameter and a wall (all mm). */
+export function startingForm(shape: StartingShape, heightMm: number, diameterMm: number, wallMm: number): Form {
+  const points: FormPoint[] = shape.points.map(([radius, height, corner]) => ({
+    radiusMm: mm((radius * diameterMm) / 2),
+    heightMm: mm(height * heightMm),
+    kind: corner ?? 'smooth',
+  }));
+  const floorMm = shape.floor === null ? Math.min(1.25 * wallMm, heightMm / 2) : shape.floor * heightMm;
+  return { points, wallMm: mm(wallMm), floorMm: mm(floorMm) };
+}

@@ -1,0 +1,38 @@
+import type { z } from 'zod';
+import { shown } from '../measure/field.js';
+import type { Reason } from '../measure/reason.js';
+
+type Path = readonly PropertyKey[];
+
+/** Where in a piece a field is, as people say it: `["rings", 2, "heightMm"]` → "Ring 3". */
+function whereabouts(path: Path): string {
+  const [head, index] = path;
+  if (typeof index !== 'number' && path[1] !== 'points') return '';
+  if (head === 'rings' && typeof index === 'number') return `Ring ${index + 1}`;
+  if (head === 'palette' && typeof index === 'number') return `Palette entry ${index + 1}`;
+  if (head === 'woods' && typeof index === 'number') return `Wood ${index + 1}`;
+  if (head === 'form' && typeof path[2] === 'number') return `Curve point ${path[2] + 1}`;
+  return '';
+}
+
+const named = (path: Path): string => path.map(String).join('.') || 'the file';
+
+function sentence(issue: z.core.$ZodIssue): string {
+  if (issue.code === 'unrecognized_keys')
+    return `Unknown ${issue.keys.length > 1 ? 'keys' : 'key'} ${issue.keys.map((k) => `“${k}”`).join(', ')} in ${named(issue.path)}; nothing unknown is taken in.`;
+  const ours = /[.;]$/.test(issue.message);
+  return ours ? issue.message : `${named(issue.path)} is ${shown(issue.input)}: ${issue.message}.`;
+}
+
+/** Zod's issues as our reasons: one sentence each, naming the field as people do. */
+export const reasonsOf = (error: z.ZodError): Reason[] =>
+  error.issues.map((issue) => {
+    const place = whereabouts(issue.path);
+    const limits = 'minimum' in issue ? { least: Number(issue.minimum) } : 'maximum' in issue ? { most: Number(issue.maximum) } : undefined;
+    return {
+      code: issue.code,
+      path: issue.path.map(String).join('.'),
+      message: `${place ? `${place}: ` : ''}${sentence(issue)}`,
+      ...(limits && { limits }),
+    };
+  });
