@@ -4,7 +4,7 @@ import type { Result } from '../measure/reason.js';
 import type { RingNeed } from '../ring/need.js';
 import type { Band } from '../ring/overlap.js';
 import type { Point } from '../ring/plane.js';
-import type { CautionId } from '../shop/cautions.js';
+import type { CautionId } from '../settings/cautions.js';
 
 /** Piece sawn off a strip by mitre cuts: long edge outside, cut angle from square, blade tilt. */
 export interface StripStock {

@@ -24,11 +24,16 @@ function sentence(issue: z.core.$ZodIssue): string {
   return ours ? issue.message : `${named(issue.path)} is ${shown(issue.input)}: ${issue.message}.`;
 }
 
+function limitsOf(issue: z.core.$ZodIssue): Record<string, number> | undefined {
+  if (issue.code === 'too_small') return { least: Number(issue.minimum) };
+  return issue.code === 'too_big' ? { most: Number(issue.maximum) } : undefined;
+}
+
 /** Zod's issues as our reasons: one sentence each, naming the field as people do. */
 export const reasonsOf = (error: z.ZodError): Reason[] =>
   error.issues.map((issue) => {
     const place = whereabouts(issue.path);
-    const limits = 'minimum' in issue ? { least: Number(issue.minimum) } : 'maximum' in issue ? { most: Number(issue.maximum) } : undefined;
+    const limits = limitsOf(issue);
     return {
       code: issue.code,
       path: issue.path.map(String).join('.'),

@@ -1,0 +1,12 @@
+import { sayMm } from '../measure/format.js';
+import type { Check, Subject } from './check.js';
+
+/** Segments too short to be held at the saw. */
+export const shortSegmentChecks = ({ rings, shop }: Subject): Check[] =>
+  rings.flatMap(({ index, pieces }) => {
+    const edges = pieces.flatMap(({ kind }) => (kind.stock.from === 'strip' ? [kind.stock.longEdgeMm] : []));
+    const shortest = Math.min(...edges);
+    if (shortest >= shop.shortestEdgeMm) return [];
+    const message = `Ring ${index + 1} has segments with a long edge of ${sayMm(shortest)}; under ${sayMm(shop.shortestEdgeMm)} they cannot be held at the saw. Use fewer segments.`;
+    return [{ code: 'short-segment', ring: index, message }];
+  });

@@ -1,0 +1,5 @@
+import type { Project } from '../project/schema.js';
+import { bestFleeceBowl, fellRaceCup, honeyClassJar } from './pieces.js';
+
+/** The trophies of the Hollin Tarn Show, an invented upland village show. */
+export const demoProjects = (): Project[] => [fellRaceCup(), bestFleeceBowl(), honeyClassJar()];

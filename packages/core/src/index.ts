@@ -1,0 +1,41 @@
+export type { Check } from './check/check.js';
+export { cutListCsv } from './exchange/cutListCsv.js';
+export { MOST_BYTES, type ProjectFile, readProjectFile, writeProjectFile } from './exchange/projectFile.js';
+export { type Curve, curveThrough, extremes, radiusAt, topOf } from './form/curve.js';
+export type { Form, FormPoint } from './form/shape.js';
+export { STARTING_SHAPES, startingForm } from './form/starting.js';
+export { insideAt, type Vessel, vesselOf } from './form/vessel.js';
+export type { WoodLedger } from './lumber/ledger.js';
+export type { Lumber, StripListEntry, WoodTotal } from './lumber/lumber.js';
+export { QUARTERS } from './lumber/quarters.js';
+export type { RingPlan } from './lumber/ringPlan.js';
+export type { Made, PieceKind } from './making/contract.js';
+export { FEWEST_SEGMENTS, MOST_SEGMENTS } from './making/flat/flat.js';
+export { MAKINGS, pitchOf, placesOf, type RingMaking, WAYS, type Way } from './making/registry.js';
+export {
+  editableLength,
+  formatAngle,
+  formatLength,
+  INCH,
+  sentenceIn,
+  trimZeros,
+  UNIT_SYSTEMS,
+  type UnitSystem,
+} from './measure/format.js';
+export { parseLength } from './measure/parse.js';
+export { degrees, type Mm, mm, type Rad, rad } from './measure/quantity.js';
+export { done, type Reason, type Result, refuse, refused } from './measure/reason.js';
+export { boardFeet, litres } from './measure/volume.js';
+export { type Change, type Command, run } from './project/commands/command.js';
+export * as edit from './project/commands/edits.js';
+export { readProject } from './project/inspect.js';
+export { type Plan, plan } from './project/plan.js';
+export { type Prepared, type PreparedRing, prepare } from './project/prepare.js';
+export { type PaletteEntry, type Project, type Ring, SCHEMA_VERSION, TONES, type Tone } from './project/schema.js';
+export { reasonsOf } from './project/sentences.js';
+export { type Beginning, startProject } from './project/start.js';
+export { CAUTION_NOTE, CAUTIONS, type CautionId } from './settings/cautions.js';
+export { DEFAULT_SHOP, type Shop, shopSchema } from './settings/shop.js';
+export { type PlaceArc, placesRound } from './surface/round.js';
+export { SHIPPED_WOODS } from './wood/catalogue.js';
+export { density, type Species, speciesSchema } from './wood/species.js';

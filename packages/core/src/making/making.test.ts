@@ -1,0 +1,113 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { mm } from '../measure/quantity.js';
+import { area, polar } from '../ring/plane.js';
+import { sharesOf } from '../surface/round.js';
+import { arcsInside } from '../surface/arcs.js';
+import { anyMaking, anyNeed } from '../testing/random.js';
+import { ringOfSegments, segmentSizes } from './flat/geometry.js';
+import { MAKINGS, makeRing, makingSchema, pitchOf, placesOf, WAYS } from './registry.js';
+
+describe('a flat ring', () => {
+  // Engineering handbooks' table of regular polygons, written down from memory.
+  test.each([[6, 1.1547], [8, 0.82843], [12, 0.5359], [16, 0.39782], [24, 0.2633]])(
+    '%i segments: long edge ÷ radius of the inscribed circle is %f',
+    (count, ratio) => expect(segmentSizes(count, mm(1), mm(0)).longEdgeMm).toBeCloseTo(ratio, 5),
+  );
+  test.each([[6, 1], [8, 0.76537], [12, 0.51764], [16, 0.39018], [24, 0.26105]])(
+    '%i segments: short edge ÷ radius of the hole’s circumscribed circle is %f',
+    (count, ratio) => expect(segmentSizes(count, mm(2), mm(1)).shortEdgeMm).toBeCloseTo(ratio, 5),
+  );
+  // Common practice.
+  test.each([[8, 22.5], [12, 15], [18, 10], [24, 7.5]])('%i segments are cut at %f°', (count, angle) =>
+    expect((segmentSizes(count, mm(100), mm(80)).cutAngle * 180) / Math.PI).toBeCloseTo(angle, 12),
+  );
+  test('strips tell the ring they make: the inverse gives the radii back', () => {
+    fc.assert(
+      fc.property(anyNeed, fc.integer({ min: 3, max: 100 }), ({ outerMm, innerMm }, count) => {
+        const { longEdgeMm, widthMm } = segmentSizes(count, outerMm, innerMm);
+        const back = ringOfSegments(count, longEdgeMm, widthMm);
+        expect(back.outerMm).toBeCloseTo(outerMm, 8);
+        expect(back.innerMm).toBeCloseTo(innerMm, 7);
+      }),
+    );
+  });
+});
+
+describe.each(WAYS)('the way “%s”', (way) => {
+  const making = anyMaking.filter((candidate) => candidate.way === way);
+  const cases = fc.record({ making, need: anyNeed });
+  const made = (given: { making: Parameters<typeof makeRing>[0]; need: Parameters<typeof makeRing>[1] }) => {
+    const result = makeRing(given.making, given.need);
+    if (!result.ok) throw new Error(result.reasons[0]!.message);
+    return result.value;
+  };
+
+  test('has a name, a word on when to use it, and refuses unknown keys', () => {
+    expect(MAKINGS[way].name).not.toBe('');
+    expect(MAKINGS[way].says.length).toBeGreaterThan(10);
+    expect(makingSchema.safeParse({ way, count: 12, colour: 'red' }).success).toBe(false);
+  });
+
+  test('lays out one piece for each place, and counts the same pieces', () => {
+    fc.assert(
+      fc.property(cases, (given) => {
+        const ring = made(given);
+        const places = Array.from({ length: placesOf(given.making) }, (_, place) => place);
+        expect(ring.layOut().map(({ place }) => place)).toEqual(places);
+        expect(ring.kinds.flatMap((kind) => kind.places).sort((a, b) => a - b)).toEqual(places);
+      }),
+    );
+  });
+
+  test('volume of the laid-out pieces is the volume that is counted', () => {
+    fc.assert(
+      fc.property(cases, (given) => {
+        const ring = made(given);
+        const drawn = ring.layOut().reduce((sum, piece) => sum + area(piece.bottom), 0) * given.need.heightMm;
+        const counted = ring.kinds.reduce((sum, kind) => sum + kind.volumeMm3 * kind.places.length, 0);
+        expect(drawn / counted).toBeCloseTo(1, 3);
+      }),
+    );
+  });
+
+  test('sampling finds the place that the lay-out draws, and together they fill the circle', () => {
+    fc.assert(
+      fc.property(cases, fc.double({ min: 0.01, max: 0.99, noNaN: true }), fc.double({ min: 0, max: 6.28, noNaN: true }), (given, share, angle) => {
+        const ring = made(given);
+        const radius = ring.gives.innerMm + share * (ring.gives.outerMm - ring.gives.innerMm);
+        const { x, y } = polar(radius, angle);
+        const found = ring.placeAt(x, y, given.need.heightMm / 2);
+        const drawn = ring.layOut().filter(({ bottom }) => arcsInside(bottom, radius).some(({ from, to }) => [angle, angle + 2 * Math.PI].some((a) => a >= from - 1e-7 && a <= to + 1e-7)));
+        expect(drawn.map(({ place }) => place)).toContain(found);
+        expect([...sharesOf(ring, radius).values()].reduce((a, b) => a + b, 0)).toBeCloseTo(1, 6);
+        expect(ring.placeAt(x, y, given.need.heightMm + 0.1)).toBeNull();
+      }),
+    );
+  });
+
+  test('holds the ring that must survive, and reaches no farther than its corner', () => {
+    fc.assert(
+      fc.property(cases, (given) => {
+        const ring = made(given);
+        expect(ring.gives.outerMm).toBeGreaterThanOrEqual(given.need.outerMm - 1e-9);
+        expect(ring.gives.innerMm).toBeLessThanOrEqual(given.need.innerMm + 1e-9);
+        const corners = ring.layOut().flatMap(({ bottom }) => bottom.map(({ x, y }) => Math.hypot(x, y)));
+        expect(Math.max(...corners)).toBeLessThanOrEqual(ring.cornerMm * 1.0002);
+      }),
+    );
+  });
+
+  test('looks the same after one pitch, has steps and cautions', () => {
+    const ring = made(fc.sample(cases, { numRuns: 1, seed: 7 })[0]!);
+    const pitch = pitchOf(fc.sample(cases, { numRuns: 1, seed: 7 })[0]!.making);
+    expect((2 * Math.PI) / pitch).toBeCloseTo(Math.round((2 * Math.PI) / pitch), 9);
+    expect(ring.steps().length).toBeGreaterThan(1);
+    expect(ring.cautions.length).toBeGreaterThan(0);
+  });
+});
+
+test('a ring with no width is refused with its figures', () => {
+  const refused = makeRing({ way: 'flat', count: 12 }, { outerMm: mm(50), innerMm: mm(50), heightMm: mm(10) });
+  expect(refused).toMatchObject({ ok: false, reasons: [{ code: 'ring-no-width' }] });
+});

@@ -1,0 +1,42 @@
+import { enablePatches, type Patch, produceWithPatches } from 'immer';
+import { done, refused, type Reason, type Result } from '../../measure/reason.js';
+import { inspect } from '../inspect.js';
+import { type Project, projectSchema } from '../schema.js';
+import { reasonsOf } from '../sentences.js';
+
+enablePatches();
+
+/** An edit: what it is called in the undo list, and what it does to a draft. May refuse with reasons, or add a note. */
+export interface Command {
+  readonly label: string;
+  apply(draft: Project): Outcome | undefined;
+}
+
+export interface Outcome {
+  readonly reasons?: readonly Reason[];
+  /** What else was changed to keep the piece whole, for the user to read. */
+  readonly note?: string;
+}
+
+/** What came of a command: the new project and the patches that lead there and back. */
+export interface Change {
+  readonly label: string;
+  readonly project: Project;
+  readonly patches: readonly Patch[];
+  readonly inverse: readonly Patch[];
+  readonly note?: string;
+}
+
+/** Carries out a command on a project, or says why not; then nothing is changed. */
+export function run(project: Project, command: Command): Result<Change> {
+  let outcome: Outcome | undefined;
+  const [next, patches, inverse] = produceWithPatches(project, (draft) => {
+    outcome = command.apply(draft as Project);
+  });
+  if (outcome?.reasons?.length) return refused(...outcome.reasons);
+  const parsed = projectSchema.safeParse(next);
+  if (!parsed.success) return refused(...reasonsOf(parsed.error));
+  const reasons = inspect(next);
+  if (reasons.length > 0) return refused(...reasons);
+  return done({ label: command.label, project: next, patches, inverse, ...(outcome?.note && { note: outcome.note }) });
+}

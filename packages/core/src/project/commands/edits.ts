@@ -1,0 +1,3 @@
+export * from './formCommands.js';
+export * from './paletteCommands.js';
+export * from './ringCommands.js';

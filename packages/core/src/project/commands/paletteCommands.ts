@@ -1,0 +1,48 @@
+import type { Project, Tone } from '../schema.js';
+import type { Command } from './command.js';
+
+export const rename = (name: string): Command => ({
+  label: 'Name',
+  apply(draft) {
+    draft.name = name.trim();
+    return undefined;
+  },
+});
+
+/** Gives a palette entry another wood: everything painted with it changes. */
+export const setPaletteWood = (key: string, wood: string): Command => ({
+  label: 'Swap a wood',
+  apply({ palette }) {
+    const entry = palette.find((other) => other.key === key);
+    if (entry) entry.wood = wood;
+    return undefined;
+  },
+});
+
+export function freshKey(palette: Project['palette'], wood: string): string {
+  const taken = new Set(palette.map((entry) => entry.key));
+  const stem = wood.slice(0, 20);
+  if (!taken.has(stem)) return stem;
+  for (let n = 2; ; n++) if (!taken.has(`${stem}-${n}`)) return `${stem}-${n}`;
+}
+
+/** A further wood on the palette. */
+export const addPaletteWood = (wood: string, tone: Tone): Command => ({
+  label: 'Add a wood',
+  apply({ palette }) {
+    palette.push({ key: freshKey(palette, wood), tone, wood });
+    return undefined;
+  },
+});
+
+/** Takes a wood off the palette; refused while a place shows it. */
+export const removePaletteWood = (key: string): Command => ({
+  label: 'Remove a wood',
+  apply(draft) {
+    const ring = draft.rings.findIndex(({ woods }) => woods.includes(key));
+    if (ring >= 0)
+      return { reasons: [{ code: 'wood-in-use', path: 'palette', message: `The wood “${key}” is used in ring ${ring + 1}; paint over it first.` }] };
+    draft.palette = draft.palette.filter((entry) => entry.key !== key);
+    return undefined;
+  },
+});

@@ -1,0 +1,40 @@
+import { STARTING_SHAPES, startingForm } from '../form/starting.js';
+import { vesselOf } from '../form/vessel.js';
+import { type Mm, mm } from '../measure/quantity.js';
+import { refuse, type Result } from '../measure/reason.js';
+import { readProject } from './inspect.js';
+import { type Project, type Ring, SCHEMA_VERSION } from './schema.js';
+
+/** What a new piece is begun with. */
+export interface Beginning {
+  readonly name: string;
+  readonly shape: string;
+  readonly heightMm: Mm;
+  readonly diameterMm: Mm;
+  readonly wallMm: Mm;
+  readonly ringHeightMm: Mm;
+  readonly count: number;
+  /** Ids of species: the first for the rings, the others ready on the palette. */
+  readonly woods: readonly [string, ...string[]];
+}
+
+const USUAL_ALLOWANCES = { outsideMm: mm(4), insideMm: mm(4) };
+
+/** A new piece: the shape to size, rings of one height in brick bond, solid discs where the form is solid. */
+export function startProject(beginning: Beginning): Result<Project> {
+  const shape = STARTING_SHAPES.find(({ id }) => id === beginning.shape);
+  if (!shape) return refuse('shape-unknown', 'shape', `There is no starting shape “${beginning.shape}”.`);
+  const form = startingForm(shape, beginning.heightMm, beginning.diameterMm, beginning.wallMm);
+  const vessel = vesselOf(form);
+  if (!vessel.ok) return vessel;
+  const palette = beginning.woods.map((wood, i) => ({ key: wood, tone: i === 0 ? ('light' as const) : ('dark' as const), wood }));
+  const total = Math.ceil(beginning.heightMm / beginning.ringHeightMm - 1e-9);
+  const rings = Array.from({ length: Math.min(total, 1000) }, (_, i): Ring => {
+    const solid = i * beginning.ringHeightMm < vessel.value.hollowFromMm;
+    const ring = { id: `r${i + 1}`, heightMm: beginning.ringHeightMm };
+    if (solid) return { ...ring, making: { way: 'disc' }, turn: 0, woods: [beginning.woods[0]] };
+    const woods = Array.from({ length: Math.min(beginning.count, 1000) }, () => beginning.woods[0]);
+    return { ...ring, making: { way: 'flat', count: beginning.count }, turn: i % 2 === 1 ? 0.5 : 0, woods };
+  });
+  return readProject({ schema: SCHEMA_VERSION, name: beginning.name, form, rings, palette, allowances: USUAL_ALLOWANCES });
+}

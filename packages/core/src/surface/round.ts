@@ -1,0 +1,34 @@
+import type { Made } from '../making/contract.js';
+import { wrapped } from '../ring/plane.js';
+import type { Arc } from './arcs.js';
+import { arcsInside } from './arcs.js';
+
+/** Which place shows along a stretch of the ring, seen from outside. */
+export interface PlaceArc extends Arc {
+  readonly place: number;
+}
+
+/**
+ * The places met by a circle of a radius in a ring's lay-out, turned by `turn` radians, in order round the ring. This
+ * is what drawings show and what shares of wood are counted from.
+ */
+export function placesRound(made: Made, radius: number, turn: number): PlaceArc[] {
+  const arcs = made.layOut().flatMap((piece) =>
+    arcsInside(piece.bottom, radius).map((arc) => {
+      const from = wrapped(arc.from + turn);
+      return { place: piece.place, from, to: from + (arc.to - arc.from) };
+    }),
+  );
+  return arcs.sort((a, b) => a.from - b.from);
+}
+
+/**
+ * Share of the circle of a radius that each place holds. Where joints are radial, as in every way of making so far, it
+ * is the share of the turned ring's volume as well.
+ */
+export function sharesOf(made: Made, radius: number): Map<number, number> {
+  const shares = new Map<number, number>();
+  for (const { place, from, to } of placesRound(made, radius, 0))
+    shares.set(place, (shares.get(place) ?? 0) + (to - from) / (2 * Math.PI));
+  return shares;
+}

@@ -1,0 +1,19 @@
+import { defineConfig } from 'vitest/config';
+
+const source = { conditions: ['fellside-source'] };
+const project = (name: string, include: string, environment = 'node') => ({
+  resolve: source,
+  ssr: { resolve: source },
+  test: { name, include: [include], environment },
+});
+
+export default defineConfig({
+  test: {
+    projects: [
+      project('core', 'packages/core/src/**/*.test.ts'),
+      project('server', 'apps/server/src/**/*.test.ts'),
+      project('cli', 'apps/cli/src/**/*.test.ts'),
+      project('web', 'apps/web/src/**/*.test.{ts,tsx}', 'jsdom'),
+    ],
+  },
+});
