@@ -1,0 +1,31 @@
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import type { DataSourceOptions } from 'typeorm';
+import { ProjectEntity } from '../projects/project.entity.js';
+import { VersionEntity } from '../projects/version.entity.js';
+import { ShopEntity } from '../shop/shop.entity.js';
+import { WoodEntity } from '../woods/wood.entity.js';
+import { First1763900000000 } from './0001-first.js';
+
+/**
+ * SQLite in WAL mode, every commit on disk before it is answered. The exclusive lock keeps a second Fellside off the
+ * same data folder; the system lets go of it when the process ends, however it ends.
+ */
+export function databaseOptions(dataFolder: string): DataSourceOptions {
+  mkdirSync(dataFolder, { recursive: true });
+  return {
+    type: 'better-sqlite3',
+    database: join(dataFolder, 'fellside.sqlite'),
+    enableWAL: true,
+    timeout: 500,
+    prepareDatabase: (db: { pragma(text: string): unknown }) => {
+      db.pragma('locking_mode = EXCLUSIVE');
+      db.pragma('synchronous = FULL');
+      db.pragma('foreign_keys = ON');
+    },
+    entities: [ProjectEntity, VersionEntity, WoodEntity, ShopEntity],
+    migrations: [First1763900000000],
+    migrationsRun: true,
+    synchronize: false,
+  };
+}

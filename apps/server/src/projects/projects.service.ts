@@ -1,0 +1,88 @@
+import { randomUUID } from 'node:crypto';
+import { ConflictException, Injectable, NotFoundException } from '@nestjs/common';
+import { type History, NO_HISTORY, type Project } from '@fellside/core';
+import { DataSource, IsNull, LessThanOrEqual } from 'typeorm';
+import { ProjectEntity } from './project.entity.js';
+import { VersionEntity } from './version.entity.js';
+
+/** How many versions of a project are kept. */
+const VERSIONS_KEPT = 100;
+
+@Injectable()
+export class ProjectsService {
+  constructor(private readonly database: DataSource) {}
+
+  /** The shelf, last saved first. */
+  list(): Promise<ProjectEntity[]> {
+    return this.projects.find({ where: { removedAt: IsNull() }, order: { savedAt: 'DESC', id: 'ASC' } });
+  }
+
+  /** How many there are or ever were, removed ones included. */
+  count(): Promise<number> {
+    return this.projects.count();
+  }
+
+  async get(id: string): Promise<ProjectEntity> {
+    const found = await this.projects.findOneBy({ id, removedAt: IsNull() });
+    if (!found) throw new NotFoundException({ statusCode: 404, message: 'There is no such piece on the shelf.' });
+    return found;
+  }
+
+  async create(document: Project): Promise<ProjectEntity> {
+    const project = this.projects.create({
+      id: randomUUID(),
+      revision: 1,
+      document,
+      history: NO_HISTORY,
+      savedAt: new Date().toISOString(),
+      removedAt: null,
+    });
+    await this.database.transaction(async (manager) => {
+      await manager.insert(ProjectEntity, project);
+      await manager.insert(VersionEntity, { projectId: project.id, revision: 1, document, savedAt: project.savedAt });
+    });
+    return project;
+  }
+
+  /** Saves over `revision`; 409 with the project as it stands when somebody saved since. */
+  async save(id: string, revision: number, document: Project, history: History): Promise<ProjectEntity> {
+    const savedAt = new Date().toISOString();
+    await this.database.transaction(async (manager) => {
+      const change = { revision: revision + 1, document, history, savedAt };
+      const { affected } = await manager.update(ProjectEntity, { id, revision, removedAt: IsNull() }, change);
+      if (!affected) throw await this.stale(id);
+      await manager.insert(VersionEntity, { projectId: id, revision: revision + 1, document, savedAt });
+      await manager.delete(VersionEntity, { projectId: id, revision: LessThanOrEqual(revision + 1 - VERSIONS_KEPT) });
+    });
+    return this.get(id);
+  }
+
+  async setRemoved(id: string, removed: boolean): Promise<void> {
+    const { affected } = await this.projects.update({ id }, { removedAt: removed ? new Date().toISOString() : null });
+    if (!affected) throw new NotFoundException({ statusCode: 404, message: 'There is no such piece.' });
+  }
+
+  versions(projectId: string): Promise<Pick<VersionEntity, 'revision' | 'savedAt'>[]> {
+    return this.history.find({ where: { projectId }, select: { revision: true, savedAt: true }, order: { revision: 'DESC' } });
+  }
+
+  async version(projectId: string, revision: number): Promise<VersionEntity> {
+    const found = await this.history.findOneBy({ projectId, revision });
+    if (!found) throw new NotFoundException({ statusCode: 404, message: 'That version is not kept.' });
+    return found;
+  }
+
+  private async stale(id: string): Promise<Error> {
+    const current = await this.get(id);
+    const message = `The piece was saved by another window (revision ${current.revision}). Nothing was overwritten.`;
+    return new ConflictException({ statusCode: 409, message, current });
+  }
+
+  private get projects() {
+    return this.database.getRepository(ProjectEntity);
+  }
+
+  private get history() {
+    return this.database.getRepository(VersionEntity);
+  }
+}

@@ -1,0 +1,38 @@
+import 'reflect-metadata';
+import { MOST_BYTES } from '@fellside/core';
+import { demoProjects } from '@fellside/core/demo';
+import { HttpAdapterHost, NestFactory } from '@nestjs/core';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import helmet from 'helmet';
+import { AppModule } from './app.module.js';
+import { ProjectsService } from './projects/projects.service.js';
+import { BodyFilter } from './reasons/bodyFilter.js';
+import type { Settings } from './settings.js';
+
+/** A request carries a document and its history. */
+const MOST_BODY = 3 * MOST_BYTES;
+
+/** Builds the server without listening. Throws when the data folder is in use. */
+export async function createServer(settings: Settings): Promise<NestExpressApplication> {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), { logger: ['error', 'warn'], abortOnError: false });
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: { 'script-src': ["'self'", "'wasm-unsafe-eval'"], 'upgrade-insecure-requests': null },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
+  app.useBodyParser('json', { limit: MOST_BODY });
+  app.useBodyParser('text', { limit: MOST_BODY });
+  app.useGlobalFilters(new BodyFilter(app.get(HttpAdapterHost).httpAdapter));
+  app.enableShutdownHooks();
+  if (settings.demo) await fillShelf(app.get(ProjectsService));
+  return app;
+}
+
+/** Puts the demo pieces into a database that never held any. */
+async function fillShelf(projects: ProjectsService): Promise<void> {
+  if ((await projects.count()) > 0) return;
+  for (const piece of demoProjects().reverse()) await projects.create(piece);
+}

@@ -1,0 +1,12 @@
+import type { Shop } from '@fellside/core';
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+
+/** The shop's settings: a single row. */
+@Entity('shop')
+export class ShopEntity {
+  @PrimaryColumn('integer')
+  id: number;
+
+  @Column('simple-json')
+  settings: Shop;
+}

@@ -1,0 +1,70 @@
+import { applyPatches, type Patch } from 'immer';
+import { z } from 'zod';
+import type { Change } from './commands/command.js';
+import type { Project } from './schema.js';
+
+/** How many steps back are kept with a project. */
+export const MOST_STEPS = 200;
+
+const patchSchema = z.strictObject({
+  op: z.enum(['replace', 'remove', 'add']),
+  path: z.array(z.union([z.string(), z.number()])).max(12),
+  value: z.unknown().optional(),
+});
+
+const stepSchema = z.strictObject({
+  label: z.string().max(120),
+  patches: z.array(patchSchema),
+  inverse: z.array(patchSchema),
+});
+
+/** The edits that led to a project, oldest first, and those undone, the next to redo last. Saved with the project. */
+export const historySchema = z.strictObject({
+  past: z.array(stepSchema).max(MOST_STEPS),
+  future: z.array(stepSchema).max(MOST_STEPS),
+});
+
+export interface Step {
+  readonly label: string;
+  readonly patches: readonly Patch[];
+  readonly inverse: readonly Patch[];
+}
+export interface History {
+  readonly past: readonly Step[];
+  readonly future: readonly Step[];
+}
+
+/** A project and how it came about. */
+export interface Edited {
+  readonly project: Project;
+  readonly history: History;
+}
+
+export const NO_HISTORY: History = { past: [], future: [] };
+
+/** After a change: one step more to undo, nothing to redo. A change that changed nothing leaves no step. */
+export function recorded({ history }: Edited, change: Change): Edited {
+  if (change.patches.length === 0) return { project: change.project, history };
+  const step: Step = { label: change.label, patches: change.patches, inverse: change.inverse };
+  return { project: change.project, history: { past: [...history.past, step].slice(-MOST_STEPS), future: [] } };
+}
+
+/** One step back; the same when there is none. */
+export function undone(edited: Edited): Edited {
+  const step = edited.history.past.at(-1);
+  if (!step) return edited;
+  return {
+    project: applyPatches(edited.project, [...step.inverse]) as Project,
+    history: { past: edited.history.past.slice(0, -1), future: [...edited.history.future, step] },
+  };
+}
+
+/** One undone step again; the same when there is none. */
+export function redone(edited: Edited): Edited {
+  const step = edited.history.future.at(-1);
+  if (!step) return edited;
+  return {
+    project: applyPatches(edited.project, [...step.patches]) as Project,
+    history: { past: [...edited.history.past, step], future: edited.history.future.slice(0, -1) },
+  };
+}
