@@ -16,6 +16,7 @@ try {
   settings = settingsFrom(process.env);
   const app = await createServer(settings);
   await app.listen(settings.port, settings.host);
+  app.useLogger(['error', 'warn']);
   console.log(`Fellside is ready: ${await app.getUrl()}`);
 } catch (error) {
   console.error(sentence(error, settings));

@@ -37,6 +37,15 @@ export { reasonsOf } from './project/sentences.js';
 export { type Beginning, startProject } from './project/start.js';
 export { CAUTION_NOTE, CAUTIONS, type CautionId } from './settings/cautions.js';
 export { DEFAULT_SHOP, type Shop, shopSchema } from './settings/shop.js';
-export { type PlaceArc, placesRound } from './surface/round.js';
+export {
+  insideLine,
+  type OutsidePatch,
+  outsideLine,
+  outsidePatches,
+  placeToward,
+  type SectionPoint,
+  type UnrolledPart,
+  unrolledParts,
+} from './surface/drawing.js';
 export { SHIPPED_WOODS } from './wood/catalogue.js';
 export { density, type Species, speciesSchema } from './wood/species.js';

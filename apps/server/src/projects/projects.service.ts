@@ -12,9 +12,10 @@ const VERSIONS_KEPT = 100;
 export class ProjectsService {
   constructor(private readonly database: DataSource) {}
 
-  /** The shelf, last saved first. */
-  list(): Promise<ProjectEntity[]> {
-    return this.projects.find({ where: { removedAt: IsNull() }, order: { savedAt: 'DESC', id: 'ASC' } });
+  /** The shelf, last saved first; without the histories, which no shelf shows. */
+  list(): Promise<Omit<ProjectEntity, 'history'>[]> {
+    const select = { id: true, revision: true, document: true, savedAt: true } as const;
+    return this.projects.find({ where: { removedAt: IsNull() }, order: { savedAt: 'DESC', id: 'ASC' }, select });
   }
 
   /** How many there are or ever were, removed ones included. */

@@ -7,6 +7,8 @@ export interface Arc {
 }
 
 const SAME_PLACE = 1e-9;
+/** A circle that dips into an edge's line by less than a chord of this (mm) touches it and does not cross. */
+const TOUCH = 2e-3;
 
 /** The parts of the circle of a radius about the axis that lie inside a polygon. */
 export function arcsInside(outline: readonly Point[], radius: number): Arc[] {
@@ -24,16 +26,19 @@ function crossingsOf(p: Point, q: Point, radius: number): number[] {
   const b = p.x * dx + p.y * dy;
   const c = p.x * p.x + p.y * p.y - radius * radius;
   const root = b * b - a * c;
-  if (a === 0 || root < 0) return [];
+  if (a === 0 || root <= (a * TOUCH * TOUCH) / 4) return [];
   const square = Math.sqrt(root);
   return [(-b - square) / a, (-b + square) / a]
     .filter((t) => t >= -SAME_PLACE && t <= 1 + SAME_PLACE)
     .map((t) => wrapped(Math.atan2(p.y + t * dy, p.x + t * dx)));
 }
 
+/** A hair inwards, so that a circle that touches an edge from inside counts as inside. */
+const INWARDS = 1 - 1e-9;
+
 /** Even-odd rule along a ray in +x. */
 function inside(outline: readonly Point[], radius: number, angle: number): boolean {
-  const [x, y] = [radius * Math.cos(angle), radius * Math.sin(angle)];
+  const [x, y] = [radius * INWARDS * Math.cos(angle), radius * INWARDS * Math.sin(angle)];
   let within = false;
   outline.forEach((p, i) => {
     const q = outline[(i + 1) % outline.length]!;

@@ -1,0 +1,78 @@
+import { knotsBetween, radiusAt } from '../form/curve.js';
+import { insideAt, type Vessel } from '../form/vessel.js';
+import type { Made } from '../making/contract.js';
+import { placesRound } from './round.js';
+
+/** A point of a half-section: radius and height, mm. */
+export interface SectionPoint {
+  readonly r: number;
+  readonly z: number;
+}
+
+/** Distance between drawn points of a curve, mm: under a pixel's sagitta at bench scale. */
+const DRAWN_STEP = 2;
+
+/** Heights at which curves are drawn: every couple of millimetres, and the curve's own points. */
+export function drawnHeights(vessel: Vessel, from: number, to: number): number[] {
+  const knots = knotsBetween(vessel.outside, from, to);
+  return knots.flatMap((z, i) => {
+    const next = knots[i + 1];
+    if (next === undefined) return [z];
+    const parts = Math.max(1, Math.ceil((next - z) / DRAWN_STEP));
+    return Array.from({ length: parts }, (_, k) => z + ((next - z) * k) / parts);
+  });
+}
+
+/** The outside of the turned piece, foot to lip. */
+export const outsideLine = (vessel: Vessel, from = 0, to = vessel.heightMm): SectionPoint[] =>
+  drawnHeights(vessel, from, to).map((z) => ({ r: radiusAt(vessel.outside, z), z }));
+
+/** The inside, from the middle of the floor to the lip; empty for a solid piece. */
+export function insideLine(vessel: Vessel): SectionPoint[] {
+  if (vessel.hollowFromMm >= vessel.heightMm) return [];
+  const wall = drawnHeights(vessel, vessel.hollowFromMm, vessel.heightMm).map((z) => ({ r: insideAt(vessel, z) ?? 0, z }));
+  return [{ r: 0, z: vessel.hollowFromMm }, ...wall];
+}
+
+/** A place of a ring as it shows on the outside, seen from the front: its two sides as level distances from the axis. */
+export interface OutsidePatch {
+  readonly place: number;
+  /** Sines of the angles between the line of sight and the patch's sides, 0 = middle, 1 = silhouette. */
+  readonly near: number;
+  readonly far: number;
+}
+
+/**
+ * The places on the right-hand quarter of a ring that the eye sees, `view` radians round from the index mark. At a
+ * height where the outside has radius r, a side is drawn at `r · sin φ` from the axis.
+ */
+export function outsidePatches(made: Made, turn: number, radius: number, view: number): OutsidePatch[] {
+  const quarter = Math.PI / 2;
+  return placesRound(made, radius, turn - view).flatMap(({ place, from, to }) =>
+    [0, 2 * Math.PI].flatMap((lap) => {
+      const [a, b] = [Math.max(0, from - lap), Math.min(quarter, to - lap)];
+      return b - a > 1e-6 ? [{ place, near: Math.sin(a), far: Math.sin(b) }] : [];
+    }),
+  );
+}
+
+/** A place on the unrolled wall: from and to as shares of the way round, 0 to 1; a place across 0° comes in two parts. */
+export interface UnrolledPart {
+  readonly place: number;
+  readonly from: number;
+  readonly to: number;
+}
+
+export function unrolledParts(made: Made, turn: number, radius: number): UnrolledPart[] {
+  const lap = 2 * Math.PI;
+  return placesRound(made, radius, turn).flatMap(({ place, from, to }) => {
+    const part = (a: number, b: number) => ({ place, from: a / lap, to: b / lap });
+    return to <= lap + 1e-9 ? [part(from, Math.min(to, lap))] : [part(from, lap), part(0, to - lap)];
+  });
+}
+
+/** The place that a level direction (radians from the index mark) meets at a radius; null in air. */
+export const placeToward = (made: Made, turn: number, radius: number, direction: number): number | null => {
+  const angle = direction - turn;
+  return made.placeAt(radius * Math.cos(angle), radius * Math.sin(angle), 0);
+};
