@@ -13,7 +13,8 @@ export const polar = (radius: number, angle: number): Point => ({
 export const wrapped = (angle: number): number => {
   const turn = 2 * Math.PI;
   const rest = angle % turn;
-  return rest < 0 ? rest + turn : rest;
+  const lifted = rest < 0 ? rest + turn : rest;
+  return lifted < turn ? lifted : 0;
 };
 
 /** Area of a polygon, mm², positive when its corners run counter-clockwise (shoelace formula). */
