@@ -6,11 +6,11 @@ import {
   MOST_BYTES,
   plan,
   type Reason,
+  type Result,
   readProjectFile,
   reasonsOf,
   refuse,
   refused,
-  type Result,
   SHIPPED_WOODS,
   shopSchema,
 } from '@fellside/core';
@@ -67,7 +67,8 @@ function answered(command: string, file: string, shopFile: string | undefined): 
   const planned = plan(read.value.project, shop, woods);
   if (!planned.ok) return planned;
   if (command === 'cuts') return { ok: true, value: `${cutListCsv(planned.value, woods, shop.units)}\r\n` };
-  if (command === 'check') return { ok: true, value: planned.value.checks.map(({ message }) => `${message}\n`).join('') };
+  if (command === 'check')
+    return { ok: true, value: planned.value.checks.map(({ message }) => `${message}\n`).join('') };
   return { ok: true, value: `${JSON.stringify(planned.value, null, 2)}\n` };
 }
 
@@ -83,7 +84,10 @@ function readShop(file: string) {
 }
 
 function contents(file: string): Result<string> {
-  const problem = (message: string): { ok: false; reasons: Reason[] } => ({ ok: false, reasons: [{ code: 'unreadable', path: '', message }] });
+  const problem = (message: string): { ok: false; reasons: Reason[] } => ({
+    ok: false,
+    reasons: [{ code: 'unreadable', path: '', message }],
+  });
   try {
     const { size } = statSync(file);
     if (size > MOST_BYTES) return problem(`${file} has ${size} bytes; ${MOST_BYTES} are allowed.`);

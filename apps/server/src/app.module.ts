@@ -17,7 +17,10 @@ export class AppModule {
       module: AppModule,
       imports: [
         TypeOrmModule.forRoot({ ...databaseOptions(settings.dataFolder), retryAttempts: 0 }),
-        ServeStaticModule.forRoot({ rootPath: settings.webFolder, exclude: ['/api/{*rest}', '/assets/{*rest}'] }),
+        ServeStaticModule.forRoot({
+          rootPath: settings.webFolder,
+          exclude: ['/api/{*rest}', '/assets/{*rest}'],
+        }),
       ],
       controllers: [ProjectsController, WoodsController, ShopController],
       providers: [ProjectsService, WoodsService],

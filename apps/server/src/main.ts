@@ -4,8 +4,10 @@ import { type Settings, settingsFrom } from './settings.js';
 /** What kept the server from starting, in one sentence. */
 function sentence(error: unknown, settings: Settings | null): string {
   const { code, message } = error as { code?: string; message?: string };
-  if (code === 'EADDRINUSE') return `Port ${settings?.port} is taken. Stop what uses it, or set FELLSIDE_PORT to another.`;
-  if (code === 'EACCES' && settings) return `Fellside may not use port ${settings.port} or write to ${settings.dataFolder}.`;
+  if (code === 'EADDRINUSE')
+    return `Port ${settings?.port} is taken. Stop what uses it, or set FELLSIDE_PORT to another.`;
+  if (code === 'EACCES' && settings)
+    return `Fellside may not use port ${settings.port} or write to ${settings.dataFolder}.`;
   if (code?.startsWith('SQLITE_BUSY') || message?.includes('database is locked'))
     return `Another Fellside is running on the data folder ${settings?.dataFolder}. Use that one, or set FELLSIDE_DATA to another folder.`;
   return `Fellside could not start: ${message ?? error}`;

@@ -14,7 +14,10 @@ const MOST_BODY = 3 * MOST_BYTES;
 
 /** Builds the server without listening; it logs nothing until it does, so that what stops it is said once. Throws when the data folder is in use. */
 export async function createServer(settings: Settings): Promise<NestExpressApplication> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), { logger: false, abortOnError: false });
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
+    logger: false,
+    abortOnError: false,
+  });
   app.use(
     helmet({
       contentSecurityPolicy: {

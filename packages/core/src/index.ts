@@ -28,11 +28,26 @@ export { done, type Reason, type Result, refuse, refused } from './measure/reaso
 export { boardFeet, litres } from './measure/volume.js';
 export { type Change, type Command, run } from './project/commands/command.js';
 export * as edit from './project/commands/edits.js';
-export { type Edited, type History, historySchema, NO_HISTORY, recorded, redone, undone } from './project/history.js';
+export {
+  type Edited,
+  type History,
+  historySchema,
+  NO_HISTORY,
+  recorded,
+  redone,
+  undone,
+} from './project/history.js';
 export { readProject } from './project/inspect.js';
 export { type Plan, plan } from './project/plan.js';
 export { type Prepared, type PreparedRing, prepare } from './project/prepare.js';
-export { type PaletteEntry, type Project, type Ring, SCHEMA_VERSION, TONES, type Tone } from './project/schema.js';
+export {
+  type PaletteEntry,
+  type Project,
+  type Ring,
+  SCHEMA_VERSION,
+  TONES,
+  type Tone,
+} from './project/schema.js';
 export { reasonsOf } from './project/sentences.js';
 export { type Beginning, startProject } from './project/start.js';
 export { CAUTION_NOTE, CAUTIONS, type CautionId } from './settings/cautions.js';

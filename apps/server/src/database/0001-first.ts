@@ -14,6 +14,7 @@ export class First1763900000000 implements MigrationInterface {
   }
 
   async down(runner: QueryRunner): Promise<void> {
-    for (const table of ['shop', 'woods', 'project_versions', 'projects']) await runner.query(`DROP TABLE "${table}"`);
+    for (const table of ['shop', 'woods', 'project_versions', 'projects'])
+      await runner.query(`DROP TABLE "${table}"`);
   }
 }

@@ -1,5 +1,5 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, ParseIntPipe, Post, Put } from '@nestjs/common';
 import { type History, historySchema, readProject, readProjectFile } from '@fellside/core';
+import { Body, Controller, Delete, Get, HttpCode, Param, ParseIntPipe, Post, Put } from '@nestjs/common';
 import { z } from 'zod';
 import { accepted, parsed } from '../reasons/answer.js';
 import { WoodsService } from '../woods/woods.service.js';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { ConflictException, Injectable, NotFoundException } from '@nestjs/common';
 import { type History, NO_HISTORY, type Project } from '@fellside/core';
+import { ConflictException, Injectable, NotFoundException } from '@nestjs/common';
 import { DataSource, IsNull, LessThanOrEqual } from 'typeorm';
 import { ProjectEntity } from './project.entity.js';
 import { VersionEntity } from './version.entity.js';
@@ -15,7 +15,11 @@ export class ProjectsService {
   /** The shelf, last saved first; without the histories, which no shelf shows. */
   list(): Promise<Omit<ProjectEntity, 'history'>[]> {
     const select = { id: true, revision: true, document: true, savedAt: true } as const;
-    return this.projects.find({ where: { removedAt: IsNull() }, order: { savedAt: 'DESC', id: 'ASC' }, select });
+    return this.projects.find({
+      where: { removedAt: IsNull() },
+      order: { savedAt: 'DESC', id: 'ASC' },
+      select,
+    });
   }
 
   /** How many there are or ever were, removed ones included. */
@@ -25,7 +29,8 @@ export class ProjectsService {
 
   async get(id: string): Promise<ProjectEntity> {
     const found = await this.projects.findOneBy({ id, removedAt: IsNull() });
-    if (!found) throw new NotFoundException({ statusCode: 404, message: 'There is no such piece on the shelf.' });
+    if (!found)
+      throw new NotFoundException({ statusCode: 404, message: 'There is no such piece on the shelf.' });
     return found;
   }
 
@@ -40,7 +45,12 @@ export class ProjectsService {
     });
     await this.database.transaction(async (manager) => {
       await manager.insert(ProjectEntity, project);
-      await manager.insert(VersionEntity, { projectId: project.id, revision: 1, document, savedAt: project.savedAt });
+      await manager.insert(VersionEntity, {
+        projectId: project.id,
+        revision: 1,
+        document,
+        savedAt: project.savedAt,
+      });
     });
     return project;
   }
@@ -53,18 +63,28 @@ export class ProjectsService {
       const { affected } = await manager.update(ProjectEntity, { id, revision, removedAt: IsNull() }, change);
       if (!affected) throw await this.stale(id);
       await manager.insert(VersionEntity, { projectId: id, revision: revision + 1, document, savedAt });
-      await manager.delete(VersionEntity, { projectId: id, revision: LessThanOrEqual(revision + 1 - VERSIONS_KEPT) });
+      await manager.delete(VersionEntity, {
+        projectId: id,
+        revision: LessThanOrEqual(revision + 1 - VERSIONS_KEPT),
+      });
     });
     return this.get(id);
   }
 
   async setRemoved(id: string, removed: boolean): Promise<void> {
-    const { affected } = await this.projects.update({ id }, { removedAt: removed ? new Date().toISOString() : null });
+    const { affected } = await this.projects.update(
+      { id },
+      { removedAt: removed ? new Date().toISOString() : null },
+    );
     if (!affected) throw new NotFoundException({ statusCode: 404, message: 'There is no such piece.' });
   }
 
   versions(projectId: string): Promise<Pick<VersionEntity, 'revision' | 'savedAt'>[]> {
-    return this.history.find({ where: { projectId }, select: { revision: true, savedAt: true }, order: { revision: 'DESC' } });
+    return this.history.find({
+      where: { projectId },
+      select: { revision: true, savedAt: true },
+      order: { revision: 'DESC' },
+    });
   }
 
   async version(projectId: string, revision: number): Promise<VersionEntity> {

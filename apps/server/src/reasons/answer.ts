@@ -1,5 +1,5 @@
-import { UnprocessableEntityException } from '@nestjs/common';
 import { type Reason, type Result, reasonsOf } from '@fellside/core';
+import { UnprocessableEntityException } from '@nestjs/common';
 import type { z } from 'zod';
 
 /** 422 with the whole list of what is wrong. */

@@ -1,6 +1,6 @@
+import { MOST_BYTES } from '@fellside/core';
 import { type ArgumentsHost, Catch, HttpException } from '@nestjs/common';
 import { BaseExceptionFilter } from '@nestjs/core';
-import { MOST_BYTES } from '@fellside/core';
 import { Unprocessable } from './answer.js';
 
 const SENTENCES: Record<string, string> = {

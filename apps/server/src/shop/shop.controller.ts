@@ -1,5 +1,5 @@
-import { Body, Controller, Get, Put } from '@nestjs/common';
 import { DEFAULT_SHOP, type Shop, shopSchema } from '@fellside/core';
+import { Body, Controller, Get, Put } from '@nestjs/common';
 import { DataSource } from 'typeorm';
 import { parsed } from '../reasons/answer.js';
 import { ShopEntity } from './shop.entity.js';

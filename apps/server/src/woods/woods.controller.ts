@@ -1,5 +1,5 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Post } from '@nestjs/common';
 import { speciesSchema } from '@fellside/core';
+import { Body, Controller, Delete, Get, HttpCode, Param, Post } from '@nestjs/common';
 import { parsed } from '../reasons/answer.js';
 import { WoodsService } from './woods.service.js';
 

@@ -1,5 +1,5 @@
-import { ConflictException, Injectable, NotFoundException } from '@nestjs/common';
 import { SHIPPED_WOODS, type Species } from '@fellside/core';
+import { ConflictException, Injectable, NotFoundException } from '@nestjs/common';
 import { DataSource } from 'typeorm';
 import { ProjectEntity } from '../projects/project.entity.js';
 import { Unprocessable } from '../reasons/answer.js';
@@ -16,7 +16,10 @@ export class WoodsService {
 
   async list(): Promise<ListedWood[]> {
     const own = await this.woods.find({ order: { id: 'ASC' } });
-    return [...SHIPPED_WOODS.map((wood) => ({ ...wood, own: false })), ...own.map(({ species }) => ({ ...species, own: true }))];
+    return [
+      ...SHIPPED_WOODS.map((wood) => ({ ...wood, own: false })),
+      ...own.map(({ species }) => ({ ...species, own: true })),
+    ];
   }
 
   /** Adds an own wood; its id, name and letter must not be taken. */
@@ -35,16 +38,22 @@ export class WoodsService {
   /** Takes in the woods of a project file that are not known here; known ones stay as they are. */
   async takeIn(woods: readonly Species[]): Promise<void> {
     for (const species of woods)
-      if (!shipped.has(species.id) && !(await this.woods.existsBy({ id: species.id }))) await this.woods.insert({ id: species.id, species });
+      if (!shipped.has(species.id) && !(await this.woods.existsBy({ id: species.id })))
+        await this.woods.insert({ id: species.id, species });
   }
 
   /** Removes an own wood that no piece uses. */
   async remove(id: string): Promise<void> {
     const projects = await this.database.getRepository(ProjectEntity).find();
     const user = projects.find(({ document }) => document.palette.some(({ wood }) => wood === id));
-    if (user) throw new ConflictException({ statusCode: 409, message: `${user.document.name} uses this wood; change it there first.` });
+    if (user)
+      throw new ConflictException({
+        statusCode: 409,
+        message: `${user.document.name} uses this wood; change it there first.`,
+      });
     const { affected } = await this.woods.delete({ id });
-    if (!affected) throw new NotFoundException({ statusCode: 404, message: 'There is no such wood of your own.' });
+    if (!affected)
+      throw new NotFoundException({ statusCode: 404, message: 'There is no such wood of your own.' });
   }
 
   private get woods() {

@@ -6,7 +6,14 @@ import { overlapChecks } from './overlap.js';
 import { shortSegmentChecks } from './shortSegment.js';
 import { swingChecks } from './swing.js';
 
-const CHECKS = [impossibleChecks, overlapChecks, shortSegmentChecks, meetingPointChecks, hollowDiscChecks, swingChecks];
+const CHECKS = [
+  impossibleChecks,
+  overlapChecks,
+  shortSegmentChecks,
+  meetingPointChecks,
+  hollowDiscChecks,
+  swingChecks,
+];
 
 /** Everything worth a look, gravest first. */
 export const checksOf = (subject: Subject): Check[] => CHECKS.flatMap((check) => check(subject));

@@ -1,12 +1,18 @@
-import { mm } from '../measure/quantity.js';
 import type { FormPoint } from '../form/shape.js';
+import { mm } from '../measure/quantity.js';
 import { type Project, type Ring, SCHEMA_VERSION } from '../project/schema.js';
 
 /** A ring of the demo: height, segments (0 for a disc), turn in segments, and its woods by place. */
 type Course = readonly [heightMm: number, count: number, turn: number, woods: (place: number) => string];
 
-const points = (...list: readonly (readonly [radius: number, height: number, corner?: 'corner'])[]): FormPoint[] =>
-  list.map(([radius, height, corner]) => ({ radiusMm: mm(radius), heightMm: mm(height), kind: corner ?? 'smooth' }));
+const points = (
+  ...list: readonly (readonly [radius: number, height: number, corner?: 'corner'])[]
+): FormPoint[] =>
+  list.map(([radius, height, corner]) => ({
+    radiusMm: mm(radius),
+    heightMm: mm(height),
+    kind: corner ?? 'smooth',
+  }));
 
 const stack = (courses: readonly Course[]): Ring[] =>
   courses.map(([height, count, turn, woods], i) => ({
@@ -18,22 +24,42 @@ const stack = (courses: readonly Course[]): Ring[] =>
   }));
 
 const all = (wood: string) => () => wood;
-const every = (period: number, marked: string, rest: string, from = 0) => (place: number) =>
-  (place + period - from) % period === 0 ? marked : rest;
+const every =
+  (period: number, marked: string, rest: string, from = 0) =>
+  (place: number) =>
+    (place + period - from) % period === 0 ? marked : rest;
 
 const entry = (key: string, tone: Project['palette'][number]['tone'], wood = key) => ({ key, tone, wood });
 
 /** Tall two-waisted cup: a climbing line of dark marks, like runners on a ridge, between two plain bands. */
 export function fellRaceCup(): Project {
-  const climbing = Array.from({ length: 8 }, (_, i): Course => [17, 24, i % 2 ? 0.5 : 0, (place) => {
-    const at = (place - i + 24) % 8;
-    return at === 0 ? 'black-walnut' : at === 4 ? 'purpleheart' : 'sugar-maple';
-  }]);
+  const climbing = Array.from(
+    { length: 8 },
+    (_, i): Course => [
+      17,
+      24,
+      i % 2 ? 0.5 : 0,
+      (place) => {
+        const at = (place - i + 24) % 8;
+        return at === 0 ? 'black-walnut' : at === 4 ? 'purpleheart' : 'sugar-maple';
+      },
+    ],
+  );
   return {
     schema: SCHEMA_VERSION,
     name: 'Fell Race Cup',
     form: {
-      points: points([52, 0], [50, 6, 'corner'], [33, 40], [31, 62], [52, 104], [76, 164], [84, 205], [72, 246], [74, 262]),
+      points: points(
+        [52, 0],
+        [50, 6, 'corner'],
+        [33, 40],
+        [31, 62],
+        [52, 104],
+        [76, 164],
+        [84, 205],
+        [72, 246],
+        [74, 262],
+      ),
       wallMm: mm(7),
       floorMm: mm(84),
     },
@@ -54,7 +80,8 @@ export function fellRaceCup(): Project {
 
 /** Wide open bowl: curls of pale and cream in ones and twos, a dark ring below the lip. */
 export function bestFleeceBowl(): Project {
-  const curl = (shift: number) => (place: number) => [0, 1, 4].includes((place + shift) % 6) ? 'american-holly' : 'american-sycamore';
+  const curl = (shift: number) => (place: number) =>
+    [0, 1, 4].includes((place + shift) % 6) ? 'american-holly' : 'american-sycamore';
   return {
     schema: SCHEMA_VERSION,
     name: 'Best Fleece Bowl',

@@ -15,8 +15,14 @@ const own = { ...SHIPPED_WOODS[0]!, id: 'garden-plum', name: 'Garden plum' };
 test('a project file comes back as it went out, with the woods that do not ship', () => {
   fc.assert(
     fc.property(anyProject, (random) => {
-      const project = { ...random, palette: random.palette.map((entry, i) => (i === 0 ? { ...entry, wood: own.id } : entry)) };
-      expect(readProjectFile(writeProjectFile(project, [...SHIPPED_WOODS, own]))).toEqual({ ok: true, value: { project, woods: [own] } });
+      const project = {
+        ...random,
+        palette: random.palette.map((entry, i) => (i === 0 ? { ...entry, wood: own.id } : entry)),
+      };
+      expect(readProjectFile(writeProjectFile(project, [...SHIPPED_WOODS, own]))).toEqual({
+        ok: true,
+        value: { project, woods: [own] },
+      });
     }),
     { numRuns: 20 },
   );
@@ -42,5 +48,8 @@ test('the cut list reads back with another CSV reader’s rules: counts and inch
   expect(data.reduce((sum, row) => sum + Number(row.count), 0)).toBe(planned.value.pieces);
   const ring = planned.value.rings[8]!.pieces[0]!.kind.stock;
   const row = data.find((candidate) => candidate.ring === '9')!;
-  expect(Number(row['long edge in']) * INCH).toBeCloseTo(ring.from === 'strip' ? ring.longEdgeMm : Number.NaN, 1);
+  expect(Number(row['long edge in']) * INCH).toBeCloseTo(
+    ring.from === 'strip' ? ring.longEdgeMm : Number.NaN,
+    1,
+  );
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { refuse, refused, type Result, done } from '../measure/reason.js';
+import { done, type Result, refuse, refused } from '../measure/reason.js';
 import { readProject } from '../project/inspect.js';
 import type { Project } from '../project/schema.js';
 import { reasonsOf } from '../project/sentences.js';
@@ -16,7 +16,9 @@ export interface ProjectFile {
 }
 
 const envelope = z.strictObject({
-  fellside: z.literal('project', { error: () => 'This is not a Fellside project file: “fellside” is not “project”.' }),
+  fellside: z.literal('project', {
+    error: () => 'This is not a Fellside project file: “fellside” is not “project”.',
+  }),
   woods: z.array(speciesSchema).max(200),
   project: z.unknown(),
 });
@@ -33,7 +35,11 @@ export function writeProjectFile(project: Project, woods: readonly Species[]): s
 export function readProjectFile(text: string): Result<ProjectFile> {
   const bytes = utf8Length(text);
   if (bytes > MOST_BYTES)
-    return refuse('too-large', '', `The file has ${(bytes / 1024 / 1024).toFixed(1)} MB; ${MOST_BYTES / 1024 / 1024} MB are allowed.`);
+    return refuse(
+      'too-large',
+      '',
+      `The file has ${(bytes / 1024 / 1024).toFixed(1)} MB; ${MOST_BYTES / 1024 / 1024} MB are allowed.`,
+    );
   let given: unknown;
   try {
     given = JSON.parse(text);

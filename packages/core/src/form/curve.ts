@@ -81,7 +81,10 @@ export function pieceRadius(piece: CurvePiece, z: number): number {
   const t = (z - piece.z0) / h;
   const u = 1 - t;
   return (
-    piece.r0 * u * u * (1 + 2 * t) + piece.d0 * h * t * u * u + piece.r1 * t * t * (1 + 2 * u) - piece.d1 * h * u * t * t
+    piece.r0 * u * u * (1 + 2 * t) +
+    piece.d0 * h * t * u * u +
+    piece.r1 * t * t * (1 + 2 * u) -
+    piece.d1 * h * u * t * t
   );
 }
 

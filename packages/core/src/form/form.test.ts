@@ -23,21 +23,28 @@ const straight = (foot: number, lip: number, height: number, wall = 5, floor = 8
   floorMm: mm(floor),
 });
 
-const along = (from: number, to: number, n: number) => Array.from({ length: n + 1 }, (_, i) => from + ((to - from) * i) / n);
+const along = (from: number, to: number, n: number) =>
+  Array.from({ length: n + 1 }, (_, i) => from + ((to - from) * i) / n);
 
 describe('the outside', () => {
   test('passes through its points and its extremes over any range are those of dense sampling', () => {
     fc.assert(
-      fc.property(anyForm, fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (form, a, b) => {
-        const curve = curveThrough(form.points);
-        for (const { heightMm, radiusMm } of form.points) expect(radiusAt(curve, heightMm)).toBeCloseTo(radiusMm, 8);
-        const [from, to] = [Math.min(a, b) * topOf(curve), Math.max(a, b) * topOf(curve)];
-        const sampled = along(from, to, 400).map((z) => radiusAt(curve, z));
-        const { least, most } = extremes(curve, from, to);
-        expect(Math.max(...sampled)).toBeLessThanOrEqual(most + 1e-9);
-        expect(Math.min(...sampled)).toBeGreaterThanOrEqual(least - 1e-9);
-        expect(most - Math.max(...sampled)).toBeLessThan(1.5);
-      }),
+      fc.property(
+        anyForm,
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (form, a, b) => {
+          const curve = curveThrough(form.points);
+          for (const { heightMm, radiusMm } of form.points)
+            expect(radiusAt(curve, heightMm)).toBeCloseTo(radiusMm, 8);
+          const [from, to] = [Math.min(a, b) * topOf(curve), Math.max(a, b) * topOf(curve)];
+          const sampled = along(from, to, 400).map((z) => radiusAt(curve, z));
+          const { least, most } = extremes(curve, from, to);
+          expect(Math.max(...sampled)).toBeLessThanOrEqual(most + 1e-9);
+          expect(Math.min(...sampled)).toBeGreaterThanOrEqual(least - 1e-9);
+          expect(most - Math.max(...sampled)).toBeLessThan(1.5);
+        },
+      ),
     );
   });
 });
@@ -55,10 +62,12 @@ describe('the wall', () => {
         const z = made.hollowFromMm + share * (made.heightMm - made.hollowFromMm);
         const inside = insideAt(made, z);
         if (inside === null || inside === 0) return;
-        const away = along(Math.max(0, z - form.wallMm), Math.min(made.heightMm, z + form.wallMm), 3000).map((height) => {
-          const out = radiusAt(made.outside, height) - inside;
-          return out > 0 ? Math.hypot(out, height - z) : 0;
-        });
+        const away = along(Math.max(0, z - form.wallMm), Math.min(made.heightMm, z + form.wallMm), 3000).map(
+          (height) => {
+            const out = radiusAt(made.outside, height) - inside;
+            return out > 0 ? Math.hypot(out, height - z) : 0;
+          },
+        );
         expect(Math.min(...away)).toBeGreaterThan(form.wallMm - 0.01);
         expect(Math.min(...away)).toBeLessThan(form.wallMm + 0.05);
       }),
@@ -117,6 +126,9 @@ test.each(STARTING_SHAPES)('starting shape $id is a form that can be turned, at 
   for (const diameter of [80, 200, 400]) {
     const form = startingForm(shape, diameter * shape.proportion, diameter, diameter / 28);
     expect(vesselOf(form).ok).toBe(true);
-    expect(2 * extremes(curveThrough(form.points), 0, diameter * shape.proportion).most).toBeCloseTo(diameter, 6);
+    expect(2 * extremes(curveThrough(form.points), 0, diameter * shape.proportion).most).toBeCloseTo(
+      diameter,
+      6,
+    );
   }
 });

@@ -19,7 +19,13 @@ export const STARTING_SHAPES: readonly StartingShape[] = [
     name: 'Bowl',
     says: 'open, on a small foot',
     proportion: 0.45,
-    points: [[0.38, 0], [0.42, 0.08, 'corner'], [0.74, 0.32], [0.93, 0.64], [1, 1]],
+    points: [
+      [0.38, 0],
+      [0.42, 0.08, 'corner'],
+      [0.74, 0.32],
+      [0.93, 0.64],
+      [1, 1],
+    ],
     floor: null,
   },
   {
@@ -27,7 +33,12 @@ export const STARTING_SHAPES: readonly StartingShape[] = [
     name: 'Platter',
     says: 'wide and shallow',
     proportion: 0.16,
-    points: [[0.5, 0], [0.53, 0.22, 'corner'], [0.82, 0.55], [1, 1]],
+    points: [
+      [0.5, 0],
+      [0.53, 0.22, 'corner'],
+      [0.82, 0.55],
+      [1, 1],
+    ],
     floor: 0.3,
   },
   {
@@ -35,7 +46,15 @@ export const STARTING_SHAPES: readonly StartingShape[] = [
     name: 'Vase',
     says: 'shoulder, neck and lip',
     proportion: 1.7,
-    points: [[0.48, 0], [0.56, 0.05], [0.86, 0.36], [1, 0.6], [0.66, 0.84], [0.5, 0.93], [0.58, 1]],
+    points: [
+      [0.48, 0],
+      [0.56, 0.05],
+      [0.86, 0.36],
+      [1, 0.6],
+      [0.66, 0.84],
+      [0.5, 0.93],
+      [0.58, 1],
+    ],
     floor: null,
   },
   {
@@ -43,7 +62,16 @@ export const STARTING_SHAPES: readonly StartingShape[] = [
     name: 'Goblet',
     says: 'cup on a stem',
     proportion: 1.75,
-    points: [[0.84, 0], [0.78, 0.035, 'corner'], [0.3, 0.12], [0.2, 0.28], [0.28, 0.42], [0.86, 0.62], [1, 0.78], [0.94, 1]],
+    points: [
+      [0.84, 0],
+      [0.78, 0.035, 'corner'],
+      [0.3, 0.12],
+      [0.2, 0.28],
+      [0.28, 0.42],
+      [0.86, 0.62],
+      [1, 0.78],
+      [0.94, 1],
+    ],
     floor: 0.5,
   },
   {
@@ -51,7 +79,15 @@ export const STARTING_SHAPES: readonly StartingShape[] = [
     name: 'Hollow form',
     says: 'wide body, small opening',
     proportion: 0.85,
-    points: [[0.36, 0], [0.4, 0.04], [0.84, 0.34], [1, 0.58], [0.78, 0.84], [0.34, 0.97], [0.32, 1]],
+    points: [
+      [0.36, 0],
+      [0.4, 0.04],
+      [0.84, 0.34],
+      [1, 0.58],
+      [0.78, 0.84],
+      [0.34, 0.97],
+      [0.32, 1],
+    ],
     floor: null,
   },
   {
@@ -59,13 +95,21 @@ export const STARTING_SHAPES: readonly StartingShape[] = [
     name: 'Cylinder box',
     says: 'straight sides',
     proportion: 1.1,
-    points: [[1, 0], [1, 1]],
+    points: [
+      [1, 0],
+      [1, 1],
+    ],
     floor: null,
   },
 ];
 
 /** The starting shape scaled to a height, a greatest diameter and a wall (all mm). */
-export function startingForm(shape: StartingShape, heightMm: number, diameterMm: number, wallMm: number): Form {
+export function startingForm(
+  shape: StartingShape,
+  heightMm: number,
+  diameterMm: number,
+  wallMm: number,
+): Form {
   const points: FormPoint[] = shape.points.map(([radius, height, corner]) => ({
     radiusMm: mm((radius * diameterMm) / 2),
     heightMm: mm(height * heightMm),

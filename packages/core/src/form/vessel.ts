@@ -1,5 +1,5 @@
 import { sayMm } from '../measure/format.js';
-import { done, refuse, refused, type Reason, type Result } from '../measure/reason.js';
+import { done, type Reason, type Result, refuse, refused } from '../measure/reason.js';
 import { type Curve, curveThrough, knotsBetween, radiusAt, topOf } from './curve.js';
 import type { Form } from './shape.js';
 import { insideRadius } from './wall.js';
@@ -33,15 +33,25 @@ export function vesselOf(form: Form): Result<Vessel> {
   const outside = curveThrough(form.points);
   const heightMm = topOf(outside);
   if (form.floorMm > heightMm)
-    return refuse('floor-above-lip', 'form.floorMm', `The floor, ${sayMm(form.floorMm)}, is thicker than the form is tall, ${sayMm(heightMm)}.`, { most: heightMm });
-  if (form.floorMm === heightMm) return done({ outside, heightMm, wallMm: form.wallMm, hollowFromMm: heightMm });
+    return refuse(
+      'floor-above-lip',
+      'form.floorMm',
+      `The floor, ${sayMm(form.floorMm)}, is thicker than the form is tall, ${sayMm(heightMm)}.`,
+      { most: heightMm },
+    );
+  if (form.floorMm === heightMm)
+    return done({ outside, heightMm, wallMm: form.wallMm, hollowFromMm: heightMm });
   return opening(outside, form.wallMm, form.floorMm);
 }
 
 function disorder({ points }: Form): Reason[] {
   const reasons: Reason[] = [];
   if (points[0]!.heightMm !== 0)
-    reasons.push({ code: 'form-foot', path: 'form.points.0.heightMm', message: `The lowest curve point is at height ${sayMm(points[0]!.heightMm)}; it has to be at 0, on the bench.` });
+    reasons.push({
+      code: 'form-foot',
+      path: 'form.points.0.heightMm',
+      message: `The lowest curve point is at height ${sayMm(points[0]!.heightMm)}; it has to be at 0, on the bench.`,
+    });
   points.slice(1).forEach((point, i) => {
     const below = points[i]!.heightMm;
     if (point.heightMm - below < MIN_RISE)
@@ -81,5 +91,9 @@ function opening(outside: Curve, wallMm: number, floorMm: number): Result<Vessel
 
 function tooThick(outside: Curve, wallMm: number, z: number): Result<never> {
   const radius = sayMm(radiusAt(outside, z));
-  return refuse('wall-too-thick', 'form.wallMm', `The wall thickness, ${sayMm(wallMm)}, fills the form at height ${sayMm(z)}, where its radius is ${radius}: no inside is left there.`);
+  return refuse(
+    'wall-too-thick',
+    'form.wallMm',
+    `The wall thickness, ${sayMm(wallMm)}, fills the form at height ${sayMm(z)}, where its radius is ${radius}: no inside is left there.`,
+  );
 }

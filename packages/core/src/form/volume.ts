@@ -30,5 +30,7 @@ export const woodVolume = (vessel: Vessel, z0: number, z1: number): number =>
 
 function overPieces(vessel: Vessel, z0: number, z1: number, part: number, f: (z: number) => number): number {
   const knots = knotsBetween(vessel.outside, z0, z1);
-  return knots.slice(1).reduce((sum, top, i) => sum + integrate(f, knots[i]!, top, 1 + Math.ceil((top - knots[i]!) / part)), 0);
+  return knots
+    .slice(1)
+    .reduce((sum, top, i) => sum + integrate(f, knots[i]!, top, 1 + Math.ceil((top - knots[i]!) / part)), 0);
 }

@@ -18,7 +18,13 @@ export interface Panel {
 }
 
 /** Enters a strip list: `heightOf` gives the height of a ring by its index. */
-export function enterStrips(ledger: WoodLedger, list: StripList, quarter: Quarter, shop: Shop, heightOf: (ring: number) => number): void {
+export function enterStrips(
+  ledger: WoodLedger,
+  list: StripList,
+  quarter: Quarter,
+  shop: Shop,
+  heightOf: (ring: number) => number,
+): void {
   const setting: StripSetting = { ...list, kerfMm: shop.kerfMm };
   const section = list.widthMm * list.thicknessMm;
   for (const strip of list.strips) {

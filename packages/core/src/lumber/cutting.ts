@@ -15,7 +15,8 @@ export const kerfAlong = ({ kerfMm, cutAngle }: StripSetting): number => kerfMm 
 export const wedgeAlong = ({ widthMm, cutAngle }: StripSetting): number => widthMm * Math.tan(cutAngle);
 
 /** Mean length of a piece, (Lo + Li)/2 = Lo − w·tan θ: what it takes of a strip that is turned over between cuts. */
-export const meanLength = (setting: StripSetting, longEdgeMm: number): number => longEdgeMm - wedgeAlong(setting);
+export const meanLength = (setting: StripSetting, longEdgeMm: number): number =>
+  longEdgeMm - wedgeAlong(setting);
 
 /**
  * Length of strip that pieces of the given total mean length take: `Σ mean + (n + 1)κ + w·tan θ`. Both ends are cut with

@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { INCH } from '../measure/format.js';
 import { fromDegrees, mm } from '../measure/quantity.js';
-import { DEFAULT_SHOP, type Shop } from '../settings/shop.js';
-import { prepare } from '../project/prepare.js';
 import { plan } from '../project/plan.js';
+import { prepare } from '../project/prepare.js';
+import { DEFAULT_SHOP, type Shop } from '../settings/shop.js';
 import { anyProject } from '../testing/random.js';
 import { kerfAlong, lengthFor, meanLength, wedgeAlong } from './cutting.js';
 import type { WoodLedger } from './ledger.js';
@@ -24,19 +24,24 @@ describe('one strip', () => {
 
   test('drawn one after another and turned over, the pieces just fit the length that is given', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 3, max: 48 }), fc.integer({ min: 1, max: 20 }), fc.double({ min: 5, max: 40, noNaN: true }), (segments, count, widthMm) => {
-        const setting = { widthMm, cutAngle: Math.PI / segments, kerfMm: 3 };
-        const longEdge = 2 * wedgeAlong(setting) + 7;
-        // walk along both edges of the strip; every cut is a parallelogram κ wide, leaning the other way each time
-        let [lower, upper] = [0, wedgeAlong(setting)];
-        for (let i = 0; i < count; i++) {
-          [lower, upper] = [lower + kerfAlong(setting), upper + kerfAlong(setting)];
-          const [long, short] = [longEdge, longEdge - 2 * wedgeAlong(setting)];
-          [lower, upper] = i % 2 === 0 ? [lower + long, upper + short] : [lower + short, upper + long];
-        }
-        const end = Math.max(lower, upper) + kerfAlong(setting);
-        expect(lengthFor(setting, count, count * meanLength(setting, longEdge))).toBeCloseTo(end, 8);
-      }),
+      fc.property(
+        fc.integer({ min: 3, max: 48 }),
+        fc.integer({ min: 1, max: 20 }),
+        fc.double({ min: 5, max: 40, noNaN: true }),
+        (segments, count, widthMm) => {
+          const setting = { widthMm, cutAngle: Math.PI / segments, kerfMm: 3 };
+          const longEdge = 2 * wedgeAlong(setting) + 7;
+          // walk along both edges of the strip; every cut is a parallelogram κ wide, leaning the other way each time
+          let [lower, upper] = [0, wedgeAlong(setting)];
+          for (let i = 0; i < count; i++) {
+            [lower, upper] = [lower + kerfAlong(setting), upper + kerfAlong(setting)];
+            const [long, short] = [longEdge, longEdge - 2 * wedgeAlong(setting)];
+            [lower, upper] = i % 2 === 0 ? [lower + long, upper + short] : [lower + short, upper + long];
+          }
+          const end = Math.max(lower, upper) + kerfAlong(setting);
+          expect(lengthFor(setting, count, count * meanLength(setting, longEdge))).toBeCloseTo(end, 8);
+        },
+      ),
     );
   });
 });
@@ -52,39 +57,54 @@ const want = (count: number, longEdge = 40): StripWant => ({
 describe('strips', () => {
   test('whole segments only, every one cut once, none longer than the shop’s strips, the tail never cut', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 300 }), fc.double({ min: 12, max: 200, noNaN: true }), (count, longEdge) => {
-        const list = cutIntoStrips(want(count, longEdge), shop);
-        if (!list.ok) throw new Error('strips');
-        const setting = { ...want(1), kerfMm: shop.kerfMm };
-        let cut = 0;
-        for (const strip of list.value.strips) {
-          const pieces = strip.cuts.reduce((n, { count: some }) => n + some, 0);
-          const used = lengthFor(setting, pieces, pieces * meanLength(setting, longEdge));
-          expect(pieces).toBeGreaterThan(0);
-          expect(strip.lengthMm).toBeLessThanOrEqual(shop.stripLengthMm + 1e-9);
-          expect(strip.lengthMm - used - shop.endTrimMm).toBeGreaterThanOrEqual(shop.holdBackMm - 1e-4);
-          cut += pieces;
-        }
-        expect(cut).toBe(count);
-      }),
+      fc.property(
+        fc.integer({ min: 1, max: 300 }),
+        fc.double({ min: 12, max: 200, noNaN: true }),
+        (count, longEdge) => {
+          const list = cutIntoStrips(want(count, longEdge), shop);
+          if (!list.ok) throw new Error('strips');
+          const setting = { ...want(1), kerfMm: shop.kerfMm };
+          let cut = 0;
+          for (const strip of list.value.strips) {
+            const pieces = strip.cuts.reduce((n, { count: some }) => n + some, 0);
+            const used = lengthFor(setting, pieces, pieces * meanLength(setting, longEdge));
+            expect(pieces).toBeGreaterThan(0);
+            expect(strip.lengthMm).toBeLessThanOrEqual(shop.stripLengthMm + 1e-9);
+            expect(strip.lengthMm - used - shop.endTrimMm).toBeGreaterThanOrEqual(shop.holdBackMm - 1e-4);
+            cut += pieces;
+          }
+          expect(cut).toBe(count);
+        },
+      ),
     );
   });
 
   test('a segment longer than a strip is refused with both lengths', () => {
     const refused = cutIntoStrips(want(4, 900), shop);
-    expect(refused).toMatchObject({ ok: false, reasons: [{ code: 'segment-longer-than-strip', path: 'rings.0' }] });
+    expect(refused).toMatchObject({
+      ok: false,
+      reasons: [{ code: 'segment-longer-than-strip', path: 'rings.0' }],
+    });
   });
 
   test('spares: one test piece a setting and 5 %, rounded up', () => {
-    const spares = withSpares([...want(24).cuts, ...want(12, 30).cuts], DEFAULT_SHOP).filter(({ ring }) => ring === null);
+    const spares = withSpares([...want(24).cuts, ...want(12, 30).cuts], DEFAULT_SHOP).filter(
+      ({ ring }) => ring === null,
+    );
     expect(spares.map(({ count }) => count)).toEqual([3, 2]);
   });
 });
 
 // Hardwood trade grading rules, written down from memory.
-test.each([[13 / 16, '4/4'], [0.9, '5/4'], [1 + 1 / 16, '5/4'], [1.3, '6/4'], [1.75, '8/4'], [0.2, '4/4']])(
-  'wood planed to %f in comes out of %s',
-  (planed, name) => expect(quarterFor(planed * INCH)?.name).toBe(name),
+test.each([
+  [13 / 16, '4/4'],
+  [0.9, '5/4'],
+  [1 + 1 / 16, '5/4'],
+  [1.3, '6/4'],
+  [1.75, '8/4'],
+  [0.2, '4/4'],
+])('wood planed to %f in comes out of %s', (planed, name) =>
+  expect(quarterFor(planed * INCH)?.name).toBe(name),
 );
 
 test('a board foot by hand: one disc 9.875 in square from 4/4, kerf 1/8, no allowance, is 100/144', () => {
@@ -113,7 +133,8 @@ test('the ledger adds up for any project: finished → segments → strips → b
       const planned = plan(project, DEFAULT_SHOP, undefined, prepared);
       if (!planned.ok || !prepared.ok) throw new Error('plan');
       if (planned.value.lumber.reasons.length > 0) return;
-      const sum: (of: keyof WoodLedger) => number = (of) => planned.value.lumber.woods.reduce((n, { ledger }) => n + ledger[of], 0);
+      const sum: (of: keyof WoodLedger) => number = (of) =>
+        planned.value.lumber.woods.reduce((n, { ledger }) => n + ledger[of], 0);
       for (const { ledger: w } of planned.value.lumber.woods) {
         for (const [name, volume] of Object.entries(w)) expect(volume, name).toBeGreaterThanOrEqual(-1e-3);
         expect(w.finished + w.shavings).toBeCloseTo(w.segments, 3);
@@ -121,7 +142,9 @@ test('the ledger adds up for any project: finished → segments → strips → b
         expect((w.segments + wasted) / w.strips).toBeCloseTo(1, 9);
         expect((w.strips + w.planing + w.allowance) / w.bought).toBeCloseTo(1, 9);
       }
-      const pieces = prepared.value.rings.flatMap(({ made }) => (made.ok ? made.value.kinds.map((k) => k.volumeMm3 * k.places.length) : []));
+      const pieces = prepared.value.rings.flatMap(({ made }) =>
+        made.ok ? made.value.kinds.map((k) => k.volumeMm3 * k.places.length) : [],
+      );
       expect(sum('segments') / pieces.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 3);
     }),
     { numRuns: 40 },

@@ -32,10 +32,23 @@ export interface Lumber {
 }
 
 /** Strips, squares and board feet for pieces; `finished` is the volume left in the work by wood, mm³. */
-export function lumberFor(pieces: readonly RingPieces[], heights: readonly number[], finished: ReadonlyMap<string, number>, shop: Shop): Lumber {
+export function lumberFor(
+  pieces: readonly RingPieces[],
+  heights: readonly number[],
+  finished: ReadonlyMap<string, number>,
+  shop: Shop,
+): Lumber {
   const tally = new Map<string, Mutable<WoodTotal>>();
   const of = (wood: string): Mutable<WoodTotal> => {
-    const total = tally.get(wood) ?? { wood, pieces: 0, spares: 0, strips: 0, panels: 0, ledger: emptyLedger(), boardFeet: 0 };
+    const total = tally.get(wood) ?? {
+      wood,
+      pieces: 0,
+      spares: 0,
+      strips: 0,
+      panels: 0,
+      ledger: emptyLedger(),
+      boardFeet: 0,
+    };
     tally.set(wood, total);
     return total;
   };

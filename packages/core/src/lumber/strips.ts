@@ -1,6 +1,6 @@
 import { sayMm } from '../measure/format.js';
 import { type Mm, mm, type Rad } from '../measure/quantity.js';
-import { done, refuse, type Result } from '../measure/reason.js';
+import { done, type Result, refuse } from '../measure/reason.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import type { Shop } from '../settings/shop.js';
 import { kerfAlong, lengthFor, meanLength, type StripSetting, wedgeAlong } from './cutting.js';
@@ -35,7 +35,8 @@ export interface StripList extends StripWant {
 export function withSpares(cuts: readonly Cut[], shop: Shop): Cut[] {
   const lengths = new Map<number, number>();
   for (const cut of cuts) {
-    const same = [...lengths.keys()].find((edge) => Math.abs(edge - cut.longEdgeMm) < SAME_LENGTH) ?? cut.longEdgeMm;
+    const same =
+      [...lengths.keys()].find((edge) => Math.abs(edge - cut.longEdgeMm) < SAME_LENGTH) ?? cut.longEdgeMm;
     lengths.set(same, (lengths.get(same) ?? 0) + cut.count);
   }
   const spares = [...lengths].map(([edge, count]) => ({

@@ -1,6 +1,6 @@
+import type { PieceKind, StripStock } from '../making/contract.js';
 import { mm } from '../measure/quantity.js';
 import { SAME_ANGLE, SAME_SETTING } from '../measure/tolerance.js';
-import type { PieceKind, StripStock } from '../making/contract.js';
 import type { Shop } from '../settings/shop.js';
 import type { Panel } from './account.js';
 import { type Cut, type StripWant, withSpares } from './strips.js';
@@ -24,7 +24,12 @@ export const plannedThickness = (heightMm: number, shop: Shop) => mm(heightMm + 
 export function stripWants(pieces: readonly RingPieces[], shop: Shop): StripWant[] {
   const groups: { want: Omit<StripWant, 'cuts'>; cuts: Cut[] }[] = [];
   for (const { ring, wood, kind, count } of pieces.filter(fromStrip)) {
-    const want = { wood, widthMm: kind.stock.widthMm, thicknessMm: plannedThickness(kind.heightMm, shop), cutAngle: kind.stock.cutAngle };
+    const want = {
+      wood,
+      widthMm: kind.stock.widthMm,
+      thicknessMm: plannedThickness(kind.heightMm, shop),
+      cutAngle: kind.stock.cutAngle,
+    };
     const cut = { ring, longEdgeMm: kind.stock.longEdgeMm, count };
     const group = groups.find((g) => sameStrip(g.want, want));
     if (!group) groups.push({ want, cuts: [cut] });

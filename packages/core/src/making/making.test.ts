@@ -2,24 +2,39 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { mm } from '../measure/quantity.js';
 import { area, polar } from '../ring/plane.js';
-import { sharesOf } from '../surface/round.js';
 import { arcsInside } from '../surface/arcs.js';
+import { sharesOf } from '../surface/round.js';
 import { anyMaking, anyNeed } from '../testing/random.js';
 import { ringOfSegments, segmentSizes } from './flat/geometry.js';
 import { MAKINGS, makeRing, makingSchema, pitchOf, placesOf, WAYS } from './registry.js';
 
 describe('a flat ring', () => {
   // Engineering handbooks' table of regular polygons, written down from memory.
-  test.each([[6, 1.1547], [8, 0.82843], [12, 0.5359], [16, 0.39782], [24, 0.2633]])(
-    '%i segments: long edge ÷ radius of the inscribed circle is %f',
-    (count, ratio) => expect(segmentSizes(count, mm(1), mm(0)).longEdgeMm).toBeCloseTo(ratio, 5),
+  test.each([
+    [6, 1.1547],
+    [8, 0.82843],
+    [12, 0.5359],
+    [16, 0.39782],
+    [24, 0.2633],
+  ])('%i segments: long edge ÷ radius of the inscribed circle is %f', (count, ratio) =>
+    expect(segmentSizes(count, mm(1), mm(0)).longEdgeMm).toBeCloseTo(ratio, 5),
   );
-  test.each([[6, 1], [8, 0.76537], [12, 0.51764], [16, 0.39018], [24, 0.26105]])(
-    '%i segments: short edge ÷ radius of the hole’s circumscribed circle is %f',
-    (count, ratio) => expect(segmentSizes(count, mm(2), mm(1)).shortEdgeMm).toBeCloseTo(ratio, 5),
+  test.each([
+    [6, 1],
+    [8, 0.76537],
+    [12, 0.51764],
+    [16, 0.39018],
+    [24, 0.26105],
+  ])('%i segments: short edge ÷ radius of the hole’s circumscribed circle is %f', (count, ratio) =>
+    expect(segmentSizes(count, mm(2), mm(1)).shortEdgeMm).toBeCloseTo(ratio, 5),
   );
   // Common practice.
-  test.each([[8, 22.5], [12, 15], [18, 10], [24, 7.5]])('%i segments are cut at %f°', (count, angle) =>
+  test.each([
+    [8, 22.5],
+    [12, 15],
+    [18, 10],
+    [24, 7.5],
+  ])('%i segments are cut at %f°', (count, angle) =>
     expect((segmentSizes(count, mm(100), mm(80)).cutAngle * 180) / Math.PI).toBeCloseTo(angle, 12),
   );
   test('strips tell the ring they make: the inverse gives the radii back', () => {
@@ -73,16 +88,27 @@ describe.each(WAYS)('the way “%s”', (way) => {
 
   test('sampling finds the place that the lay-out draws, and together they fill the circle', () => {
     fc.assert(
-      fc.property(cases, fc.double({ min: 0.01, max: 0.99, noNaN: true }), fc.double({ min: 0, max: 6.28, noNaN: true }), (given, share, angle) => {
-        const ring = made(given);
-        const radius = ring.gives.innerMm + share * (ring.gives.outerMm - ring.gives.innerMm);
-        const { x, y } = polar(radius, angle);
-        const found = ring.placeAt(x, y, given.need.heightMm / 2);
-        const drawn = ring.layOut().filter(({ bottom }) => arcsInside(bottom, radius).some(({ from, to }) => [angle, angle + 2 * Math.PI].some((a) => a >= from - 1e-7 && a <= to + 1e-7)));
-        expect(drawn.map(({ place }) => place)).toContain(found);
-        expect([...sharesOf(ring, radius).values()].reduce((a, b) => a + b, 0)).toBeCloseTo(1, 6);
-        expect(ring.placeAt(x, y, given.need.heightMm + 0.1)).toBeNull();
-      }),
+      fc.property(
+        cases,
+        fc.double({ min: 0.01, max: 0.99, noNaN: true }),
+        fc.double({ min: 0, max: 6.28, noNaN: true }),
+        (given, share, angle) => {
+          const ring = made(given);
+          const radius = ring.gives.innerMm + share * (ring.gives.outerMm - ring.gives.innerMm);
+          const { x, y } = polar(radius, angle);
+          const found = ring.placeAt(x, y, given.need.heightMm / 2);
+          const drawn = ring
+            .layOut()
+            .filter(({ bottom }) =>
+              arcsInside(bottom, radius).some(({ from, to }) =>
+                [angle, angle + 2 * Math.PI].some((a) => a >= from - 1e-7 && a <= to + 1e-7),
+              ),
+            );
+          expect(drawn.map(({ place }) => place)).toContain(found);
+          expect([...sharesOf(ring, radius).values()].reduce((a, b) => a + b, 0)).toBeCloseTo(1, 6);
+          expect(ring.placeAt(x, y, given.need.heightMm + 0.1)).toBeNull();
+        },
+      ),
     );
   });
 
@@ -108,6 +134,9 @@ describe.each(WAYS)('the way “%s”', (way) => {
 });
 
 test('a ring with no width is refused with its figures', () => {
-  const refused = makeRing({ way: 'flat', count: 12 }, { outerMm: mm(50), innerMm: mm(50), heightMm: mm(10) });
+  const refused = makeRing(
+    { way: 'flat', count: 12 },
+    { outerMm: mm(50), innerMm: mm(50), heightMm: mm(10) },
+  );
   expect(refused).toMatchObject({ ok: false, reasons: [{ code: 'ring-no-width' }] });
 });

@@ -23,8 +23,10 @@ export const makingSchema = z.discriminatedUnion('way', paramsOfEveryWay, {
 }) as unknown as z.ZodType<RingMaking>;
 
 /** The definition behind a ring's parameters; the one place where the two are matched. */
-const definition = (making: RingMaking): Making<RingMaking> => MAKINGS[making.way] as unknown as Making<RingMaking>;
+const definition = (making: RingMaking): Making<RingMaking> =>
+  MAKINGS[making.way] as unknown as Making<RingMaking>;
 
 export const placesOf = (making: RingMaking): number => definition(making).places(making);
 export const pitchOf = (making: RingMaking): Rad => definition(making).pitch(making);
-export const makeRing = (making: RingMaking, need: RingNeed): Result<Made> => definition(making).make(making, need);
+export const makeRing = (making: RingMaking, need: RingNeed): Result<Made> =>
+  definition(making).make(making, need);

@@ -37,4 +37,6 @@ export const text = (label: string, most: number, least = 1) =>
     .string({ error: ({ input }) => `${label} is ${shown(input)}; it has to be a text.` })
     .trim()
     .min(least, { error: `${label} is empty; give it at least ${least} letter${least > 1 ? 's' : ''}.` })
-    .max(most, { error: ({ input }) => `${label} is ${String(input).length} letters long; ${most} are allowed.` });
+    .max(most, {
+      error: ({ input }) => `${label} is ${String(input).length} letters long; ${most} are allowed.`,
+    });

@@ -28,9 +28,12 @@ describe('reading lengths', () => {
 
   test('numbers without a unit follow the user’s units', () => expect(read('12,5', 'mm')).toBe(12.5));
 
-  test.each(['', 'abc', '1/0', '1 2 3', '3/4 +', '1e9', 'NaN', 'Infinity'])('refuses “%s” with a sentence', (text) => {
-    expect(read(text)).toMatch(/is not a length; write it like/);
-  });
+  test.each(['', 'abc', '1/0', '1 2 3', '3/4 +', '1e9', 'NaN', 'Infinity'])(
+    'refuses “%s” with a sentence',
+    (text) => {
+      expect(read(text)).toMatch(/is not a length; write it like/);
+    },
+  );
 });
 
 describe('showing lengths', () => {
@@ -50,15 +53,21 @@ describe('showing lengths', () => {
 
   test('what stands in a field reads back as the same length, in every system', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 2000, noNaN: true }), fc.constantFrom(...UNIT_SYSTEMS), (value, system) => {
-        const back = read(editableLength(mm(value), system), system);
-        expect(Math.abs((back as number) - value)).toBeLessThan(0.0051);
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 2000, noNaN: true }),
+        fc.constantFrom(...UNIT_SYSTEMS),
+        (value, system) => {
+          const back = read(editableLength(mm(value), system), system);
+          expect(Math.abs((back as number) - value)).toBeLessThan(0.0051);
+        },
+      ),
     );
   });
 
   test('sentences follow the user’s units', () => {
-    expect(sentenceIn('Ring 2 is 25.4 mm tall, 12 segments.', 'inch-fraction')).toBe('Ring 2 is 1" tall, 12 segments.');
+    expect(sentenceIn('Ring 2 is 25.4 mm tall, 12 segments.', 'inch-fraction')).toBe(
+      'Ring 2 is 1" tall, 12 segments.',
+    );
     expect(sentenceIn('Ring 2 is 25.4 mm tall.', 'mm')).toBe('Ring 2 is 25.4 mm tall.');
   });
 });

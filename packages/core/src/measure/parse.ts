@@ -1,8 +1,16 @@
 import { INCH, type UnitSystem } from './format.js';
 import { type Mm, mm } from './quantity.js';
-import { done, refuse, type Result } from './reason.js';
+import { done, type Result, refuse } from './reason.js';
 
-const UNITS: Record<string, number> = { mm: 1, cm: 10, in: INCH, inch: INCH, inches: INCH, '"': INCH, "'": 12 * INCH };
+const UNITS: Record<string, number> = {
+  mm: 1,
+  cm: 10,
+  in: INCH,
+  inch: INCH,
+  inches: INCH,
+  '"': INCH,
+  "'": 12 * INCH,
+};
 
 /** ½ and its like as ` 1/2`, typographic marks as plain ones. */
 const plain = (text: string): string =>
@@ -35,7 +43,9 @@ const TERM = /^(.*?)\s*(mm|cm|inches|inch|in|"|')?$/;
 export function parseLength(text: string, system: UnitSystem, path = ''): Result<Mm> {
   const given = plain(text);
   const sign = given.startsWith('-') ? -1 : 1;
-  const parts = (sign < 0 ? given.slice(1) : given).split(/\s*(\+)\s*|\s+(-)\s+/).filter((p) => p !== undefined);
+  const parts = (sign < 0 ? given.slice(1) : given)
+    .split(/\s*(\+)\s*|\s+(-)\s+/)
+    .filter((p) => p !== undefined);
   let factor = system === 'mm' ? 1 : INCH;
   let total = 0;
   for (let i = parts.length - 1; i >= 0; i -= 2) {
@@ -49,4 +59,8 @@ export function parseLength(text: string, system: UnitSystem, path = ''): Result
 }
 
 const notALength = (text: string, path: string): Result<never> =>
-  refuse('not-a-length', path, `“${text.trim()}” is not a length; write it like 1 3/8, 1.375, 3/4 + 1/32 or 35mm.`);
+  refuse(
+    'not-a-length',
+    path,
+    `“${text.trim()}” is not a length; write it like 1 3/8, 1.375, 3/4 + 1/32 or 35mm.`,
+  );

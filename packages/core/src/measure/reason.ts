@@ -17,5 +17,9 @@ export const done = <T>(value: T): Result<T> => ({ ok: true, value });
 
 export const refused = (...reasons: readonly Reason[]): Result<never> => ({ ok: false, reasons });
 
-export const refuse = (code: string, path: string, message: string, limits?: Reason['limits']): Result<never> =>
-  refused(limits ? { code, path, message, limits } : { code, path, message });
+export const refuse = (
+  code: string,
+  path: string,
+  message: string,
+  limits?: Reason['limits'],
+): Result<never> => refused(limits ? { code, path, message, limits } : { code, path, message });

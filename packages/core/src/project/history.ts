@@ -46,7 +46,10 @@ export const NO_HISTORY: History = { past: [], future: [] };
 export function recorded({ history }: Edited, change: Change): Edited {
   if (change.patches.length === 0) return { project: change.project, history };
   const step: Step = { label: change.label, patches: change.patches, inverse: change.inverse };
-  return { project: change.project, history: { past: [...history.past, step].slice(-MOST_STEPS), future: [] } };
+  return {
+    project: change.project,
+    history: { past: [...history.past, step].slice(-MOST_STEPS), future: [] },
+  };
 }
 
 /** One step back; the same when there is none. */

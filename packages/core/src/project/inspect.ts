@@ -1,8 +1,8 @@
 import { vesselOf } from '../form/vessel.js';
-import { sayMm } from '../measure/format.js';
-import { done, refused, type Reason, type Result } from '../measure/reason.js';
-import { SAME_LENGTH } from '../measure/tolerance.js';
 import { placesOf } from '../making/registry.js';
+import { sayMm } from '../measure/format.js';
+import { done, type Reason, type Result, refused } from '../measure/reason.js';
+import { SAME_LENGTH } from '../measure/tolerance.js';
 import { courses, stackHeight } from '../ring/stack.js';
 import { type Project, projectSchema } from './schema.js';
 import { reasonsOf } from './sentences.js';
@@ -55,12 +55,20 @@ function woodReasons(project: Project): Reason[] {
   const keys = project.palette.map((entry) => entry.key);
   const twice = keys.filter((key, i) => keys.indexOf(key) !== i);
   const ids = project.rings.map((ring) => ring.id);
-  const reasons: Reason[] = twice.map((key) => ({ code: 'palette-twice', path: 'palette', message: `The palette key “${key}” is there twice.` }));
+  const reasons: Reason[] = twice.map((key) => ({
+    code: 'palette-twice',
+    path: 'palette',
+    message: `The palette key “${key}” is there twice.`,
+  }));
   project.rings.forEach((ring, i) => {
     const places = placesOf(ring.making);
     const where = `rings.${i}`;
     if (ids.indexOf(ring.id) !== i)
-      reasons.push({ code: 'ring-id-twice', path: `${where}.id`, message: `Ring ${i + 1}: the id “${ring.id}” is taken by a ring below.` });
+      reasons.push({
+        code: 'ring-id-twice',
+        path: `${where}.id`,
+        message: `Ring ${i + 1}: the id “${ring.id}” is taken by a ring below.`,
+      });
     if (ring.woods.length !== places)
       reasons.push({
         code: 'wood-count',
@@ -68,7 +76,11 @@ function woodReasons(project: Project): Reason[] {
         message: `Ring ${i + 1} has ${places} ${places === 1 ? 'place' : 'places'} and ${ring.woods.length} woods; it needs one wood for each place.`,
       });
     for (const key of new Set(ring.woods.filter((wood) => !keys.includes(wood))))
-      reasons.push({ code: 'wood-unknown', path: `${where}.woods`, message: `Ring ${i + 1} uses “${key}”, which is not in the palette.` });
+      reasons.push({
+        code: 'wood-unknown',
+        path: `${where}.woods`,
+        message: `Ring ${i + 1} uses “${key}”, which is not in the palette.`,
+      });
   });
   return reasons;
 }

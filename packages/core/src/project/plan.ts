@@ -1,18 +1,18 @@
+import type { Check } from '../check/check.js';
+import { checksOf } from '../check/checks.js';
 import { extremes } from '../form/curve.js';
 import { insideAt, type Vessel } from '../form/vessel.js';
 import { hollowVolume, woodVolume } from '../form/volume.js';
-import { checksOf } from '../check/checks.js';
-import type { Check } from '../check/check.js';
 import { type Lumber, lumberFor } from '../lumber/lumber.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
 import { type Mm, mm } from '../measure/quantity.js';
-import { done, refuse, type Result } from '../measure/reason.js';
+import { done, type Result, refuse } from '../measure/reason.js';
 import { overlap } from '../ring/overlap.js';
 import type { Shop } from '../settings/shop.js';
 import { sharesOf } from '../surface/round.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
 import { density, type Species } from '../wood/species.js';
-import { type Prepared, prepare, type PreparedRing } from './prepare.js';
+import { type Prepared, type PreparedRing, prepare } from './prepare.js';
 import type { Project } from './schema.js';
 
 export interface Plan {
@@ -30,18 +30,35 @@ export interface Plan {
  * Everything that is computed from a project: `prepared` may be handed in when it is at hand already. Fails when the
  * form cannot be, or when the palette names a wood that `woods` does not have.
  */
-export function plan(project: Project, shop: Shop, woods: readonly Species[] = SHIPPED_WOODS, prepared = prepare(project)): Result<Plan> {
+export function plan(
+  project: Project,
+  shop: Shop,
+  woods: readonly Species[] = SHIPPED_WOODS,
+  prepared = prepare(project),
+): Result<Plan> {
   if (!prepared.ok) return prepared;
   const known = new Map(woods.map((species) => [species.id, species]));
   const unknown = project.palette.findIndex((entry) => !known.has(entry.wood));
   if (unknown >= 0)
-    return refuse('species-unknown', `palette.${unknown}.wood`, `The palette names the wood “${project.palette[unknown]!.wood}”, which is not among the woods here.`);
+    return refuse(
+      'species-unknown',
+      `palette.${unknown}.wood`,
+      `The palette names the wood “${project.palette[unknown]!.wood}”, which is not among the woods here.`,
+    );
   const woodOf = new Map(project.palette.map((entry) => [entry.key, entry.wood]));
   const { vessel, rings } = prepared.value;
   const plans = rings.map((ring, i) => ringPlan(ring, rings[i - 1], woodOf));
   const finished = finishedByWood(prepared.value, woodOf);
-  const lumber = lumberFor(plans.flatMap((ring) => ring.pieces), project.rings.map((ring) => ring.heightMm), finished, shop);
-  const mass = [...finished].reduce((sum, [wood, volume]) => sum + (volume * density(known.get(wood)!)) / 1e9, 0);
+  const lumber = lumberFor(
+    plans.flatMap((ring) => ring.pieces),
+    project.rings.map((ring) => ring.heightMm),
+    finished,
+    shop,
+  );
+  const mass = [...finished].reduce(
+    (sum, [wood, volume]) => sum + (volume * density(known.get(wood)!)) / 1e9,
+    0,
+  );
   return done({
     heightMm: mm(vessel.heightMm),
     diameterMm: mm(2 * extremes(vessel.outside, 0, vessel.heightMm).most),
@@ -54,11 +71,21 @@ export function plan(project: Project, shop: Shop, woods: readonly Species[] = S
   });
 }
 
-function ringPlan({ ring, course, need, made }: PreparedRing, below: PreparedRing | undefined, woodOf: ReadonlyMap<string, string>): RingPlan {
+function ringPlan(
+  { ring, course, need, made }: PreparedRing,
+  below: PreparedRing | undefined,
+  woodOf: ReadonlyMap<string, string>,
+): RingPlan {
   const figures = { index: course.index, id: ring.id, bottomMm: course.bottomMm, topMm: course.topMm, need };
-  if (!made.ok) return { ...figures, cornerMm: need.outerMm, overlapMm: null, pieces: [], reasons: made.reasons };
+  if (!made.ok)
+    return { ...figures, cornerMm: need.outerMm, overlapMm: null, pieces: [], reasons: made.reasons };
   const pieces = made.value.kinds.flatMap((kind) =>
-    [...countBy(kind.places, (place) => woodOf.get(ring.woods[place]!)!)].map(([wood, count]) => ({ ring: course.index, wood, kind, count })),
+    [...countBy(kind.places, (place) => woodOf.get(ring.woods[place]!)!)].map(([wood, count]) => ({
+      ring: course.index,
+      wood,
+      kind,
+      count,
+    })),
   );
   const overlapMm = below?.made.ok ? overlap(below.made.value.gives, made.value.gives) : null;
   return { ...figures, cornerMm: made.value.cornerMm, overlapMm, pieces, reasons: [] };
@@ -71,7 +98,10 @@ function countBy<T>(items: readonly T[], keyOf: (item: T) => string): Map<string
 }
 
 /** Volume of each wood in the turned piece, mm³. */
-function finishedByWood({ vessel, rings }: Prepared, woodOf: ReadonlyMap<string, string>): Map<string, number> {
+function finishedByWood(
+  { vessel, rings }: Prepared,
+  woodOf: ReadonlyMap<string, string>,
+): Map<string, number> {
   const volumes = new Map<string, number>();
   const add = (wood: string, volume: number) => volumes.set(wood, (volumes.get(wood) ?? 0) + volume);
   for (const { ring, course, made } of rings) {

@@ -1,8 +1,8 @@
 import { type Vessel, vesselOf } from '../form/vessel.js';
-import { rad, type Rad } from '../measure/quantity.js';
-import { done, type Result } from '../measure/reason.js';
 import type { Made } from '../making/contract.js';
 import { makeRing, pitchOf } from '../making/registry.js';
+import { type Rad, rad } from '../measure/quantity.js';
+import { done, type Result } from '../measure/reason.js';
 import { type RingNeed, ringNeed } from '../ring/need.js';
 import { type Course, courses } from '../ring/stack.js';
 import type { Project, Ring } from './schema.js';
@@ -29,7 +29,13 @@ export function prepare(project: Pick<Project, 'form' | 'rings' | 'allowances'>)
   const stack = courses(project.rings.map((ring) => ring.heightMm));
   const rings = project.rings.map((ring, i): PreparedRing => {
     const need = ringNeed(vessel.value, stack[i]!, project.allowances);
-    return { ring, course: stack[i]!, need, made: makeRing(ring.making, need), turn: rad(ring.turn * pitchOf(ring.making)) };
+    return {
+      ring,
+      course: stack[i]!,
+      need,
+      made: makeRing(ring.making, need),
+      turn: rad(ring.turn * pitchOf(ring.making)),
+    };
   });
   return done({ vessel: vessel.value, rings });
 }

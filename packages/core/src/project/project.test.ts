@@ -1,5 +1,5 @@
-import { applyPatches } from 'immer';
 import fc from 'fast-check';
+import { applyPatches } from 'immer';
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
 import { STARTING_SHAPES } from '../form/starting.js';
@@ -37,25 +37,124 @@ describe('what is refused, by name and with what is allowed', () => {
     return sentences(project).join(' ');
   };
   test.each<[string, (project: any) => void, RegExp]>([
-    ['2 segments', (p) => { p.rings[6].making.count = 2; }, /Ring 7: Segment count is 2; it has to be a whole number from 3 to 360/],
-    ['361 segments', (p) => { p.rings[6].making.count = 361; }, /Ring 7: Segment count is 361/],
-    ['a negative wall', (p) => { p.form.wallMm = -1; }, /Wall thickness is -1; it has to be a length from 0.5 to 500 mm/],
-    ['NaN', (p) => { p.form.floorMm = Number.NaN; }, /Floor thickness is NaN/],
-    ['infinity', (p) => { p.rings[0].heightMm = Number.POSITIVE_INFINITY; }, /Ring 1: Ring height is Infinity/],
-    ['a text for a number', (p) => { p.form.points[1].radiusMm = '5'; }, /Curve point 2: Radius is "5"/],
-    ['a wall thicker than the form', (p) => { p.form.wallMm = 90; }, /wall thickness, 90 mm, fills the form/i],
-    ['rings that do not reach', (p) => { p.rings.pop(); p.rings.pop(); }, /do not reach the form's height of 262 mm/],
-    ['a ring above the form', (p) => { p.rings.push({ ...p.rings[0], id: 'x' }, { ...p.rings[0], id: 'y' }); }, /above the form, which ends at 262 mm/],
-    ['unknown keys', (p) => { p.form.glitter = 1; }, /Unknown key “glitter” in form/],
-    ['an unknown way', (p) => { p.rings[3].making = { way: 'woven' }; }, /Ring 4: Way of making is not known/],
-    ['woods that do not count', (p) => { p.rings[7].woods.pop(); }, /Ring 8 has 24 places and 23 woods/],
-    ['a wood off the palette', (p) => { p.rings[7].woods[0] = 'jade'; }, /Ring 8 uses “jade”, which is not in the palette/],
-    ['a newer version', (p) => { p.schema = 9; }, /newer Fellside \(version 9\)/],
-    ['an older version than any', (p) => { p.schema = 0; }, /File version 0 is not known/],
-    ['no rings', (p) => { p.rings = []; }, /no ring/],
+    [
+      '2 segments',
+      (p) => {
+        p.rings[6].making.count = 2;
+      },
+      /Ring 7: Segment count is 2; it has to be a whole number from 3 to 360/,
+    ],
+    [
+      '361 segments',
+      (p) => {
+        p.rings[6].making.count = 361;
+      },
+      /Ring 7: Segment count is 361/,
+    ],
+    [
+      'a negative wall',
+      (p) => {
+        p.form.wallMm = -1;
+      },
+      /Wall thickness is -1; it has to be a length from 0.5 to 500 mm/,
+    ],
+    [
+      'NaN',
+      (p) => {
+        p.form.floorMm = Number.NaN;
+      },
+      /Floor thickness is NaN/,
+    ],
+    [
+      'infinity',
+      (p) => {
+        p.rings[0].heightMm = Number.POSITIVE_INFINITY;
+      },
+      /Ring 1: Ring height is Infinity/,
+    ],
+    [
+      'a text for a number',
+      (p) => {
+        p.form.points[1].radiusMm = '5';
+      },
+      /Curve point 2: Radius is "5"/,
+    ],
+    [
+      'a wall thicker than the form',
+      (p) => {
+        p.form.wallMm = 90;
+      },
+      /wall thickness, 90 mm, fills the form/i,
+    ],
+    [
+      'rings that do not reach',
+      (p) => {
+        p.rings.pop();
+        p.rings.pop();
+      },
+      /do not reach the form's height of 262 mm/,
+    ],
+    [
+      'a ring above the form',
+      (p) => {
+        p.rings.push({ ...p.rings[0], id: 'x' }, { ...p.rings[0], id: 'y' });
+      },
+      /above the form, which ends at 262 mm/,
+    ],
+    [
+      'unknown keys',
+      (p) => {
+        p.form.glitter = 1;
+      },
+      /Unknown key “glitter” in form/,
+    ],
+    [
+      'an unknown way',
+      (p) => {
+        p.rings[3].making = { way: 'woven' };
+      },
+      /Ring 4: Way of making is not known/,
+    ],
+    [
+      'woods that do not count',
+      (p) => {
+        p.rings[7].woods.pop();
+      },
+      /Ring 8 has 24 places and 23 woods/,
+    ],
+    [
+      'a wood off the palette',
+      (p) => {
+        p.rings[7].woods[0] = 'jade';
+      },
+      /Ring 8 uses “jade”, which is not in the palette/,
+    ],
+    [
+      'a newer version',
+      (p) => {
+        p.schema = 9;
+      },
+      /newer Fellside \(version 9\)/,
+    ],
+    [
+      'an older version than any',
+      (p) => {
+        p.schema = 0;
+      },
+      /File version 0 is not known/,
+    ],
+    [
+      'no rings',
+      (p) => {
+        p.rings = [];
+      },
+      /no ring/,
+    ],
   ])('%s', (_, spoil, sentence) => expect(spoilt(spoil)).toMatch(sentence));
 
-  test.each([null, 7, 'text', [], {}])('%j is not a project', (given) => expect(sentences(given)[0]).toMatch(/not a Fellside project/));
+  test.each([null, 7, 'text', [], {}])('%j is not a project', (given) =>
+    expect(sentences(given)[0]).toMatch(/not a Fellside project/),
+  );
 
   test('all that is wrong is told at once', () => {
     expect(sentences({ ...cup(), name: '', rings: [], extra: 1 })).toHaveLength(3);
@@ -106,7 +205,10 @@ describe('commands', () => {
   });
 
   test('a ring made thinner is refused when the stack comes short, and filled up when asked', () => {
-    expect(run(cup(), edit.setRingHeight([3], mm(5)))).toMatchObject({ ok: false, reasons: [{ code: 'stack-short' }] });
+    expect(run(cup(), edit.setRingHeight([3], mm(5)))).toMatchObject({
+      ok: false,
+      reasons: [{ code: 'stack-short' }],
+    });
     expect(changed(cup(), edit.setRingHeight([3], mm(5), true)).note).toMatch(/1 ring added/);
   });
 
@@ -120,7 +222,10 @@ describe('commands', () => {
     const swapped = changed(cup(), edit.setPaletteWood('purpleheart', 'padauk')).project;
     const planned = plan(swapped, DEFAULT_SHOP);
     expect(planned.ok && planned.value.lumber.woods.map(({ wood }) => wood)).toContain('padauk');
-    expect(run(cup(), edit.removePaletteWood('purpleheart'))).toMatchObject({ ok: false, reasons: [{ code: 'wood-in-use' }] });
+    expect(run(cup(), edit.removePaletteWood('purpleheart'))).toMatchObject({
+      ok: false,
+      reasons: [{ code: 'wood-in-use' }],
+    });
     expect(run(cup(), edit.removePoint(0))).toMatchObject({ ok: false, reasons: [{ code: 'end-point' }] });
     expect(run(cup(), edit.setPaletteWood('purpleheart', 'jade')).ok).toBe(true);
     const unknown = plan(changed(cup(), edit.setPaletteWood('purpleheart', 'jade')).project, DEFAULT_SHOP);

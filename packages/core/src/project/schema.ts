@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { formSchema } from '../form/shape.js';
-import { length, number, text } from '../measure/field.js';
 import { makingSchema } from '../making/registry.js';
+import { length, number, text } from '../measure/field.js';
 
 export const SCHEMA_VERSION = 1;
 export const MOST_RINGS = 400;
@@ -10,7 +10,8 @@ export const MOST_RINGS = 400;
 export const TONES = ['light', 'middle', 'dark', 'accent'] as const;
 
 const key = z.string().regex(/^[a-z0-9-]{1,24}$/, {
-  error: ({ input }) => `Palette key is ${JSON.stringify(input)}; it has to be 1 to 24 small letters, digits and hyphens.`,
+  error: ({ input }) =>
+    `Palette key is ${JSON.stringify(input)}; it has to be 1 to 24 small letters, digits and hyphens.`,
 });
 
 const paletteEntrySchema = z.strictObject({
@@ -33,15 +34,22 @@ const ringSchema = z.strictObject({
 /** The whole project. Lengths are mm; everything else about the piece is computed from this. */
 export const projectSchema = z.strictObject({
   schema: z.literal(SCHEMA_VERSION, {
-    error: ({ input }) => `File version is ${JSON.stringify(input)}; this Fellside reads version ${SCHEMA_VERSION}.`,
+    error: ({ input }) =>
+      `File version is ${JSON.stringify(input)}; this Fellside reads version ${SCHEMA_VERSION}.`,
   }),
   name: text('Name', 80),
   form: formSchema,
   /** Bottom to top. */
-  rings: z.array(ringSchema).min(1, { error: () => 'There is no ring; a piece has at least one.' }).max(MOST_RINGS, {
-    error: () => `There are too many rings; ${MOST_RINGS} are allowed.`,
-  }),
-  palette: z.array(paletteEntrySchema).min(1, { error: () => 'The palette is empty; give it at least one wood.' }).max(40),
+  rings: z
+    .array(ringSchema)
+    .min(1, { error: () => 'There is no ring; a piece has at least one.' })
+    .max(MOST_RINGS, {
+      error: () => `There are too many rings; ${MOST_RINGS} are allowed.`,
+    }),
+  palette: z
+    .array(paletteEntrySchema)
+    .min(1, { error: () => 'The palette is empty; give it at least one wood.' })
+    .max(40),
   allowances: z.strictObject({
     outsideMm: length('Outside allowance', 0, 50),
     insideMm: length('Inside allowance', 0, 50),

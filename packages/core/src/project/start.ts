@@ -1,7 +1,7 @@
 import { STARTING_SHAPES, startingForm } from '../form/starting.js';
 import { vesselOf } from '../form/vessel.js';
 import { type Mm, mm } from '../measure/quantity.js';
-import { refuse, type Result } from '../measure/reason.js';
+import { type Result, refuse } from '../measure/reason.js';
 import { readProject } from './inspect.js';
 import { type Project, type Ring, SCHEMA_VERSION } from './schema.js';
 
@@ -27,7 +27,11 @@ export function startProject(beginning: Beginning): Result<Project> {
   const form = startingForm(shape, beginning.heightMm, beginning.diameterMm, beginning.wallMm);
   const vessel = vesselOf(form);
   if (!vessel.ok) return vessel;
-  const palette = beginning.woods.map((wood, i) => ({ key: wood, tone: i === 0 ? ('light' as const) : ('dark' as const), wood }));
+  const palette = beginning.woods.map((wood, i) => ({
+    key: wood,
+    tone: i === 0 ? ('light' as const) : ('dark' as const),
+    wood,
+  }));
   const total = Math.ceil(beginning.heightMm / beginning.ringHeightMm - 1e-9);
   const rings = Array.from({ length: Math.min(total, 1000) }, (_, i): Ring => {
     const solid = i * beginning.ringHeightMm < vessel.value.hollowFromMm;
@@ -36,5 +40,12 @@ export function startProject(beginning: Beginning): Result<Project> {
     const woods = Array.from({ length: Math.min(beginning.count, 1000) }, () => beginning.woods[0]);
     return { ...ring, making: { way: 'flat', count: beginning.count }, turn: i % 2 === 1 ? 0.5 : 0, woods };
   });
-  return readProject({ schema: SCHEMA_VERSION, name: beginning.name, form, rings, palette, allowances: USUAL_ALLOWANCES });
+  return readProject({
+    schema: SCHEMA_VERSION,
+    name: beginning.name,
+    form,
+    rings,
+    palette,
+    allowances: USUAL_ALLOWANCES,
+  });
 }

@@ -1,4 +1,4 @@
-import { done, refuse, type Result } from '../measure/reason.js';
+import { done, type Result, refuse } from '../measure/reason.js';
 import { SCHEMA_VERSION } from './schema.js';
 
 type Document = Record<string, unknown>;
@@ -9,12 +9,21 @@ export const UPGRADES: Readonly<Record<number, (document: Document) => Document>
 /** Brings a document of any older version up to date, one step at a time; leaves judging its fields to the schema. */
 export function upgraded(given: unknown): Result<unknown> {
   if (typeof given !== 'object' || given === null || Array.isArray(given))
-    return refuse('not-a-project', '', 'This is not a Fellside project: an object with a “schema” number is expected.');
+    return refuse(
+      'not-a-project',
+      '',
+      'This is not a Fellside project: an object with a “schema” number is expected.',
+    );
   let document = given as Document;
   const version = document.schema;
-  if (typeof version !== 'number') return refuse('not-a-project', 'schema', 'This is not a Fellside project: it has no “schema” number.');
+  if (typeof version !== 'number')
+    return refuse('not-a-project', 'schema', 'This is not a Fellside project: it has no “schema” number.');
   if (version > SCHEMA_VERSION)
-    return refuse('too-new', 'schema', `The project was written by a newer Fellside (version ${version}); this one reads up to version ${SCHEMA_VERSION}.`);
+    return refuse(
+      'too-new',
+      'schema',
+      `The project was written by a newer Fellside (version ${version}); this one reads up to version ${SCHEMA_VERSION}.`,
+    );
   for (let at = version; at < SCHEMA_VERSION; at++) {
     const step = UPGRADES[at];
     if (!step) return refuse('too-old', 'schema', `File version ${version} is not known.`);

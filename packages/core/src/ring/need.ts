@@ -37,4 +37,3 @@ function innerNeed(vessel: Vessel, bottom: number, top: number, allowance: numbe
   if (bottom < vessel.hollowFromMm) return 0;
   return Math.max(0, insideRadius(vessel.outside, vessel.wallMm, bottom, top) - allowance);
 }
-

@@ -19,10 +19,17 @@ test('every ring holds the wall over its whole height, and a hair less would not
       for (const course of courses(Array.from({ length: slices }, () => vessel.heightMm / slices))) {
         const top = Math.min(course.topMm, vessel.heightMm);
         const need = ringNeed(vessel, course, none);
-        const heights = Array.from({ length: 300 }, (_, i) => course.bottomMm + ((top - course.bottomMm) * i) / 299);
+        const heights = Array.from(
+          { length: 300 },
+          (_, i) => course.bottomMm + ((top - course.bottomMm) * i) / 299,
+        );
         const outer = Math.max(...heights.map((z) => radiusAt(vessel.outside, z)));
         const inner = Math.min(...heights.map((z) => insideAt(vessel, z) ?? 0));
-        const steepest = (extremes(vessel.outside, course.bottomMm, top).most - extremes(vessel.outside, course.bottomMm, top).least) * 0.05 + 0.01;
+        const steepest =
+          (extremes(vessel.outside, course.bottomMm, top).most -
+            extremes(vessel.outside, course.bottomMm, top).least) *
+            0.05 +
+          0.01;
         expect(need.outerMm).toBeGreaterThanOrEqual(outer - 1e-9);
         expect(need.outerMm - outer).toBeLessThan(steepest);
         expect(need.innerMm).toBeLessThanOrEqual(inner + 1e-6);

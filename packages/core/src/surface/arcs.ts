@@ -13,7 +13,9 @@ const TOUCH = 2e-3;
 /** The parts of the circle of a radius about the axis that lie inside a polygon. */
 export function arcsInside(outline: readonly Point[], radius: number): Arc[] {
   const crossings = outline.flatMap((p, i) => crossingsOf(p, outline[(i + 1) % outline.length]!, radius));
-  const angles = crossings.sort((a, b) => a - b).filter((a, i) => i === 0 || a - crossings[i - 1]! > SAME_PLACE);
+  const angles = crossings
+    .sort((a, b) => a - b)
+    .filter((a, i) => i === 0 || a - crossings[i - 1]! > SAME_PLACE);
   if (angles.length === 0) return inside(outline, radius, 0) ? [{ from: 0, to: 2 * Math.PI }] : [];
   return angles
     .map((from, i) => ({ from, to: i + 1 < angles.length ? angles[i + 1]! : angles[0]! + 2 * Math.PI }))

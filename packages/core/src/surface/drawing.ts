@@ -30,7 +30,10 @@ export const outsideLine = (vessel: Vessel, from = 0, to = vessel.heightMm): Sec
 /** The inside, from the middle of the floor to the lip; empty for a solid piece. */
 export function insideLine(vessel: Vessel): SectionPoint[] {
   if (vessel.hollowFromMm >= vessel.heightMm) return [];
-  const wall = drawnHeights(vessel, vessel.hollowFromMm, vessel.heightMm).map((z) => ({ r: insideAt(vessel, z) ?? 0, z }));
+  const wall = drawnHeights(vessel, vessel.hollowFromMm, vessel.heightMm).map((z) => ({
+    r: insideAt(vessel, z) ?? 0,
+    z,
+  }));
   return [{ r: 0, z: vessel.hollowFromMm }, ...wall];
 }
 

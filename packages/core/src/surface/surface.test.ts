@@ -4,7 +4,11 @@ import { makeRing } from '../making/registry.js';
 import { anyMaking, anyNeed } from '../testing/random.js';
 import { outsidePatches, placeToward, unrolledParts } from './drawing.js';
 
-const cases = fc.record({ making: anyMaking, need: anyNeed, turn: fc.double({ min: -7, max: 7, noNaN: true }) });
+const cases = fc.record({
+  making: anyMaking,
+  need: anyNeed,
+  turn: fc.double({ min: -7, max: 7, noNaN: true }),
+});
 
 test('the unrolled wall is covered once, and shows at every angle the place that is found there', () => {
   fc.assert(
@@ -13,8 +17,14 @@ test('the unrolled wall is covered once, and shows at every angle the place that
       if (!made.ok) throw new Error('ring');
       const parts = unrolledParts(made.value, turn, need.outerMm);
       expect(parts.reduce((sum, { from, to }) => sum + to - from, 0)).toBeCloseTo(1, 6);
-      const there = parts.filter(({ from, to }) => [share, share + 1, share - 1].some((at) => at >= from - 1e-7 && at <= to + 1e-7)).map(({ place }) => place);
-      expect(there).toContain(placeToward(made.value, turn, need.outerMm * 0.9999, share * 2 * Math.PI) ?? there[0]);
+      const there = parts
+        .filter(({ from, to }) =>
+          [share, share + 1, share - 1].some((at) => at >= from - 1e-7 && at <= to + 1e-7),
+        )
+        .map(({ place }) => place);
+      expect(there).toContain(
+        placeToward(made.value, turn, need.outerMm * 0.9999, share * 2 * Math.PI) ?? there[0],
+      );
     }),
   );
 });
@@ -24,7 +34,9 @@ test('the outside shows a whole quarter, middle to silhouette, without gaps', ()
     fc.property(cases, ({ making, need, turn }) => {
       const made = makeRing(making, need);
       if (!made.ok) throw new Error('ring');
-      const patches = outsidePatches(made.value, turn, need.outerMm * 0.999, 0.3).sort((a, b) => a.near - b.near);
+      const patches = outsidePatches(made.value, turn, need.outerMm * 0.999, 0.3).sort(
+        (a, b) => a.near - b.near,
+      );
       expect(patches[0]!.near).toBeCloseTo(0, 5);
       expect(patches.at(-1)!.far).toBeCloseTo(1, 5);
       patches.slice(1).forEach((patch, i) => expect(patch.near).toBeCloseTo(patches[i]!.far, 5));

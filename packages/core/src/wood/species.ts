@@ -13,17 +13,25 @@ export const hatchSchema = z.strictObject({
 /** A kind of wood. Shrinkage is from green to oven-dry in percent; specific gravity is at 12 % moisture. */
 export const speciesSchema = z.strictObject({
   id: z.string().regex(/^[a-z0-9-]{2,40}$/, {
-    error: ({ input }) => `Wood id is ${JSON.stringify(input)}; it has to be 2 to 40 small letters, digits and hyphens.`,
+    error: ({ input }) =>
+      `Wood id is ${JSON.stringify(input)}; it has to be 2 to 40 small letters, digits and hyphens.`,
   }),
   name: text('Wood name', 60),
   latin: text('Botanical name', 80, 0),
   letter: text('Letter', 2),
   hatch: hatchSchema,
   /** sRGB of the finished face, `#rrggbb`. */
-  colour: z.string().regex(/^#[0-9a-f]{6}$/, { error: ({ input }) => `Colour is ${JSON.stringify(input)}; it has to be like #e6d3a9.` }),
+  colour: z
+    .string()
+    .regex(/^#[0-9a-f]{6}$/, {
+      error: ({ input }) => `Colour is ${JSON.stringify(input)}; it has to be like #e6d3a9.`,
+    }),
   specificGravity: number('Specific gravity', 0.05, 1.6),
   shrinkage: z
-    .strictObject({ radial: number('Radial shrinkage', 0, 20, ' %'), tangential: number('Tangential shrinkage', 0, 30, ' %') })
+    .strictObject({
+      radial: number('Radial shrinkage', 0, 20, ' %'),
+      tangential: number('Tangential shrinkage', 0, 30, ' %'),
+    })
     .nullable(),
   dust: z.string().max(200).nullable(),
   bleeds: z.boolean(),

@@ -7,7 +7,8 @@ const of = (id: string) => SHIPPED_WOODS.find((wood) => wood.id === id)!;
 test('at least 24 woods, each by the schema, with its own id, letter, colour and hatch', () => {
   expect(SHIPPED_WOODS.length).toBeGreaterThanOrEqual(24);
   for (const wood of SHIPPED_WOODS) expect(speciesSchema.safeParse(wood).error?.issues).toBeUndefined();
-  const different = (of: (wood: (typeof SHIPPED_WOODS)[number]) => string) => new Set(SHIPPED_WOODS.map(of)).size;
+  const different = (of: (wood: (typeof SHIPPED_WOODS)[number]) => string) =>
+    new Set(SHIPPED_WOODS.map(of)).size;
   expect(different(({ id }) => id)).toBe(SHIPPED_WOODS.length);
   expect(different(({ letter }) => letter)).toBe(SHIPPED_WOODS.length);
   expect(different(({ colour }) => colour)).toBe(SHIPPED_WOODS.length);

@@ -28,7 +28,11 @@ export const flat: Making<FlatParams> = {
   pitch: ({ count }) => rad((2 * Math.PI) / count),
   make({ count }, need) {
     if (need.outerMm - need.innerMm <= SAME_LENGTH)
-      return refuse('ring-no-width', 'innerMm', `The ring has no width: outside ${sayMm(need.outerMm)}, inside ${sayMm(need.innerMm)}.`);
+      return refuse(
+        'ring-no-width',
+        'innerMm',
+        `The ring has no width: outside ${sayMm(need.outerMm)}, inside ${sayMm(need.innerMm)}.`,
+      );
     return done(ringOf(count, need, segmentSizes(count, need.outerMm, need.innerMm)));
   },
 };

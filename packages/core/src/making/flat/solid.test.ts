@@ -39,7 +39,9 @@ describe.each([
   };
 
   test('the pieces do not overlap and their volume is the one that is counted', () => {
-    const pieces = ring().layOut().map((piece) => solid(piece, height));
+    const pieces = ring()
+      .layOut()
+      .map((piece) => solid(piece, height));
     const whole = kernel.Manifold.union(pieces);
     const apart = pieces.reduce((sum, piece) => sum + piece.volume(), 0);
     const counted = ring().kinds.reduce((sum, kind) => sum + kind.volumeMm3 * kind.places.length, 0);

@@ -1,5 +1,5 @@
 import { enablePatches, type Patch, produceWithPatches } from 'immer';
-import { done, refused, type Reason, type Result } from '../../measure/reason.js';
+import { done, type Reason, type Result, refused } from '../../measure/reason.js';
 import { inspect } from '../inspect.js';
 import { type Project, projectSchema } from '../schema.js';
 import { reasonsOf } from '../sentences.js';
@@ -38,5 +38,11 @@ export function run(project: Project, command: Command): Result<Change> {
   if (!parsed.success) return refused(...reasonsOf(parsed.error));
   const reasons = inspect(next);
   if (reasons.length > 0) return refused(...reasons);
-  return done({ label: command.label, project: next, patches, inverse, ...(outcome?.note && { note: outcome.note }) });
+  return done({
+    label: command.label,
+    project: next,
+    patches,
+    inverse,
+    ...(outcome?.note && { note: outcome.note }),
+  });
 }

@@ -26,7 +26,8 @@ export const setFormHeight = (heightMm: Mm): Command => ({
 export const setDiameter = (diameterMm: Mm): Command => ({
   label: 'Diameter',
   apply({ form }) {
-    if (!(diameterMm > 0)) return { reasons: [mustBeAboveNothing('Diameter', 'form.diameterMm', diameterMm)] };
+    if (!(diameterMm > 0))
+      return { reasons: [mustBeAboveNothing('Diameter', 'form.diameterMm', diameterMm)] };
     const factor = diameterMm / 2 / widest(form.points);
     for (const point of form.points) point.radiusMm = mm(point.radiusMm * factor);
     return undefined;

@@ -41,7 +41,15 @@ export const removePaletteWood = (key: string): Command => ({
   apply(draft) {
     const ring = draft.rings.findIndex(({ woods }) => woods.includes(key));
     if (ring >= 0)
-      return { reasons: [{ code: 'wood-in-use', path: 'palette', message: `The wood “${key}” is used in ring ${ring + 1}; paint over it first.` }] };
+      return {
+        reasons: [
+          {
+            code: 'wood-in-use',
+            path: 'palette',
+            message: `The wood “${key}” is used in ring ${ring + 1}; paint over it first.`,
+          },
+        ],
+      };
     draft.palette = draft.palette.filter((entry) => entry.key !== key);
     return undefined;
   },

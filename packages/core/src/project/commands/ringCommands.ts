@@ -8,9 +8,11 @@ import { fitStack, freshId } from './stack.js';
 /** Which rings an edit goes to, by index. */
 export type Rings = readonly number[];
 
-const named = (rings: Rings): string => (rings.length === 1 ? `ring ${rings[0]! + 1}` : `${rings.length} rings`);
+const named = (rings: Rings): string =>
+  rings.length === 1 ? `ring ${rings[0]! + 1}` : `${rings.length} rings`;
 
-const each = (rings: Rings, edit: (ring: Ring, index: number) => Outcome | undefined): Command['apply'] =>
+const each =
+  (rings: Rings, edit: (ring: Ring, index: number) => Outcome | undefined): Command['apply'] =>
   (draft) => {
     for (const index of rings) {
       const outcome = edit(draft.rings[index]!, index);
@@ -29,7 +31,11 @@ export const setMaking = (rings: Rings, making: RingMaking): Command => ({
   apply: each(rings, (ring, index) => {
     const parsed = makingSchema.safeParse(making);
     if (!parsed.success) {
-      const reasons = reasonsOf(parsed.error).map((r) => ({ ...r, path: `rings.${index}.making.${r.path}`, message: `Ring ${index + 1}: ${r.message}` }));
+      const reasons = reasonsOf(parsed.error).map((r) => ({
+        ...r,
+        path: `rings.${index}.making.${r.path}`,
+        message: `Ring ${index + 1}: ${r.message}`,
+      }));
       return { reasons };
     }
     ring.woods = spread(ring.woods, placesOf(parsed.data));
@@ -74,7 +80,9 @@ export const setBond = (rings: Rings, bond: 'brick' | 'aligned'): Command => ({
 
 /** A wood, by palette key, for the given places of a ring, or for all places of several rings. */
 export const setWood = (rings: Rings, key: string, places?: readonly number[]): Command => ({
-  label: places ? `Wood of ${places.length} ${places.length === 1 ? 'segment' : 'segments'}` : `Wood of ${named(rings)}`,
+  label: places
+    ? `Wood of ${places.length} ${places.length === 1 ? 'segment' : 'segments'}`
+    : `Wood of ${named(rings)}`,
   apply: each(rings, (ring) => {
     for (const place of places ?? ring.woods.keys()) ring.woods[place] = key;
     return undefined;
@@ -95,7 +103,12 @@ export const duplicateRing = (index: number): Command => ({
   label: `Duplicate ring ${index + 1}`,
   apply(draft) {
     const ring = draft.rings[index]!;
-    draft.rings.splice(index + 1, 0, { ...ring, woods: [...ring.woods], making: { ...ring.making }, id: freshId(draft.rings) });
+    draft.rings.splice(index + 1, 0, {
+      ...ring,
+      woods: [...ring.woods],
+      making: { ...ring.making },
+      id: freshId(draft.rings),
+    });
     const note = fitStack(draft);
     return note ? { note } : undefined;
   },

@@ -9,7 +9,13 @@ export function freshId(rings: readonly Ring[]): string {
   for (let n = rings.length + 1; ; n++) if (!taken.has(`r${n}`)) return `r${n}`;
 }
 
-const copyOf = (ring: Ring, id: string, turn: number): Ring => ({ ...ring, woods: [...ring.woods], making: { ...ring.making }, id, turn });
+const copyOf = (ring: Ring, id: string, turn: number): Ring => ({
+  ...ring,
+  woods: [...ring.woods],
+  making: { ...ring.making },
+  id,
+  turn,
+});
 
 /** The top ring once more, set half a segment round from it. */
 export function anotherOnTop(project: Project): void {
@@ -34,5 +40,7 @@ export function fitStack(project: Project): string | undefined {
   const change = project.rings.length - before;
   if (change === 0) return undefined;
   const rings = `${Math.abs(change)} ${Math.abs(change) === 1 ? 'ring' : 'rings'}`;
-  return change > 0 ? `${rings} added on top so that the stack reaches the lip.` : `${rings} above the lip taken away.`;
+  return change > 0
+    ? `${rings} added on top so that the stack reaches the lip.`
+    : `${rings} above the lip taken away.`;
 }

@@ -1,0 +1,56 @@
+import { cutListCsv } from '@fellside/core';
+import { Download } from 'lucide-react';
+import { planOf, projectOf, unitsOf, woodsOf } from '../store/selectors.js';
+import { useApp } from '../store/store.js';
+import { Button } from '../ui/Button.js';
+import { saveFile } from '../ui/saveFile.js';
+import { PieceTable } from './PieceTable.js';
+import { SafetyNotes } from './SafetyNotes.js';
+import { StripTable } from './StripTable.js';
+import { WoodAccount } from './WoodAccount.js';
+
+/** Cuts: the pieces of every ring, the strips they come from, and the wood to buy. */
+export function CutsStation() {
+  const plan = useApp(planOf);
+  const units = useApp(unitsOf);
+  const woods = useApp(woodsOf);
+  const { name } = useApp(projectOf);
+  if (!plan.ok) return null;
+  const download = () => saveFile(`${name} cut list.csv`, 'text/csv', cutListCsv(plan.value, woods, units));
+  return (
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,5fr)_minmax(0,5fr)_minmax(0,3fr)] gap-2 overflow-auto p-2">
+      <section
+        aria-label="Pieces"
+        className="overflow-auto rounded border border-line bg-pane p-3"
+        tabIndex={0}
+      >
+        <div className="mb-2 flex items-center justify-between">
+          <h2 className="font-semibold">Pieces, ring by ring</h2>
+          <Button onClick={download}>
+            <Download aria-hidden size={14} /> Cut list, CSV
+          </Button>
+        </div>
+        <PieceTable plan={plan.value} />
+      </section>
+      <section
+        aria-label="Strips"
+        className="overflow-auto rounded border border-line bg-pane p-3"
+        tabIndex={0}
+      >
+        <h2 className="mb-2 flex h-8 items-center font-semibold">Strips to rip and plane</h2>
+        <StripTable lumber={plan.value.lumber} />
+      </section>
+      <section
+        aria-label="Wood to buy"
+        className="overflow-auto rounded border border-line bg-pane p-3"
+        tabIndex={0}
+      >
+        <h2 className="mb-2 flex h-8 items-center font-semibold">Wood to buy</h2>
+        {plan.value.lumber.woods.map((total) => (
+          <WoodAccount key={total.wood} total={total} />
+        ))}
+        <SafetyNotes />
+      </section>
+    </div>
+  );
+}

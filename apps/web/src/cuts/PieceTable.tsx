@@ -1,0 +1,59 @@
+import { formatAngle, formatLength, type Plan } from '@fellside/core';
+import { unitsOf, woodsOf } from '../store/selectors.js';
+import { useApp } from '../store/store.js';
+import { Swatch } from '../ui/Swatch.js';
+import { headClass, tableClass } from './tables.js';
+
+/** Every ring with its pieces by wood, top ring first. */
+export function PieceTable({ plan }: { plan: Plan }) {
+  const units = useApp(unitsOf);
+  const woods = useApp(woodsOf);
+  const rows = [...plan.rings]
+    .reverse()
+    .flatMap((ring) => ring.pieces.map((pieces, i) => ({ ring, pieces, first: i === 0 })));
+  return (
+    <table className={tableClass}>
+      <thead>
+        <tr className={headClass}>
+          {['Ring', 'Wood', 'Pieces', 'Angle', 'Long edge', 'Short edge', 'Width', 'Height'].map((head) => (
+            <th key={head} scope="col">
+              {head}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(({ ring, pieces: { wood, kind, count }, first }) => {
+          const species = woods.find(({ id }) => id === wood);
+          const { stock } = kind;
+          return (
+            <tr key={`${ring.id} ${wood} ${kind.name}`} className={first ? 'border-t border-line' : ''}>
+              <th scope="row">
+                {first ? ring.index + 1 : <span className="sr-only">{ring.index + 1}</span>}
+              </th>
+              <td>
+                <span className="flex items-center gap-1.5">
+                  <Swatch wood={species} size={16} /> {species?.name}
+                </span>
+              </td>
+              <td className="font-semibold">{count}</td>
+              {stock.from === 'strip' ? (
+                <>
+                  <td>{formatAngle(stock.cutAngle)}</td>
+                  <td className="font-semibold">{formatLength(stock.longEdgeMm, units)}</td>
+                  <td>{formatLength(stock.shortEdgeMm, units)}</td>
+                  <td>{formatLength(stock.widthMm, units)}</td>
+                </>
+              ) : (
+                <td colSpan={4} className="text-quiet">
+                  disc, {formatLength(stock.widthMm, units)} across
+                </td>
+              )}
+              <td>{formatLength(kind.heightMm, units)}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,80 @@
+import { formatAngle, formatLength, type Lumber, type Mm, type StripListEntry } from '@fellside/core';
+import { unitsOf, woodsOf } from '../store/selectors.js';
+import { useApp } from '../store/store.js';
+import { Swatch } from '../ui/Swatch.js';
+import { headClass, tableClass } from './tables.js';
+
+/** Strips by wood: how many of which length, and what is cut from them; then the squares for discs. */
+export function StripTable({ lumber }: { lumber: Lumber }) {
+  const units = useApp(unitsOf);
+  const woods = useApp(woodsOf);
+  const wood = (id: string) => woods.find((species) => species.id === id);
+  const byWood = [...lumber.strips].sort(
+    (a, b) => a.wood.localeCompare(b.wood) || b.thicknessMm - a.thicknessMm || b.widthMm - a.widthMm,
+  );
+  return (
+    <>
+      <table className={tableClass}>
+        <thead>
+          <tr className={headClass}>
+            {['Wood', 'Strips', 'Width', 'Planed', 'From', 'Angle', 'Segments'].map((head) => (
+              <th key={head} scope="col">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {byWood.map((list) => (
+            <tr
+              key={`${list.wood} ${list.widthMm} ${list.thicknessMm} ${list.cutAngle}`}
+              className="border-t border-line align-top"
+            >
+              <td>
+                <Swatch wood={wood(list.wood)} size={16} />
+                <span className="sr-only">{wood(list.wood)?.name}</span>
+              </td>
+              <td className="font-semibold">
+                {lengthsOf(list).map(([length, count]) => (
+                  <div key={length}>
+                    {count} × {formatLength(length, units)}
+                  </div>
+                ))}
+              </td>
+              <td className="font-semibold">{formatLength(list.widthMm, units)}</td>
+              <td>{formatLength(list.thicknessMm, units)}</td>
+              <td>{list.quarter}</td>
+              <td>{formatAngle(list.cutAngle)}</td>
+              <td className="whitespace-normal">{contents(list)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {lumber.panels.length > 0 && <h3 className="mt-4 mb-1 font-semibold">Squares for discs</h3>}
+      <ul>
+        {lumber.panels.map((panel) => (
+          <li key={panel.ring} className="flex gap-2 border-t border-line px-1.5 py-1">
+            <Swatch wood={wood(panel.wood)} size={16} /> ring {panel.ring + 1}:{' '}
+            {formatLength(panel.lengthMm, units)} square, planed {formatLength(panel.thicknessMm, units)},
+            from {panel.quarter}
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+/** Lengths with how many strips there are of each, longest first. */
+function lengthsOf({ strips }: StripListEntry): [Mm, number][] {
+  const counts = new Map<Mm, number>();
+  for (const { lengthMm } of strips) counts.set(lengthMm, (counts.get(lengthMm) ?? 0) + 1);
+  return [...counts].sort(([a], [b]) => b - a);
+}
+
+function contents({ cuts }: StripListEntry): string {
+  const rings = cuts
+    .filter(({ ring }) => ring !== null)
+    .map(({ ring, count }) => `ring ${ring! + 1}: ${count}`);
+  const spares = cuts.filter(({ ring }) => ring === null).reduce((sum, { count }) => sum + count, 0);
+  return [...rings, spares > 0 ? `spare: ${spares}` : ''].filter(Boolean).join(', ');
+}

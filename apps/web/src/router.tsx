@@ -1,0 +1,34 @@
+import { createBrowserRouter, Navigate } from 'react-router';
+import { CutsStation } from './cuts/CutsStation.js';
+import { FormStation } from './form/FormStation.js';
+import { RingsStation } from './rings/RingsStation.js';
+import { Shelf } from './shelf/Shelf.js';
+import { PieceShell } from './shell/PieceShell.js';
+import { Problem } from './shell/Problem.js';
+import { Shell } from './shell/Shell.js';
+import { ShopStation } from './shop/ShopStation.js';
+import { WoodsStation } from './woods/WoodsStation.js';
+
+/** Every station has its own address; `ring` is counted from 1, as people do. */
+export const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    errorElement: <Problem />,
+    children: [
+      { path: '/', element: <Shelf /> },
+      { path: '/woods', element: <WoodsStation /> },
+      { path: '/shop', element: <ShopStation /> },
+      {
+        path: '/piece/:id',
+        element: <PieceShell />,
+        children: [
+          { index: true, element: <Navigate to="form" replace /> },
+          { path: 'form', element: <FormStation /> },
+          { path: 'rings/:ring?', element: <RingsStation /> },
+          { path: 'cuts', element: <CutsStation /> },
+        ],
+      },
+      { path: '*', element: <Problem missing /> },
+    ],
+  },
+]);

@@ -1,0 +1,121 @@
+import { formatLength, sentenceIn } from '@fellside/core';
+import { Popover } from 'radix-ui';
+import type { ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import { planOf, unitsOf, woodsOf } from '../store/selectors.js';
+import { session } from '../store/sessionSlice.js';
+import { useActions, useApp } from '../store/store.js';
+import { Swatch } from '../ui/Swatch.js';
+
+/** The totals, at every station: pieces, size, board feet and strips by wood, and what to look at. */
+export function FootBar() {
+  const plan = useApp(planOf);
+  const units = useApp(unitsOf);
+  const woods = useApp(woodsOf);
+  if (!plan.ok)
+    return (
+      <footer className="border-t border-rust bg-rust-wash px-4 py-3 text-rust">
+        {plan.reasons.map(({ message }) => sentenceIn(message, units)).join(' ')}
+      </footer>
+    );
+  const { pieces, rings, heightMm, diameterMm, lumber } = plan.value;
+  return (
+    <footer
+      aria-label="Totals"
+      className="flex min-h-16 shrink-0 items-stretch overflow-x-auto border-t border-line bg-pane py-2 pl-2"
+    >
+      <Figure
+        label="Pieces"
+        value={String(pieces)}
+        rest={`in ${rings.length} ${rings.length === 1 ? 'ring' : 'rings'}`}
+      />
+      <Figure
+        label="Finished, height × diameter"
+        value={`${formatLength(heightMm, units)} × ${formatLength(diameterMm, units)}`}
+      />
+      {lumber.woods.map(({ wood, boardFeet, strips, panels }) => {
+        const species = woods.find(({ id }) => id === wood);
+        return (
+          <Figure
+            key={wood}
+            label={
+              <>
+                <Swatch wood={species} size={16} /> {species?.name}
+              </>
+            }
+            value={boardFeet.toFixed(2)}
+            rest={`bd ft · ${stock(strips, panels)}`}
+          />
+        );
+      })}
+      <Checks />
+    </footer>
+  );
+}
+
+const stock = (strips: number, panels: number): string =>
+  [
+    strips > 0 && `${strips} ${strips === 1 ? 'strip' : 'strips'}`,
+    panels > 0 && `${panels} ${panels === 1 ? 'disc' : 'discs'}`,
+  ]
+    .filter(Boolean)
+    .join(', ') || 'nothing to cut';
+
+function Figure({ label, value, rest }: { label: ReactNode; value: string; rest?: string }) {
+  return (
+    <div className="flex flex-col justify-center border-r border-line px-4 whitespace-nowrap">
+      <span className="flex items-center gap-1.5 text-xs text-quiet">{label}</span>
+      <span>
+        <b className="text-base">{value}</b> {rest && <span className="text-quiet">{rest}</span>}
+      </span>
+    </div>
+  );
+}
+
+function Checks() {
+  const dispatch = useActions();
+  const navigate = useNavigate();
+  const id = useApp((state) => state.piece.id);
+  const plan = useApp(planOf);
+  const units = useApp(unitsOf);
+  const checks = plan.ok ? plan.value.checks : [];
+  if (checks.length === 0) return <Figure label="Checks" value="Nothing" rest="to look at" />;
+  const show = (ring: number | null) => {
+    if (ring === null) return;
+    dispatch(session.selected([ring]));
+    navigate(`/piece/${id}/rings/${ring + 1}`);
+  };
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="flex min-w-52 flex-1 flex-col justify-center px-4 text-left text-rust">
+        <span className="text-xs">Look at</span>
+        <span className="flex gap-1.5">
+          <b className="text-base">{checks.length}</b>
+          <span className="line-clamp-1 pt-0.5 underline">{sentenceIn(checks[0]!.message, units)}</span>
+        </span>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          side="top"
+          align="end"
+          sideOffset={8}
+          aria-label="What to look at"
+          className="z-20 max-h-96 w-md overflow-auto rounded border border-line bg-raised p-2 shadow-lg"
+        >
+          <ul>
+            {checks.map(({ code, ring, message }) => (
+              <li key={`${code} ${ring} ${message}`} className="border-b border-line p-2 last:border-0">
+                <p>{sentenceIn(message, units)}</p>
+                {ring !== null && (
+                  <Popover.Close className="text-teal underline" onClick={() => show(ring)}>
+                    Show ring {ring + 1}
+                  </Popover.Close>
+                )}
+              </li>
+            ))}
+          </ul>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

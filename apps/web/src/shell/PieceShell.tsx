@@ -1,0 +1,32 @@
+import { useEffect } from 'react';
+import { Outlet, useParams } from 'react-router';
+import { api } from '../store/api.js';
+import { openPiece } from '../store/autosave.js';
+import { useActions, useApp } from '../store/store.js';
+import { Conflict } from './Conflict.js';
+import { FootBar } from './FootBar.js';
+import { Messages } from './Messages.js';
+import { Problem } from './Problem.js';
+
+/** Opens the piece of the address, and keeps the foot bar in view at every station. */
+export function PieceShell() {
+  const { id = '' } = useParams();
+  const dispatch = useActions();
+  const openId = useApp((state) => state.piece.id);
+  const { data, isError, isFetching } = api.useProjectQuery(id, { skip: openId === id });
+  useEffect(() => {
+    if (data && !isFetching && openId !== data.id && data.id === id) dispatch(openPiece(data));
+  }, [data, isFetching, openId, id, dispatch]);
+  if (isError) return <Problem missing />;
+  if (openId !== id) return <p className="p-6 text-quiet">Opening the piece…</p>;
+  return (
+    <>
+      <Conflict />
+      <div className="flex min-h-0 flex-1 flex-col">
+        <Outlet />
+      </div>
+      <Messages />
+      <FootBar />
+    </>
+  );
+}

@@ -1,0 +1,42 @@
+import { Layers3, type LucideIcon, RectangleEllipsis, Settings2, Spline, Trees } from 'lucide-react';
+import { NavLink } from 'react-router';
+import { useApp } from '../store/store.js';
+
+/** The stations in the order of the work; those of a piece only while one is open. */
+export function Rail() {
+  const id = useApp((state) => state.piece.id);
+  const selected = useApp((state) => state.session.selected.at(-1));
+  return (
+    <nav
+      aria-label="Stations"
+      className="flex w-16 shrink-0 flex-col gap-1 border-r border-line bg-pane py-2"
+    >
+      {id && (
+        <>
+          <Station to={`/piece/${id}/form`} icon={Spline} name="Form" />
+          <Station
+            to={selected === undefined ? `/piece/${id}/rings` : `/piece/${id}/rings/${selected + 1}`}
+            icon={Layers3}
+            name="Rings"
+          />
+          <Station to={`/piece/${id}/cuts`} icon={RectangleEllipsis} name="Cuts" />
+        </>
+      )}
+      <div className="flex-1" />
+      <Station to="/woods" icon={Trees} name="Woods" />
+      <Station to="/shop" icon={Settings2} name="Shop" />
+    </nav>
+  );
+}
+
+function Station({ to, icon: Icon, name }: { to: string; icon: LucideIcon; name: string }) {
+  return (
+    <NavLink
+      to={to}
+      className="flex flex-col items-center gap-0.5 border-l-3 border-transparent py-2 text-xs text-quiet hover:text-ink aria-[current=page]:border-teal aria-[current=page]:bg-raised aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+    >
+      <Icon aria-hidden size={18} />
+      {name}
+    </NavLink>
+  );
+}

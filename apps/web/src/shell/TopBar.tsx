@@ -1,0 +1,104 @@
+import { edit, UNIT_SYSTEMS, type UnitSystem } from '@fellside/core';
+import { Redo2, Undo2 } from 'lucide-react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { api } from '../store/api.js';
+import { editPiece, redo, undo } from '../store/edits.js';
+import { shopOf } from '../store/selectors.js';
+import { useActions, useApp } from '../store/store.js';
+import { Button } from '../ui/Button.js';
+import { SavedSign } from './SavedSign.js';
+import { useShortcuts } from './useShortcuts.js';
+
+const UNIT_NAMES: Record<UnitSystem, string> = {
+  'inch-fraction': 'inches · 1/64',
+  'inch-decimal': 'inches · 0.001',
+  mm: 'millimetres',
+};
+
+export function TopBar() {
+  const dispatch = useActions();
+  const history = useApp((state) => state.piece.edited?.history);
+  useShortcuts();
+  return (
+    <header className="flex h-12 shrink-0 items-center gap-3 bg-bar px-4 text-on-bar">
+      <Link to="/" className="text-lg font-bold tracking-tight">
+        Fellside
+      </Link>
+      {history && (
+        <>
+          <span aria-hidden className="text-bar-quiet">
+            /
+          </span>
+          <PieceName />
+          <SavedSign />
+        </>
+      )}
+      <div className="flex-1" />
+      {history && (
+        <>
+          <Button
+            kind="bar"
+            className="px-2!"
+            disabled={history.past.length === 0}
+            onClick={() => dispatch(undo())}
+            aria-label={`Undo ${history.past.at(-1)?.label ?? ''}`}
+            title={history.past.length ? `Undo: ${history.past.at(-1)?.label}` : 'Nothing to undo'}
+          >
+            <Undo2 aria-hidden size={16} />
+          </Button>
+          <Button
+            kind="bar"
+            className="px-2!"
+            disabled={history.future.length === 0}
+            onClick={() => dispatch(redo())}
+            aria-label={`Redo ${history.future.at(-1)?.label ?? ''}`}
+            title={history.future.length ? `Redo: ${history.future.at(-1)?.label}` : 'Nothing to redo'}
+          >
+            <Redo2 aria-hidden size={16} />
+          </Button>
+        </>
+      )}
+      <UnitsButton />
+    </header>
+  );
+}
+
+/** One press goes to the next way of showing lengths. */
+function UnitsButton() {
+  const shop = useApp(shopOf);
+  const [setShop] = api.useSetShopMutation();
+  const next = UNIT_SYSTEMS[(UNIT_SYSTEMS.indexOf(shop.units) + 1) % UNIT_SYSTEMS.length]!;
+  return (
+    <Button
+      kind="bar"
+      onClick={() => setShop({ ...shop, units: next })}
+      title={`Change to ${UNIT_NAMES[next]}`}
+    >
+      {UNIT_NAMES[shop.units]}
+    </Button>
+  );
+}
+
+function PieceName() {
+  const dispatch = useActions();
+  const name = useApp((state) => state.piece.edited?.project.name ?? '');
+  const [typed, setTyped] = useState<string | null>(null);
+  const settle = () => {
+    if (typed !== null && typed.trim() !== name) dispatch(editPiece(edit.rename(typed)));
+    setTyped(null);
+  };
+  return (
+    <input
+      aria-label="Name of the piece"
+      className="h-8 w-48 rounded border border-transparent bg-transparent px-1 text-on-bar hover:border-[#5b6a6c]"
+      value={typed ?? name}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={settle}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') event.currentTarget.blur();
+        if (event.key === 'Escape') setTyped(null);
+      }}
+    />
+  );
+}

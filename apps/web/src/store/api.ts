@@ -1,0 +1,85 @@
+import type { History, Project, Reason, Shop, Species } from '@fellside/core';
+import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+
+/** A project as the server keeps it. */
+export interface SavedProject {
+  readonly id: string;
+  readonly revision: number;
+  readonly document: Project;
+  readonly history: History;
+  readonly savedAt: string;
+}
+export type ShelvedProject = Omit<SavedProject, 'history'>;
+export type ListedWood = Species & { readonly own: boolean };
+
+export const api = createApi({
+  reducerPath: 'api',
+  baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
+  tagTypes: ['shelf', 'woods', 'shop'],
+  endpoints: (build) => ({
+    projects: build.query<ShelvedProject[], void>({
+      query: () => 'projects',
+      providesTags: ['shelf'],
+      keepUnusedDataFor: 0,
+    }),
+    project: build.query<SavedProject, string>({ query: (id) => `projects/${id}`, keepUnusedDataFor: 0 }),
+    createProject: build.mutation<SavedProject, Project>({
+      query: (document) => ({ url: 'projects', method: 'POST', body: { document } }),
+      invalidatesTags: ['shelf'],
+    }),
+    importProject: build.mutation<SavedProject, string>({
+      query: (text) => ({
+        url: 'projects/import',
+        method: 'POST',
+        body: text,
+        headers: { 'content-type': 'text/plain' },
+      }),
+      invalidatesTags: ['shelf', 'woods'],
+    }),
+    saveProject: build.mutation<SavedProject, Pick<SavedProject, 'id' | 'revision' | 'document' | 'history'>>(
+      {
+        query: ({ id, ...body }) => ({ url: `projects/${id}`, method: 'PUT', body }),
+      },
+    ),
+    removeProject: build.mutation<void, string>({
+      query: (id) => ({ url: `projects/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['shelf'],
+    }),
+    restoreProject: build.mutation<void, string>({
+      query: (id) => ({ url: `projects/${id}/restore`, method: 'POST' }),
+      invalidatesTags: ['shelf'],
+    }),
+    woods: build.query<ListedWood[], void>({ query: () => 'woods', providesTags: ['woods'] }),
+    addWood: build.mutation<ListedWood, Species>({
+      query: (body) => ({ url: 'woods', method: 'POST', body }),
+      invalidatesTags: ['woods'],
+    }),
+    removeWood: build.mutation<void, string>({
+      query: (id) => ({ url: `woods/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['woods'],
+    }),
+    shop: build.query<Shop, void>({ query: () => 'shop', providesTags: ['shop'] }),
+    setShop: build.mutation<Shop, Shop>({
+      query: (body) => ({ url: 'shop', method: 'PUT', body }),
+      async onQueryStarted(shop, { dispatch, queryFulfilled }) {
+        const hope = dispatch(api.util.updateQueryData('shop', undefined, () => shop));
+        queryFulfilled.catch(hope.undo);
+      },
+    }),
+  }),
+});
+
+/** The sentences in what a failed request answered. */
+export function sentencesOf(error: unknown): string[] {
+  const { status, data } = (error ?? {}) as {
+    status?: unknown;
+    data?: { reasons?: Reason[]; message?: string };
+  };
+  if (data?.reasons) return data.reasons.map(({ message }) => message);
+  if (data?.message) return [data.message];
+  return [
+    status === 'FETCH_ERROR'
+      ? 'The server does not answer. Is Fellside still running?'
+      : 'That did not work; try again.',
+  ];
+}

@@ -1,0 +1,68 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+
+/** What is neither saved nor undone: what is selected, what the pointer is over, how things are looked at. */
+export interface SessionState {
+  /** Ring indexes, the one last clicked at the end. */
+  readonly selected: readonly number[];
+  readonly hover: { readonly ring: number; readonly place: number } | null;
+  /** Turned about the axis, radians. */
+  readonly view: number;
+  /** Palette key that painting uses. */
+  readonly brush: string | null;
+  readonly fit: boolean;
+  readonly hatched: boolean;
+}
+
+const initialState: SessionState = {
+  selected: [],
+  hover: null,
+  view: 0.35,
+  brush: null,
+  fit: false,
+  hatched: false,
+};
+
+export const sessionSlice = createSlice({
+  name: 'session',
+  initialState,
+  reducers: {
+    selected(state, { payload }: PayloadAction<readonly number[]>) {
+      state.selected = [...payload];
+    },
+    /** Shift extends from the ring last clicked, Ctrl or ⌘ adds and takes away. */
+    clicked(
+      state,
+      {
+        payload: { ring, extend, toggle },
+      }: PayloadAction<{ ring: number; extend?: boolean; toggle?: boolean }>,
+    ) {
+      const last = state.selected.at(-1);
+      if (extend && last !== undefined) {
+        const [low, high] = [Math.min(last, ring), Math.max(last, ring)];
+        const range = Array.from({ length: high - low + 1 }, (_, i) => low + i).filter((i) => i !== ring);
+        state.selected = [...range, ring];
+      } else if (toggle) {
+        state.selected = state.selected.includes(ring)
+          ? state.selected.filter((i) => i !== ring)
+          : [...state.selected, ring];
+      } else state.selected = [ring];
+    },
+    hovered(state, { payload }: PayloadAction<SessionState['hover']>) {
+      state.hover = payload;
+    },
+    viewed(state, { payload }: PayloadAction<number>) {
+      state.view = payload;
+    },
+    brushed(state, { payload }: PayloadAction<string | null>) {
+      state.brush = payload;
+    },
+    fitted(state, { payload }: PayloadAction<boolean>) {
+      state.fit = payload;
+    },
+    hatched(state, { payload }: PayloadAction<boolean>) {
+      state.hatched = payload;
+    },
+  },
+});
+
+export const session = sessionSlice.actions;

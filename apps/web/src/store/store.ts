@@ -1,0 +1,23 @@
+import { configureStore } from '@reduxjs/toolkit';
+import { useDispatch, useSelector } from 'react-redux';
+import { api } from './api.js';
+import { autosave } from './autosave.js';
+import { pieceSlice } from './pieceSlice.js';
+import { sessionSlice } from './sessionSlice.js';
+
+export const createStore = () =>
+  configureStore({
+    reducer: { api: api.reducer, piece: pieceSlice.reducer, session: sessionSlice.reducer },
+    // The development checks walk the whole document on every pointer move; the core's types say the same.
+    middleware: (usual) =>
+      usual({ immutableCheck: false, serializableCheck: false })
+        .prepend(autosave.middleware)
+        .concat(api.middleware),
+  });
+
+export type Store = ReturnType<typeof createStore>;
+export type State = ReturnType<Store['getState']>;
+export type Dispatch = Store['dispatch'];
+
+export const useApp = useSelector.withTypes<State>();
+export const useActions = useDispatch.withTypes<Dispatch>();

@@ -1,0 +1,45 @@
+import { type ReactNode, useId } from 'react';
+
+/** A label, its control and the sentence that says what is wrong with what was typed. */
+export function Field({ label, problem, hint, children }: FieldProps) {
+  const id = useId();
+  const says = `${id}-says`;
+  return (
+    <div className="flex flex-col gap-0.5">
+      <label htmlFor={id} className="text-xs text-quiet">
+        {label}
+      </label>
+      {children({
+        id,
+        'aria-invalid': problem ? true : undefined,
+        'aria-describedby': problem || hint ? says : undefined,
+      })}
+      {(problem || hint) && (
+        <p
+          id={says}
+          role={problem ? 'alert' : undefined}
+          className={`text-xs ${problem ? 'text-rust' : 'text-quiet'}`}
+        >
+          {problem ?? hint}
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface FieldProps {
+  readonly label: string;
+  readonly problem?: string | undefined;
+  readonly hint?: string | undefined;
+  readonly children: (control: ControlProps) => ReactNode;
+}
+
+export interface ControlProps {
+  readonly id?: string;
+  readonly 'aria-invalid'?: true | undefined;
+  readonly 'aria-describedby'?: string | undefined;
+  readonly 'aria-label'?: string;
+}
+
+export const controlClass =
+  'h-8 rounded border border-line bg-raised px-2 text-ink aria-invalid:border-rust aria-invalid:bg-rust-wash min-w-0';

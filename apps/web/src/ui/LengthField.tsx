@@ -1,0 +1,38 @@
+import { editableLength, formatLength, type Mm, parseLength, type Result, sentenceIn } from '@fellside/core';
+import { useState } from 'react';
+import { unitsOf } from '../store/selectors.js';
+import { useApp } from '../store/store.js';
+import { Field } from './Field.js';
+import { TextEntry } from './TextEntry.js';
+
+/** A length in the user's units; `value` null shows that several values stand behind it. */
+export function LengthField({ label, value, onChange, hint, className = 'w-full' }: LengthFieldProps) {
+  const units = useApp(unitsOf);
+  const [problem, setProblem] = useState<string>();
+  const read = (text: string): Result<unknown> => {
+    const length = parseLength(text, units, label);
+    return length.ok ? onChange(length.value) : length;
+  };
+  return (
+    <Field label={label} problem={problem && sentenceIn(problem, units)} hint={hint}>
+      {(control) => (
+        <TextEntry
+          {...control}
+          className={className}
+          shown={value === null ? 'various' : formatLength(value, units)}
+          editable={value === null ? '' : editableLength(value, units)}
+          read={read}
+          onProblem={setProblem}
+        />
+      )}
+    </Field>
+  );
+}
+
+interface LengthFieldProps {
+  readonly label: string;
+  readonly value: Mm | null;
+  readonly onChange: (value: Mm) => Result<unknown>;
+  readonly hint?: string;
+  readonly className?: string;
+}
