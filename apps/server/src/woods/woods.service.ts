@@ -44,16 +44,15 @@ export class WoodsService {
 
   /** Removes an own wood that no piece uses. */
   async remove(id: string): Promise<void> {
+    if (!(await this.woods.existsBy({ id })))
+      throw new NotFoundException({ statusCode: 404, message: 'There is no such wood of your own.' });
     const projects = await this.database.getRepository(ProjectEntity).find();
     const user = projects.find(({ document }) => document.palette.some(({ wood }) => wood === id));
-    if (user)
-      throw new ConflictException({
-        statusCode: 409,
-        message: `${user.document.name} uses this wood; change it there first.`,
-      });
-    const { affected } = await this.woods.delete({ id });
-    if (!affected)
-      throw new NotFoundException({ statusCode: 404, message: 'There is no such wood of your own.' });
+    if (user) {
+      const message = `${user.document.name} uses this wood; change it there first.`;
+      throw new ConflictException({ statusCode: 409, message });
+    }
+    await this.woods.delete({ id });
   }
 
   private get woods() {

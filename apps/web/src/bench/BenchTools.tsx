@@ -25,9 +25,7 @@ export function BenchTools() {
         />
         Hatches instead of colours
       </label>
-      <span className="ml-auto hidden lg:inline">
-        Drag the outside to turn the piece. Shift-click selects several rings.
-      </span>
+      <span className="ml-auto hidden lg:inline">Shift-click selects several rings.</span>
     </div>
   );
 }

@@ -15,7 +15,8 @@ import { editPiece, refusedEntry } from '../store/edits.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { TextEntry } from '../ui/TextEntry.js';
-import { ROW } from './useScale.js';
+import { clickRing } from './keys.js';
+import { HEADINGS, ROW } from './layout.js';
 
 interface LedgerProps {
   readonly plans: readonly RingPlan[];
@@ -34,7 +35,10 @@ const SHORT = ['#', 'segs', 'height', 'long edge', 'strip'] as const;
 export function Ledger({ plans, prepared, units, scale, short, flagged }: LedgerProps) {
   const rows = plans.map((plan, i) => ({ plan, ring: prepared[i]! })).reverse();
   return (
-    <table className="w-full table-fixed border-collapse text-[13px]" aria-label="Ring ledger">
+    <table
+      className="w-full table-fixed border-separate border-spacing-0 text-[13px] whitespace-nowrap [&_td]:border-t [&_td]:border-line [&_tbody_th]:border-t [&_tbody_th]:border-line"
+      aria-label="Ring ledger"
+    >
       <colgroup>
         {(short ? SHORT : HEADS).map((head) => (
           <col
@@ -44,7 +48,7 @@ export function Ledger({ plans, prepared, units, scale, short, flagged }: Ledger
         ))}
       </colgroup>
       <thead>
-        <tr className="h-6 text-left text-xs text-quiet">
+        <tr className="text-left text-xs text-quiet" style={{ height: HEADINGS }}>
           {(short ? SHORT : HEADS).map((head) => (
             <th key={head} scope="col" className="px-1.5 font-normal">
               {head}
@@ -58,7 +62,7 @@ export function Ledger({ plans, prepared, units, scale, short, flagged }: Ledger
             key={plan.id}
             {...{ plan, ring, units, short }}
             flagged={flagged.has(plan.index)}
-            height={scale === null ? ROW + 4 : ring.ring.heightMm * scale}
+            height={scale === null ? ROW + 5 : ring.ring.heightMm * scale}
             last={plans.length - 1}
           />
         ))}
@@ -95,16 +99,10 @@ function Row({ plan, ring: { ring }, units, short, flagged, height, last }: RowP
     <tr
       aria-selected={selected}
       style={{ height }}
-      className="border-t border-line aria-selected:bg-teal-wash"
+      className="aria-selected:bg-teal-wash"
       onClick={(event) => {
         if (event.target instanceof HTMLInputElement) return;
-        dispatch(
-          session.clicked({
-            ring: plan.index,
-            extend: event.shiftKey,
-            toggle: event.ctrlKey || event.metaKey,
-          }),
-        );
+        dispatch(clickRing(plan.index, event));
       }}
     >
       <th scope="row" className="px-1 text-left font-normal">
@@ -144,7 +142,7 @@ function Row({ plan, ring: { ring }, units, short, flagged, height, last }: RowP
 }
 
 const cell =
-  'w-full h-5! border-transparent! bg-transparent! px-1! hover:border-line! focus:bg-raised! aria-invalid:bg-rust-wash!';
+  'w-full h-[16px]! text-[13px] border-transparent! bg-transparent! px-1! hover:border-line! focus:bg-raised! aria-invalid:bg-rust-wash!';
 
 /** What is wrong is said in the message line; the cell keeps what was typed. */
 const quiet = () => {};

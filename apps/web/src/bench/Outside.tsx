@@ -8,7 +8,9 @@ import {
   type Vessel,
 } from '@fellside/core';
 import { memo, useMemo } from 'react';
+import { Shade } from '../ui/Shade.js';
 import { woodFill } from '../ui/WoodPatterns.js';
+import type { Keys } from './keys.js';
 import { linePath, type Place, stripPath } from './path.js';
 
 /** Right of the axis: the turned piece as it looks from the front, every segment in its wood. */
@@ -20,7 +22,7 @@ export function Outside({ prepared, palette, at, view, onEnter, onPick }: Outsid
       {rings.map((ring, index) => (
         <RingOutside key={ring.ring.id} {...{ ring, index, vessel, palette, at, view, onEnter, onPick }} />
       ))}
-      <path d={stripPath(outline, at, 0, 1)} fill="url(#roundness)" pointerEvents="none" />
+      <Shade line={outline} at={at} />
       <path
         d={linePath(outline, at)}
         fill="none"
@@ -37,7 +39,7 @@ interface Pointing {
   readonly at: Place;
   readonly view: number;
   readonly onEnter: (ring: number, place: number) => void;
-  readonly onPick: (ring: number, event: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => void;
+  readonly onPick: (ring: number, keys: Keys) => void;
 }
 interface OutsideProps extends Pointing {
   readonly prepared: Prepared;
@@ -75,15 +77,3 @@ const RingOutside = memo(function RingOutside({
     </g>
   );
 });
-
-/** Light falls off towards the silhouette. */
-export function Roundness() {
-  return (
-    <linearGradient id="roundness" x1="0" x2="1">
-      <stop offset="0" stopColor="#000" stopOpacity="0" />
-      <stop offset="0.6" stopColor="#000" stopOpacity="0.06" />
-      <stop offset="0.88" stopColor="#000" stopOpacity="0.22" />
-      <stop offset="1" stopColor="#000" stopOpacity="0.42" />
-    </linearGradient>
-  );
-}

@@ -1,15 +1,15 @@
 import type { PreparedRing } from '@fellside/core';
+import { useApp } from '../store/store.js';
 
 /** The whole line of every selected ring, lit across a pane. */
 export function SelectedBands({
   rings,
-  selected,
   y,
 }: {
   rings: readonly PreparedRing[];
-  selected: readonly number[];
   y: (height: number) => number;
 }) {
+  const selected = useApp((state) => state.session.selected);
   return (
     <g pointerEvents="none">
       {rings

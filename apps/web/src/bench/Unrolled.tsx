@@ -1,6 +1,7 @@
 import { extremes, type PreparedRing, type Species, unrolledParts, type Vessel } from '@fellside/core';
 import { memo } from 'react';
 import { woodFill } from '../ui/WoodPatterns.js';
+import type { Keys } from './keys.js';
 
 /** The wall laid flat, 0° at the index mark; every ring as wide as the pane. */
 export function Unrolled({ rings, vessel, palette, width, y, hover, onEnter, onPick }: UnrolledProps) {
@@ -23,11 +24,7 @@ interface Common {
   readonly width: number;
   readonly y: (height: number) => number;
   readonly onEnter: (ring: number, place: number) => void;
-  readonly onPick: (
-    ring: number,
-    place: number,
-    event: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean },
-  ) => void;
+  readonly onPick: (ring: number, place: number, keys: Keys) => void;
 }
 interface UnrolledProps extends Common {
   readonly rings: readonly PreparedRing[];

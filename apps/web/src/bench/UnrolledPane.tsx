@@ -1,42 +1,39 @@
-import type { Prepared } from '@fellside/core';
-import { type ReactNode, useLayoutEffect, useRef, useState } from 'react';
+import type { Prepared, Species } from '@fellside/core';
 import { paletteOf } from '../store/selectors.js';
-import { useApp } from '../store/store.js';
+import { session } from '../store/sessionSlice.js';
+import { useActions, useApp } from '../store/store.js';
+import { clickRing } from './keys.js';
 import { HEAD } from './layout.js';
+import type { Upright } from './SectionPane.js';
+import { SelectedBands } from './SelectedBands.js';
 import { Unrolled } from './Unrolled.js';
+import { useBox } from './useScale.js';
+import { useWalk } from './useWalk.js';
 
 interface UnrolledPaneProps {
   readonly prepared: Prepared;
-  readonly y: (height: number) => number;
-  readonly svgHeight: number;
-  readonly bands: ReactNode;
-  readonly enter: (ring: number, place: number) => void;
-  readonly click: (ring: number, event: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => void;
+  readonly upright: Upright;
   readonly onPlace?: ((ring: number, place: number) => void) | undefined;
 }
 
 /** The unrolled wall as wide as its pane, with degrees from the index mark above. */
-export function UnrolledPane({ prepared, y, svgHeight, bands, enter, click, onPlace }: UnrolledPaneProps) {
-  const box = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(320);
+export function UnrolledPane({ prepared, upright: { y, height }, onPlace }: UnrolledPaneProps) {
+  const dispatch = useActions();
+  const { ref, width } = useBox<HTMLDivElement>();
   const palette = useApp(paletteOf);
   const hover = useApp((state) => state.session.hover);
-  useLayoutEffect(() => {
-    const element = box.current;
-    if (!element) return;
-    const observer = new ResizeObserver(() => setWidth(element.clientWidth));
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, []);
+  const walk = useWalk(prepared.rings, onPlace);
   return (
     <section
       aria-label="Wall, unrolled"
-      className="flex min-w-64 flex-[4] flex-col self-stretch rounded border border-line bg-pane"
-      style={{ minHeight: 'fit-content' }}
+      className="flex min-h-fit min-w-64 flex-[4] flex-col rounded border border-line bg-pane"
     >
       <div className="shrink-0 px-2 pt-1.5" style={{ height: HEAD }}>
         <h2 className="font-semibold">
-          Wall, unrolled <span className="font-normal text-quiet">0° at the index mark</span>
+          Wall, unrolled{' '}
+          <span aria-live="polite" className="font-normal text-quiet">
+            {hover ? nameOf(hover, prepared, palette) : '0° at the index mark'}
+          </span>
         </h2>
         <div aria-hidden className="flex justify-between text-xs text-quiet">
           {[0, 90, 180, 270, 360].map((degree) => (
@@ -44,15 +41,22 @@ export function UnrolledPane({ prepared, y, svgHeight, bands, enter, click, onPl
           ))}
         </div>
       </div>
-      <div ref={box} className="mx-2">
+      <div
+        ref={ref}
+        role="application"
+        aria-label="Segments: arrow keys walk, Enter paints with the picked wood"
+        tabIndex={0}
+        onKeyDown={walk}
+        className="mx-2 overflow-hidden focus-visible:outline-offset-[-2px]"
+      >
         <svg
           width={width}
-          height={svgHeight}
+          height={height}
           role="img"
           aria-label="The outside laid flat, every segment in its wood"
           className="block"
         >
-          {bands}
+          <SelectedBands rings={prepared.rings} y={y} />
           <Unrolled
             rings={prepared.rings}
             vessel={prepared.vessel}
@@ -60,14 +64,27 @@ export function UnrolledPane({ prepared, y, svgHeight, bands, enter, click, onPl
             width={width}
             y={y}
             hover={hover}
-            onEnter={enter}
-            onPick={(ring, place, event) => {
-              if (onPlace) onPlace(ring, place);
-              click(ring, event);
+            onEnter={(ring, place) => dispatch(session.hovered({ ring, place }))}
+            onPick={(ring, place, keys) => {
+              onPlace?.(ring, place);
+              dispatch(clickRing(ring, keys));
             }}
           />
         </svg>
       </div>
     </section>
   );
+}
+
+/** The place under the pointer in words. */
+function nameOf(
+  { ring, place }: { ring: number; place: number },
+  { rings }: Prepared,
+  palette: ReadonlyMap<string, Species>,
+): string {
+  const woods = rings[ring]?.ring.woods ?? [];
+  const wood = palette.get(woods[place] ?? '')?.name ?? '';
+  return woods.length === 1
+    ? `ring ${ring + 1}: ${wood}`
+    : `ring ${ring + 1}, segment ${place + 1} of ${woods.length}: ${wood}`;
 }

@@ -1,7 +1,5 @@
-import { useLayoutEffect, useRef, useState } from 'react';
-
-/** A line of text in the ledger: no ring is drawn lower than this unless the whole piece is to fit (px). */
-export const ROW = 22;
+import { type RefObject, useLayoutEffect, useRef, useState } from 'react';
+import { HEAD, MARGIN, ROW } from './layout.js';
 
 interface Piece {
   readonly heightMm: number;
@@ -10,12 +8,9 @@ interface Piece {
   readonly thinnestMm: number;
 }
 
-/**
- * Pixels a millimetre for all panes at once: the whole piece in the box that `ref` is put on, grown where a ring
- * would be lower than a line of text, unless `fit`.
- */
-export function useScale({ heightMm, reachMm, thinnestMm }: Piece, fit: boolean, halves: number) {
-  const ref = useRef<HTMLDivElement>(null);
+/** The size of an element's inside, followed as it changes (px). */
+export function useBox<E extends Element>(): { ref: RefObject<E | null>; width: number; height: number } {
+  const ref = useRef<E>(null);
   const [box, setBox] = useState({ width: 400, height: 500 });
   useLayoutEffect(() => {
     const element = ref.current;
@@ -26,7 +21,21 @@ export function useScale({ heightMm, reachMm, thinnestMm }: Piece, fit: boolean,
     measure();
     return () => observer.disconnect();
   }, []);
-  const whole = Math.max(0.05, Math.min(box.height / heightMm, box.width / halves / reachMm));
-  const scale = fit ? whole : Math.max(whole, ROW / thinnestMm);
-  return { ref, scale, box };
+  return { ref, ...box };
+}
+
+/**
+ * Pixels a millimetre for all panes at once: the whole piece in the height of the bench and the width of its first
+ * pane, grown where a ring would be lower than a line of text, unless `fit`.
+ */
+export function scaleFor(
+  piece: Piece,
+  bench: { height: number },
+  pane: { width: number },
+  fit: boolean,
+): number {
+  const tall = (bench.height - HEAD - 2 * MARGIN) / piece.heightMm;
+  const wide = (pane.width - 2 * MARGIN) / 2 / piece.reachMm;
+  const whole = Math.max(0.05, Math.min(tall, wide));
+  return fit ? whole : Math.max(whole, ROW / piece.thinnestMm);
 }

@@ -24,7 +24,7 @@ export function FormPanel() {
           value={diameter === null ? null : mm(diameter)}
           onChange={set(edit.setDiameter)}
         />
-        <LengthField label="Wall, square to the curve" value={form.wallMm} onChange={set(edit.setWall)} />
+        <LengthField label="Wall, square to curve" value={form.wallMm} onChange={set(edit.setWall)} />
         <LengthField label="Floor" value={form.floorMm} onChange={set(edit.setFloor)} />
       </Group>
       <Readings />

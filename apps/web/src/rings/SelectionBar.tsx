@@ -29,9 +29,7 @@ export function SelectionBar() {
       className="flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-line bg-pane px-3 py-2"
     >
       <div className="w-36">
-        <p className="text-xs text-quiet">
-          {selected.length > 0 ? 'Selected' : 'Nothing selected: changes go to'}
-        </p>
+        <p className="text-xs text-quiet">{selected.length > 0 ? 'Selected' : 'Changes go to'}</p>
         <p className="flex h-8 items-center gap-2 font-semibold">
           {nameOf(selected, rings.length)}
           {selected.length > 0 && (

@@ -26,7 +26,7 @@ export function WoodBar() {
       className="flex flex-wrap items-center gap-2 border-b border-line bg-pane px-3 py-2"
     >
       <span className="text-xs text-quiet">Paint with</span>
-      <div role="group" aria-label="Paint with" className="flex flex-wrap gap-1">
+      <fieldset aria-label="Paint with" className="flex flex-wrap gap-1">
         {palette.map(({ key }) => (
           <button
             key={key}
@@ -39,7 +39,7 @@ export function WoodBar() {
           </button>
         ))}
         <AddWood />
-      </div>
+      </fieldset>
       {picked ? (
         <>
           <Button kind="main" onClick={() => go(edit.setWood(targets, picked.key))}>

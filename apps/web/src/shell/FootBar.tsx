@@ -20,10 +20,7 @@ export function FootBar() {
     );
   const { pieces, rings, heightMm, diameterMm, lumber } = plan.value;
   return (
-    <footer
-      aria-label="Totals"
-      className="flex min-h-16 shrink-0 items-stretch overflow-x-auto border-t border-line bg-pane py-2 pl-2"
-    >
+    <footer className="flex min-h-16 shrink-0 items-stretch overflow-x-auto border-t border-line bg-pane py-2 pl-2">
       <Figure
         label="Pieces"
         value={String(pieces)}

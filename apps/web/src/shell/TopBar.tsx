@@ -91,7 +91,7 @@ function PieceName() {
   return (
     <input
       aria-label="Name of the piece"
-      className="h-8 w-48 rounded border border-transparent bg-transparent px-1 text-on-bar hover:border-[#5b6a6c]"
+      className="field-sizing-content h-8 min-w-20 max-w-80 rounded border border-transparent bg-transparent px-1 text-on-bar hover:border-[#5b6a6c]"
       value={typed ?? name}
       onChange={(event) => setTyped(event.target.value)}
       onBlur={settle}

@@ -14,7 +14,7 @@ export type ListedWood = Species & { readonly own: boolean };
 
 export const api = createApi({
   reducerPath: 'api',
-  baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
+  baseQuery: fetchBaseQuery({ baseUrl: `${location.origin}/api` }),
   tagTypes: ['shelf', 'woods', 'shop'],
   endpoints: (build) => ({
     projects: build.query<ShelvedProject[], void>({

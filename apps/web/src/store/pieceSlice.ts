@@ -1,5 +1,5 @@
 import type { Edited, Mm, Reason } from '@fellside/core';
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 import type { SavedProject } from './api.js';
 
 /** How safe the piece is: on disk, on its way, kept in this browser only, or at odds with another window. */
@@ -77,7 +77,7 @@ export const pieceSlice = createSlice({
       ...(state as PieceState),
       revision: payload.revision,
       savedAt: payload.savedAt,
-      safety: (state.edited as Edited | null) === payload.sent ? 'saved' : 'unsaved',
+      safety: original(state)?.edited === payload.sent ? 'saved' : 'unsaved',
     }),
     away: (state): PieceState => ({ ...(state as PieceState), safety: 'away' }),
     stale: (state, { payload }: PayloadAction<SavedProject>): PieceState => ({

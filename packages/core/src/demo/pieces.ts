@@ -1,23 +1,26 @@
 import type { FormPoint } from '../form/shape.js';
+import { INCH } from '../measure/format.js';
 import { mm } from '../measure/quantity.js';
 import { type Project, type Ring, SCHEMA_VERSION } from '../project/schema.js';
 
-/** A ring of the demo: height, segments (0 for a disc), turn in segments, and its woods by place. */
-type Course = readonly [heightMm: number, count: number, turn: number, woods: (place: number) => string];
+/** A ring of the demo: height in inches, segments (0 for a disc), turn in segments, and its woods by place. */
+type Course = readonly [height: number, count: number, turn: number, woods: (place: number) => string];
+
+const inches = (value: number) => mm(value * INCH);
 
 const points = (
   ...list: readonly (readonly [radius: number, height: number, corner?: 'corner'])[]
 ): FormPoint[] =>
   list.map(([radius, height, corner]) => ({
-    radiusMm: mm(radius),
-    heightMm: mm(height),
+    radiusMm: inches(radius),
+    heightMm: inches(height),
     kind: corner ?? 'smooth',
   }));
 
 const stack = (courses: readonly Course[]): Ring[] =>
   courses.map(([height, count, turn, woods], i) => ({
     id: `r${i + 1}`,
-    heightMm: mm(height),
+    heightMm: inches(height),
     making: count === 0 ? { way: 'disc' } : { way: 'flat', count },
     turn,
     woods: Array.from({ length: Math.max(1, count) }, (_, place) => woods(place)),
@@ -31,54 +34,50 @@ const every =
 
 const entry = (key: string, tone: Project['palette'][number]['tone'], wood = key) => ({ key, tone, wood });
 
-/** Tall two-waisted cup: a climbing line of dark marks, like runners on a ridge, between two plain bands. */
+/** Tall cup on a waisted foot: dark and purple marks that climb like runners on a ridge, between plain bands. */
 export function fellRaceCup(): Project {
+  const mark = (step: number) => (place: number) => {
+    const at = (place - step + 24) % 8;
+    return at === 0 ? 'black-walnut' : at === 4 ? 'purpleheart' : 'sugar-maple';
+  };
   const climbing = Array.from(
     { length: 8 },
-    (_, i): Course => [
-      17,
-      24,
-      i % 2 ? 0.5 : 0,
-      (place) => {
-        const at = (place - i + 24) % 8;
-        return at === 0 ? 'black-walnut' : at === 4 ? 'purpleheart' : 'sugar-maple';
-      },
-    ],
+    (_, step): Course => [0.6875, 24, step % 2 ? 0.5 : 0, mark(step)],
   );
   return {
     schema: SCHEMA_VERSION,
     name: 'Fell Race Cup',
     form: {
       points: points(
-        [52, 0],
-        [50, 6, 'corner'],
-        [33, 40],
-        [31, 62],
-        [52, 104],
-        [76, 164],
-        [84, 205],
-        [72, 246],
-        [74, 262],
+        [2.0625, 0],
+        [1.9375, 0.25, 'corner'],
+        [1.3125, 1.5],
+        [1.25, 2.5],
+        [2.0625, 4.125],
+        [3, 6.5],
+        [3.3125, 8],
+        [2.8125, 9.625],
+        [2.9375, 10.5],
       ),
-      wallMm: mm(7),
-      floorMm: mm(84),
+      wallMm: inches(0.28125),
+      floorMm: inches(3.3125),
     },
     rings: stack([
-      [19, 0, 0, all('black-walnut')],
-      [19, 0, 0, all('purpleheart')],
-      [19, 0, 0, all('sugar-maple')],
-      [19, 0, 0, all('purpleheart')],
-      [19, 0, 0, all('sugar-maple')],
-      [17, 24, 0.5, all('black-walnut')],
+      [0.75, 0, 0, all('black-walnut')],
+      [0.75, 0, 0, all('purpleheart')],
+      [0.75, 0, 0, all('sugar-maple')],
+      [0.75, 0, 0, all('purpleheart')],
+      [0.75, 0, 0, all('sugar-maple')],
+      [0.6875, 24, 0.5, all('black-walnut')],
       ...climbing,
-      [17, 24, 0, all('purpleheart')],
+      [0.6875, 24, 0, all('purpleheart')],
     ]),
     palette: [entry('sugar-maple', 'light'), entry('black-walnut', 'dark'), entry('purpleheart', 'accent')],
-    allowances: { outsideMm: mm(4), insideMm: mm(4) },
+    allowances: { outsideMm: inches(0.15625), insideMm: inches(0.15625) },
   };
 }
 
-/** Wide open bowl: curls of pale and cream in ones and twos, a dark ring below the lip. */
+/** Wide open bowl: curls of white and cream in ones and twos, a dark ring below the lip. */
 export function bestFleeceBowl(): Project {
   const curl = (shift: number) => (place: number) =>
     [0, 1, 4].includes((place + shift) % 6) ? 'american-holly' : 'american-sycamore';
@@ -86,18 +85,25 @@ export function bestFleeceBowl(): Project {
     schema: SCHEMA_VERSION,
     name: 'Best Fleece Bowl',
     form: {
-      points: points([58, 0], [62, 9, 'corner'], [104, 36], [132, 72], [138, 100], [134, 120]),
-      wallMm: mm(8),
-      floorMm: mm(11),
+      points: points(
+        [2.25, 0],
+        [2.375, 0.375, 'corner'],
+        [4.125, 1.5],
+        [5.25, 3],
+        [5.4375, 4],
+        [5.3125, 4.75],
+      ),
+      wallMm: inches(0.3125),
+      floorMm: inches(0.4375),
     },
     rings: stack([
-      [20, 0, 0, all('black-cherry')],
-      [19, 18, 0, curl(0)],
-      [19, 18, 0.5, curl(2)],
-      [19, 18, 0, curl(4)],
-      [19, 18, 0.5, curl(0)],
-      [12, 18, 0, all('wenge')],
-      [19, 18, 0.5, every(3, 'black-cherry', 'american-holly')],
+      [0.75, 0, 0, all('black-cherry')],
+      [0.75, 18, 0, curl(0)],
+      [0.75, 18, 0.5, curl(2)],
+      [0.75, 18, 0, curl(4)],
+      [0.75, 18, 0.5, curl(0)],
+      [0.5, 18, 0, all('wenge')],
+      [0.75, 18, 0.5, every(3, 'black-cherry', 'american-holly')],
     ]),
     palette: [
       entry('american-holly', 'light'),
@@ -105,33 +111,41 @@ export function bestFleeceBowl(): Project {
       entry('black-cherry', 'accent'),
       entry('wenge', 'dark'),
     ],
-    allowances: { outsideMm: mm(4), insideMm: mm(5) },
+    allowances: { outsideMm: inches(0.15625), insideMm: inches(0.1875) },
   };
 }
 
-/** Skep-shaped jar: amber bands that thin towards the top, with honey cells of twelve in brick bond. */
+/** Skep-shaped jar: amber cells between dark binding, in brick bond. */
 export function honeyClassJar(): Project {
   const cells = (from: number) => every(2, 'yellowheart', 'osage-orange', from);
   return {
     schema: SCHEMA_VERSION,
     name: 'Honey Class Jar',
     form: {
-      points: points([60, 0], [64, 8], [80, 52], [78, 92], [58, 130], [44, 144], [46, 156]),
-      wallMm: mm(7.5),
-      floorMm: mm(10),
+      points: points(
+        [2.375, 0],
+        [2.5, 0.3125],
+        [3.125, 2],
+        [3.0625, 3.625],
+        [2.25, 5.125],
+        [1.75, 5.6875],
+        [1.8125, 6.125],
+      ),
+      wallMm: inches(0.28125),
+      floorMm: inches(0.375),
     },
     rings: stack([
-      [18, 0, 0, all('black-walnut')],
-      [22, 12, 0, cells(0)],
-      [10, 12, 0.5, all('black-walnut')],
-      [22, 12, 0, cells(1)],
-      [10, 12, 0.5, all('black-walnut')],
-      [22, 12, 0, cells(0)],
-      [10, 12, 0.5, all('black-walnut')],
-      [22, 12, 0, cells(1)],
-      [20, 12, 0.5, all('yellowheart')],
+      [0.75, 0, 0, all('black-walnut')],
+      [0.875, 12, 0, cells(0)],
+      [0.375, 12, 0.5, all('black-walnut')],
+      [0.875, 12, 0, cells(1)],
+      [0.375, 12, 0.5, all('black-walnut')],
+      [0.875, 12, 0, cells(0)],
+      [0.375, 12, 0.5, all('black-walnut')],
+      [0.875, 12, 0, cells(1)],
+      [0.75, 12, 0.5, all('yellowheart')],
     ]),
     palette: [entry('yellowheart', 'light'), entry('osage-orange', 'middle'), entry('black-walnut', 'dark')],
-    allowances: { outsideMm: mm(4), insideMm: mm(4) },
+    allowances: { outsideMm: inches(0.15625), insideMm: inches(0.15625) },
   };
 }

@@ -8,8 +8,6 @@ export type UnitSystem = (typeof UNIT_SYSTEMS)[number];
 /** One inch in millimetres, exactly (NIST SP 811, Appendix B). */
 export const INCH = 25.4;
 
-const FRACTION_SLASH = '\u2044';
-
 const divisor = (a: number, b: number): number => (b === 0 ? a : divisor(b, a % b));
 
 /** Inches to the nearest 1/64; `+` or `−` says on which side of it the true length lies. */
@@ -19,7 +17,7 @@ function inchFraction(length: number): string {
   const whole = Math.floor(sixtyFourths / 64);
   const over = sixtyFourths % 64;
   const common = divisor(over, 64);
-  const fraction = over === 0 ? '' : `${over / common}${FRACTION_SLASH}${64 / common}`;
+  const fraction = over === 0 ? '' : `${over / common}/${64 / common}`;
   const figure = [whole > 0 || !fraction ? String(whole) : '', fraction].filter(Boolean).join(' ');
   const drift = Math.abs(rest) < SHOWN_EXACT ? '' : rest > 0 ? '+' : '−';
   return `${length < 0 && sixtyFourths > 0 ? '−' : ''}${figure}"${drift}`;
@@ -38,7 +36,7 @@ export function editableLength(length: Mm, system: UnitSystem): string {
   if (system === 'inch-decimal') return trimZeros((length / INCH).toFixed(6));
   const shown = inchFraction(length);
   const exact = !/[+−]$/.test(shown);
-  return exact ? shown.replace('"', '').replace(FRACTION_SLASH, '/') : trimZeros((length / INCH).toFixed(6));
+  return exact ? shown.replace('"', '') : trimZeros((length / INCH).toFixed(6));
 }
 
 export const formatAngle = (angle: Rad): string => `${trimZeros(degrees(angle).toFixed(2))}°`;

@@ -38,9 +38,9 @@ describe('reading lengths', () => {
 
 describe('showing lengths', () => {
   test('fractions to 1/64 with the side the rest lies on', () => {
-    expect(formatLength(mm(34.925), 'inch-fraction')).toBe('1 3⁄8"');
-    expect(formatLength(mm(35), 'inch-fraction')).toBe('1 3⁄8"+');
-    expect(formatLength(mm(34.85), 'inch-fraction')).toBe('1 3⁄8"−');
+    expect(formatLength(mm(34.925), 'inch-fraction')).toBe('1 3/8"');
+    expect(formatLength(mm(35), 'inch-fraction')).toBe('1 3/8"+');
+    expect(formatLength(mm(34.85), 'inch-fraction')).toBe('1 3/8"−');
     expect(formatLength(mm(25.399), 'inch-fraction')).toBe('1"');
     expect(formatLength(mm(0), 'inch-fraction')).toBe('0"');
   });

@@ -37,23 +37,32 @@ export function insideLine(vessel: Vessel): SectionPoint[] {
   return [{ r: 0, z: vessel.hollowFromMm }, ...wall];
 }
 
-/** A place of a ring as it shows on the outside, seen from the front: its two sides as level distances from the axis. */
+/**
+ * A place of a ring as it shows on the outside, seen from the front. Its sides are sines of the angle between them and
+ * the line of sight: 0 in the middle, 1 at the right-hand silhouette, −1 at the left-hand one. At a height where the
+ * outside has radius r, a side is drawn at `r · sine` from the axis.
+ */
 export interface OutsidePatch {
   readonly place: number;
-  /** Sines of the angles between the line of sight and the patch's sides, 0 = middle, 1 = silhouette. */
   readonly near: number;
   readonly far: number;
 }
 
 /**
- * The places on the right-hand quarter of a ring that the eye sees, `view` radians round from the index mark. At a
- * height where the outside has radius r, a side is drawn at `r · sin φ` from the axis.
+ * The places of a ring that the eye sees, `view` radians round from the index mark: on the right-hand quarter, or on the
+ * whole front half.
  */
-export function outsidePatches(made: Made, turn: number, radius: number, view: number): OutsidePatch[] {
-  const quarter = Math.PI / 2;
+export function outsidePatches(
+  made: Made,
+  turn: number,
+  radius: number,
+  view: number,
+  seen: 'right' | 'front' = 'right',
+): OutsidePatch[] {
+  const [least, most] = [seen === 'right' ? 0 : -Math.PI / 2, Math.PI / 2];
   return placesRound(made, radius, turn - view).flatMap(({ place, from, to }) =>
-    [0, 2 * Math.PI].flatMap((lap) => {
-      const [a, b] = [Math.max(0, from - lap), Math.min(quarter, to - lap)];
+    [0, 2 * Math.PI, 4 * Math.PI].flatMap((lap) => {
+      const [a, b] = [Math.max(least, from - lap), Math.min(most, to - lap)];
       return b - a > 1e-6 ? [{ place, near: Math.sin(a), far: Math.sin(b) }] : [];
     }),
   );

@@ -21,11 +21,9 @@ export const speciesSchema = z.strictObject({
   letter: text('Letter', 2),
   hatch: hatchSchema,
   /** sRGB of the finished face, `#rrggbb`. */
-  colour: z
-    .string()
-    .regex(/^#[0-9a-f]{6}$/, {
-      error: ({ input }) => `Colour is ${JSON.stringify(input)}; it has to be like #e6d3a9.`,
-    }),
+  colour: z.string().regex(/^#[0-9a-f]{6}$/, {
+    error: ({ input }) => `Colour is ${JSON.stringify(input)}; it has to be like #e6d3a9.`,
+  }),
   specificGravity: number('Specific gravity', 0.05, 1.6),
   shrinkage: z
     .strictObject({

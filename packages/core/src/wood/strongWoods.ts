@@ -1,6 +1,6 @@
 import type { Species } from './species.js';
 
-const SOURCE = 'general timber tables, written down from memory';
+const SOURCE = 'general timber tables, from memory';
 
 /** Woods with strong colours, most of them tropical; colours chosen by eye for a finished face. */
 export const STRONG_WOODS: readonly Species[] = [

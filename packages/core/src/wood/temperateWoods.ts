@@ -1,6 +1,6 @@
 import type { Species } from './species.js';
 
-const SOURCE = 'Wood Handbook, USDA Forest Products Laboratory, ch. 4 and 5, written down from memory';
+const SOURCE = 'Wood Handbook (USDA FPL), ch. 4 and 5, from memory';
 
 /** Pale and brown woods of temperate forests; colours chosen by eye for a finished face. */
 export const TEMPERATE_WOODS: readonly Species[] = [

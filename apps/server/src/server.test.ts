@@ -1,0 +1,183 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { edit, mm, NO_HISTORY, type Project, run, SHIPPED_WOODS, writeProjectFile } from '@fellside/core';
+import { demoProjects } from '@fellside/core/demo';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import request from 'supertest';
+import { DataSource } from 'typeorm';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { createServer } from './server.js';
+import { settingsFrom } from './settings.js';
+
+const folder = mkdtempSync(join(tmpdir(), 'fellside-'));
+const settings = { ...settingsFrom({}), dataFolder: folder, webFolder: folder, demo: true };
+let app: NestExpressApplication;
+const http = () => request(app.getHttpServer());
+
+beforeAll(async () => {
+  app = await createServer(settings);
+  await app.init();
+});
+afterAll(async () => {
+  await app.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const cup = (): Project => structuredClone(demoProjects()[0]!);
+const stored = async () => (await http().post('/api/projects').send({ document: cup() }).expect(201)).body;
+const taller = (project: Project): Project => {
+  const change = run(project, edit.setFormHeight(mm(300)));
+  if (!change.ok) throw new Error(change.reasons[0]!.message);
+  return change.value.project;
+};
+
+describe('the database', () => {
+  test('is in WAL mode, flushes every commit, and its migrations leave no drift', async () => {
+    const database = app.get(DataSource);
+    expect(await database.query('PRAGMA journal_mode')).toEqual([{ journal_mode: 'wal' }]);
+    expect(await database.query('PRAGMA synchronous')).toEqual([{ synchronous: 2 }]);
+    expect((await database.driver.createSchemaBuilder().log()).upQueries).toEqual([]);
+  });
+
+  test('is held by one server at a time', async () => {
+    await expect(createServer(settings)).rejects.toMatchObject({ code: 'SQLITE_BUSY' });
+  });
+
+  test('the demo is put in once', async () => {
+    const { body } = await http().get('/api/projects').expect(200);
+    expect(body.map((saved: { document: Project }) => saved.document.name).sort()).toEqual([
+      'Best Fleece Bowl',
+      'Fell Race Cup',
+      'Honey Class Jar',
+    ]);
+  });
+});
+
+describe('projects', () => {
+  test('a save carries its revision; a stale one is refused with 409 and both sides are kept', async () => {
+    const { id } = await stored();
+    const mine = taller(cup());
+    const theirs = { ...cup(), name: 'Theirs' };
+    const put = (revision: number, document: Project) =>
+      http().put(`/api/projects/${id}`).send({ revision, document, history: NO_HISTORY });
+    expect((await put(1, theirs).expect(200)).body.revision).toBe(2);
+    const refused = await put(1, mine).expect(409);
+    expect(refused.body.current).toMatchObject({ revision: 2, document: { name: 'Theirs' } });
+    expect((await http().get(`/api/projects/${id}`)).body.document).toEqual(theirs);
+    expect((await put(2, mine).expect(200)).body.document).toEqual(mine);
+    const { body: versions } = await http().get(`/api/projects/${id}/versions`).expect(200);
+    expect(versions.map(({ revision }: { revision: number }) => revision)).toEqual([3, 2, 1]);
+    expect((await http().get(`/api/projects/${id}/versions/2`)).body.document.name).toBe('Theirs');
+  });
+
+  test('of many saves on the same revision exactly one gets through', async () => {
+    const { id } = await stored();
+    const tries = Array.from({ length: 8 }, (_, i) =>
+      http()
+        .put(`/api/projects/${id}`)
+        .send({ revision: 1, document: { ...cup(), name: `Try ${i}` }, history: NO_HISTORY }),
+    );
+    const statuses = (await Promise.all(tries)).map(({ status }) => status).sort();
+    expect(statuses).toEqual([200, ...Array(7).fill(409)]);
+  });
+
+  test('what cannot be is refused with 422 and the list, and nothing is changed', async () => {
+    const { id } = await stored();
+    const bad = { ...cup(), glitter: true, rings: cup().rings.map((ring) => ({ ...ring, heightMm: -3 })) };
+    const { body } = await http()
+      .put(`/api/projects/${id}`)
+      .send({ revision: 1, document: bad, history: NO_HISTORY })
+      .expect(422);
+    expect(body.reasons).toHaveLength(16);
+    expect(body.reasons[0]).toMatchObject({
+      path: 'rings.0.heightMm',
+      message: expect.stringMatching(/Ring 1: Ring height is -3/),
+    });
+    expect((await http().get(`/api/projects/${id}`)).body).toMatchObject({ revision: 1, document: cup() });
+    await http().put(`/api/projects/${id}`).send({ revision: 'x', document: cup() }).expect(422);
+    await http().post('/api/projects').send({ document: null }).expect(422);
+    await http().post('/api/projects').set('content-type', 'application/json').send('{"doc').expect(422);
+  });
+
+  test('taken off the shelf and put back; unknown ids are 404', async () => {
+    const { id } = await stored();
+    await http().delete(`/api/projects/${id}`).expect(204);
+    await http().get(`/api/projects/${id}`).expect(404);
+    await http().post(`/api/projects/${id}/restore`).expect(204);
+    await http().get(`/api/projects/${id}`).expect(200);
+    await http().delete('/api/projects/nobody').expect(404);
+  });
+});
+
+describe('files', () => {
+  const plum = { ...SHIPPED_WOODS[0]!, id: 'garden-plum', name: 'Garden plum', letter: 'Gp' };
+  const file = () => {
+    const project = cup();
+    project.palette[0]!.wood = plum.id;
+    return writeProjectFile(project, [plum]);
+  };
+  const take = (text: string) =>
+    http().post('/api/projects/import').set('content-type', 'text/plain').send(text);
+
+  test('a project file brings its own woods along', async () => {
+    const { body } = await take(file()).expect(201);
+    expect(body.document.palette[0].wood).toBe('garden-plum');
+    const { body: woods } = await http().get('/api/woods').expect(200);
+    expect(woods.at(-1)).toMatchObject({ id: 'garden-plum', own: true });
+    await http().delete('/api/woods/garden-plum').expect(409);
+  });
+
+  test.each([
+    ['a text', 'hello', /not JSON/],
+    ['a file over 5 MB', ' '.repeat(5 * 1024 * 1024 + 1), /5.0 MB; 5 MB are allowed/],
+    ['a file far over 5 MB', ' '.repeat(16 * 1024 * 1024), /larger than the 5 MB/],
+    ['a list', '[]', /not a Fellside project/],
+  ])('%s is refused with a sentence', async (_, text, sentence) => {
+    const before = (await http().get('/api/projects')).body.length;
+    const { body } = await take(text).expect(422);
+    expect(body.reasons[0].message).toMatch(sentence);
+    expect((await http().get('/api/projects')).body).toHaveLength(before);
+  });
+});
+
+test('own woods: added once, letters kept apart, removed', async () => {
+  const pear = { ...SHIPPED_WOODS[0]!, id: 'pear', name: 'Pear', letter: 'Pe' };
+  await http().post('/api/woods').send(pear).expect(201);
+  expect(
+    (
+      await http()
+        .post('/api/woods')
+        .send({ ...pear, id: 'pear-2', name: 'Other pear' })
+        .expect(422)
+    ).body.reasons[0].message,
+  ).toMatch(/letter “Pe” is taken by Pear/);
+  expect(
+    (
+      await http()
+        .post('/api/woods')
+        .send({ ...pear, specificGravity: 9 })
+        .expect(422)
+    ).body.reasons[0].path,
+  ).toBe('specificGravity');
+  await http().delete('/api/woods/pear').expect(204);
+  await http().delete('/api/woods/sugar-maple').expect(404);
+});
+
+test('the shop is kept, and refused whole when one figure is off', async () => {
+  const { body: shop } = await http().get('/api/shop').expect(200);
+  await http()
+    .put('/api/shop')
+    .send({ ...shop, kerfMm: 2.4 })
+    .expect(200);
+  await http()
+    .put('/api/shop')
+    .send({ ...shop, kerfMm: -1 })
+    .expect(422);
+  expect((await http().get('/api/shop')).body.kerfMm).toBe(2.4);
+});
+
+test('settings say what is wrong with them', () => {
+  expect(() => settingsFrom({ FELLSIDE_PORT: 'eighty' })).toThrow(/FELLSIDE_PORT is “eighty”/);
+  expect(settingsFrom({}).host).toBe('127.0.0.1');
+});

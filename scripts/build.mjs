@@ -1,0 +1,4 @@
+import { ensureBuild, ensureDependencies } from './setup.mjs';
+
+ensureDependencies();
+ensureBuild();

@@ -1,0 +1,47 @@
+// npm test: everything that is checked, in the order of how quickly it tells.
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureBuild, ensureChromium, ensureDependencies, node, ROOT } from './setup.mjs';
+
+ensureDependencies();
+process.env.FELLSIDE_CHROMIUM = ensureChromium();
+
+console.log('\n— Lint: form, style, who may import whom');
+node('node_modules/@biomejs/biome/bin/biome', 'check', '.');
+node(
+  'node_modules/dependency-cruiser/bin/dependency-cruise.mjs',
+  '--config',
+  '.dependency-cruiser.cjs',
+  'packages',
+  'apps',
+  'e2e',
+);
+
+console.log('\n— Types');
+node('node_modules/typescript/bin/tsc', '-b');
+node('node_modules/typescript/bin/tsc', '-p', 'tsconfig.tests.json');
+
+const REPORTS = join(ROOT, '.cache', 'reports');
+rmSync(REPORTS, { recursive: true, force: true });
+mkdirSync(REPORTS, { recursive: true });
+
+console.log('\n— Unit tests');
+node(
+  'node_modules/vitest/vitest.mjs',
+  'run',
+  '--reporter=dot',
+  '--reporter=json',
+  `--outputFile.json=${join(REPORTS, 'unit.json')}`,
+);
+
+console.log('\n— End-to-end tests in headless Chromium');
+ensureBuild();
+process.env.PLAYWRIGHT_JSON_OUTPUT_NAME = join(REPORTS, 'e2e.json');
+node('node_modules/@playwright/test/cli.js', 'test', '--config', 'e2e/playwright.config.ts');
+
+const read = (name) => JSON.parse(readFileSync(join(REPORTS, name), 'utf8'));
+const unit = read('unit.json');
+const { stats } = read('e2e.json');
+console.log(
+  `\n${unit.numPassedTests + stats.expected} passed, ${unit.numFailedTests + stats.unexpected} failed`,
+);
