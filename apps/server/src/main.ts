@@ -18,6 +18,8 @@ try {
   settings = settingsFrom(process.env);
   const app = await createServer(settings);
   await app.listen(settings.port, settings.host);
+  for (const signal of ['SIGTERM', 'SIGINT'] as const)
+    process.once(signal, () => app.close().then(() => process.exit(0)));
   app.useLogger(['error', 'warn']);
   console.log(`Fellside is ready: ${await app.getUrl()}`);
 } catch (error) {

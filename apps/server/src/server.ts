@@ -17,6 +17,7 @@ export async function createServer(settings: Settings): Promise<NestExpressAppli
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
     logger: false,
     abortOnError: false,
+    forceCloseConnections: true,
   });
   app.use(
     helmet({
@@ -29,7 +30,6 @@ export async function createServer(settings: Settings): Promise<NestExpressAppli
   app.useBodyParser('json', { limit: MOST_BODY });
   app.useBodyParser('text', { limit: MOST_BODY });
   app.useGlobalFilters(new BodyFilter(app.get(HttpAdapterHost).httpAdapter));
-  app.enableShutdownHooks();
   if (settings.demo) await fillShelf(app.get(ProjectsService));
   return app;
 }

@@ -1,5 +1,5 @@
 import { edit } from '@fellside/core';
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Bench } from '../bench/Bench.js';
 import { editPiece } from '../store/edits.js';
@@ -26,6 +26,7 @@ export function RingsStation() {
   );
 }
 
+/** Keeps the ring last selected and the one in the address the same, whichever changes. */
 function useRingInAddress(): void {
   const { id, ring } = useParams();
   const dispatch = useActions();
@@ -33,11 +34,17 @@ function useRingInAddress(): void {
   const count = useApp(projectOf).rings.length;
   const selected = useApp((state) => state.session.selected.at(-1));
   const asked = Number(ring) - 1;
+  const known = useRef(selected);
   useEffect(() => {
-    if (Number.isInteger(asked) && asked >= 0 && asked < count) dispatch(session.selected([asked]));
+    if (!(asked >= 0 && asked < count) || known.current === asked) return;
+    known.current = asked;
+    dispatch(session.selected([asked]));
   }, [asked, count, dispatch]);
   useEffect(() => {
-    if (selected !== undefined && selected !== asked && selected < count)
-      navigate(`/piece/${id}/rings/${selected + 1}`, { replace: true });
-  }, [selected, asked, count, id, navigate]);
+    if (selected === known.current) return;
+    known.current = selected;
+    navigate(selected === undefined ? `/piece/${id}/rings` : `/piece/${id}/rings/${selected + 1}`, {
+      replace: true,
+    });
+  }, [selected, id, navigate]);
 }

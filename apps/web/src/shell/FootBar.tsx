@@ -14,13 +14,16 @@ export function FootBar() {
   const woods = useApp(woodsOf);
   if (!plan.ok)
     return (
-      <footer className="border-t border-rust bg-rust-wash px-4 py-3 text-rust">
+      <p role="alert" className="border-t border-rust bg-rust-wash px-4 py-3 text-rust">
         {plan.reasons.map(({ message }) => sentenceIn(message, units)).join(' ')}
-      </footer>
+      </p>
     );
   const { pieces, rings, heightMm, diameterMm, lumber } = plan.value;
   return (
-    <footer className="flex min-h-16 shrink-0 items-stretch overflow-x-auto border-t border-line bg-pane py-2 pl-2">
+    <section
+      aria-label="Totals"
+      className="flex min-h-16 shrink-0 items-stretch overflow-x-auto border-t border-line bg-pane py-2 pl-2"
+    >
       <Figure
         label="Pieces"
         value={String(pieces)}
@@ -46,7 +49,7 @@ export function FootBar() {
         );
       })}
       <Checks />
-    </footer>
+    </section>
   );
 }
 

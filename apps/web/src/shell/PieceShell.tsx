@@ -13,6 +13,7 @@ export function PieceShell() {
   const { id = '' } = useParams();
   const dispatch = useActions();
   const openId = useApp((state) => state.piece.id);
+  const name = useApp((state) => state.piece.edited?.project.name);
   const { data, isError, isFetching } = api.useProjectQuery(id, { skip: openId === id });
   useEffect(() => {
     if (data && !isFetching && openId !== data.id && data.id === id) dispatch(openPiece(data));
@@ -21,6 +22,7 @@ export function PieceShell() {
   if (openId !== id) return <p className="p-6 text-quiet">Opening the piece…</p>;
   return (
     <>
+      <h1 className="sr-only">{name}</h1>
       <Conflict />
       <div className="flex min-h-0 flex-1 flex-col">
         <Outlet />

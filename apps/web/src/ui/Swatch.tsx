@@ -14,6 +14,9 @@ export function Swatch({ wood, size = 20 }: { wood: Species | undefined; size?: 
   );
 }
 
+/** The luminance on which black and white stand out alike: (L + 0.05)² = 1.05 × 0.05. */
+const EVEN = 0.179;
+
 /** Black or white, whichever is read more easily on a colour (relative luminance, WCAG 2). */
 export function inkOn(colour: string): string {
   const channel = (at: number) => {
@@ -21,5 +24,5 @@ export function inkOn(colour: string): string {
     return share <= 0.04045 ? share / 12.92 : ((share + 0.055) / 1.055) ** 2.4;
   };
   const luminance = 0.2126 * channel(1) + 0.7152 * channel(3) + 0.0722 * channel(5);
-  return luminance > 0.18 ? '#1d2527' : '#ffffff';
+  return luminance > EVEN ? '#000000' : '#ffffff';
 }

@@ -1,40 +1,48 @@
 import type { Result } from '@fellside/core';
 import { useState } from 'react';
+import { flushSync } from 'react-dom';
 import { type ControlProps, controlClass } from './Field.js';
+
+/** What is being typed, and the value that stood there when it was begun. */
+interface Entry {
+  readonly text: string;
+  readonly from: string;
+  readonly wrong: boolean;
+}
 
 /**
  * A field that is read when it is left or Enter is pressed. While it is typed in, nothing outside follows; what is
  * refused stays in the field with its sentence; Escape puts back what was there.
  */
 export function TextEntry({ shown, editable, read, onProblem, className = '', ...control }: TextEntryProps) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const [wrong, setWrong] = useState(false);
-  const settle = () => {
-    if (typed === null || typed.trim() === editable) return leave();
-    const answer = read(typed);
-    if (answer.ok) return leave();
-    setWrong(true);
-    onProblem(answer.reasons[0]?.message ?? 'That cannot be used.');
-  };
+  const [entry, setEntry] = useState<Entry | null>(null);
+  // An entry begun on another value is over: an undo or a remedy has changed what it was about.
+  const live = entry?.from === editable ? entry : null;
   const leave = () => {
-    setTyped(null);
-    setWrong(false);
+    setEntry(null);
     onProblem(undefined);
+  };
+  const settle = () => {
+    if (!live || live.text.trim() === editable) return leave();
+    const answer = read(live.text);
+    if (answer.ok) return leave();
+    setEntry({ ...live, wrong: true });
+    onProblem(answer.reasons[0]?.message ?? 'That cannot be used.');
   };
   return (
     <input
       {...control}
-      aria-invalid={wrong || control['aria-invalid'] ? true : undefined}
+      aria-invalid={live?.wrong ? true : undefined}
       className={`${controlClass} ${className}`}
       autoComplete="off"
       spellCheck={false}
-      value={typed ?? shown}
+      value={live?.text ?? shown}
       onFocus={(event) => {
-        if (typed === null) setTyped(editable);
-        const field = event.currentTarget;
-        requestAnimationFrame(() => field.select());
+        // At once, so that what is typed or pasted next replaces the text that is being edited.
+        flushSync(() => setEntry(live ?? { text: editable, from: editable, wrong: false }));
+        event.currentTarget.select();
       }}
-      onChange={(event) => setTyped(event.target.value)}
+      onChange={(event) => setEntry({ text: event.target.value, from: editable, wrong: false })}
       onBlur={settle}
       onKeyDown={(event) => {
         if (event.key === 'Enter') settle();

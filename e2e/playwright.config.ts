@@ -1,0 +1,26 @@
+import { defineConfig } from '@playwright/test';
+
+/** Debian's Chromium, headless; the flags keep it from asking for hosts that are not there. */
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../test-results',
+  timeout: 45_000,
+  expect: { timeout: 6_000 },
+  workers: 2,
+  reporter: [['list'], ['json']],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    acceptDownloads: true,
+    actionTimeout: 6_000,
+    launchOptions: {
+      executablePath: process.env.FELLSIDE_CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-quic',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});

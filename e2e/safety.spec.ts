@@ -1,0 +1,85 @@
+import { expect } from '@playwright/test';
+import { freePort, launch, open, saved, test } from './server.js';
+
+test('SIGKILL in the middle of edits loses nothing that was called saved, and nothing that was typed', async ({
+  page,
+  fellside,
+}) => {
+  await open(page, fellside, 'Fell Race Cup');
+  const wall = page.getByLabel('Wall, square to curve');
+  for (let round = 1; round <= 3; round++) {
+    await wall.fill(`${round + 2}/16`);
+    await wall.press('Enter');
+    await saved(page);
+    const called = await wall.inputValue();
+    await wall.fill(`${round + 2}/16 + 1/32`);
+    await wall.press('Enter');
+    await fellside.stop('SIGKILL');
+    await expect(page.locator('[data-safety="away"]')).toContainText('not saved');
+    await fellside.start();
+    const { body } = await page.request
+      .get(`${fellside.url}/api/projects/${page.url().split('/')[4]}`)
+      .then(async (r) => ({ body: await r.json() }));
+    expect(body.document.form.wallMm).toBeGreaterThanOrEqual(((round + 2) / 16) * 25.4 - 1e-9);
+    expect(called).not.toBe('');
+    await saved(page);
+  }
+  await page.reload();
+  await expect(wall).toHaveValue('11/32"');
+});
+
+test('a reload while the server was away brings the unsaved edit back', async ({ page, fellside }) => {
+  await open(page, fellside, 'Honey Class Jar');
+  await fellside.stop('SIGKILL');
+  await page.getByLabel('Wall, square to curve').fill('1/4');
+  await page.getByLabel('Wall, square to curve').press('Enter');
+  await expect(page.locator('[data-safety="away"]')).toBeVisible();
+  await fellside.start();
+  await page.reload();
+  await expect(page.getByLabel('Wall, square to curve')).toHaveValue('1/4"');
+  await saved(page);
+});
+
+test('two windows on one piece: the later save is refused, both sides are kept', async ({
+  page,
+  context,
+  fellside,
+}) => {
+  await open(page, fellside, 'Best Fleece Bowl');
+  const other = await context.browser()!.newPage();
+  await other.goto(page.url());
+  const set = async (where: typeof page, value: string) => {
+    await where.getByLabel('Wall, square to curve').fill(value);
+    await where.getByLabel('Wall, square to curve').press('Enter');
+  };
+  await set(page, '3/8');
+  await saved(page);
+  await set(other, '1/2');
+  await expect(other.getByRole('alert')).toContainText('Nothing was overwritten');
+  await other.getByRole('button', { name: 'Keep mine as a copy' }).click();
+  await expect(other.getByLabel('Name of the piece')).toHaveValue('Best Fleece Bowl (my copy)');
+  await expect(other.getByLabel('Wall, square to curve')).toHaveValue('1/2"');
+  await page.reload();
+  await expect(page.getByLabel('Wall, square to curve')).toHaveValue('3/8"');
+});
+
+test('a second start on the same folder or port says so in one sentence; SIGTERM ends it cleanly', async ({
+  fellside,
+}) => {
+  const onFolder = await launch({
+    FELLSIDE_DATA: fellside.dataFolder,
+    FELLSIDE_PORT: String(await freePort()),
+  });
+  expect(onFolder.printed).toBe(
+    `Another Fellside is running on the data folder ${fellside.dataFolder}. Use that one, or set FELLSIDE_DATA to another folder.\n`,
+  );
+  expect(onFolder.process.exitCode).toBe(1);
+  const onPort = await launch({
+    FELLSIDE_DATA: `${fellside.dataFolder}-2`,
+    FELLSIDE_PORT: String(fellside.port),
+  });
+  expect(onPort.printed).toBe(
+    `Port ${fellside.port} is taken. Stop what uses it, or set FELLSIDE_PORT to another.\n`,
+  );
+  expect(await fellside.stop('SIGTERM')).toBe(0);
+});

@@ -1,0 +1,98 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+import { open, test } from './server.js';
+
+async function sound(page: Page) {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(
+    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target).join(' | ')}`),
+  ).toEqual([]);
+}
+
+test('no accessibility violations on any screen, and no complaints in the console', async ({
+  page,
+  fellside,
+}) => {
+  const complaints: string[] = [];
+  page.on('console', (message) => message.type() === 'error' && complaints.push(message.text()));
+  page.on('pageerror', (error) => complaints.push(error.message));
+  await page.goto(fellside.url);
+  await expect(page.getByRole('link', { name: 'Open Fell Race Cup' })).toBeVisible();
+  await sound(page);
+  await page.getByRole('button', { name: 'New piece' }).click();
+  await sound(page);
+  for (const station of ['Form', 'Rings', 'Cuts'] as const) {
+    await open(page, fellside, 'Fell Race Cup', station);
+    await page.getByRole('region', { name: 'Totals' }).waitFor();
+    await sound(page);
+  }
+  for (const path of ['/woods', '/shop', '/nowhere']) {
+    await page.goto(fellside.url + path);
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    await sound(page);
+  }
+  await page.goto(`${fellside.url}/woods`);
+  await page.getByRole('button', { name: 'Wood of your own' }).click();
+  await sound(page);
+  expect(complaints).toEqual([]);
+});
+
+test('stations have addresses: back, forward and reload come back to the same ring', async ({
+  page,
+  fellside,
+}) => {
+  await open(page, fellside, 'Fell Race Cup', 'Rings');
+  await page.getByRole('button', { name: 'Ring 9', exact: true }).click();
+  await expect(page).toHaveURL(/\/rings\/9$/);
+  await page.keyboard.press('ArrowUp');
+  await expect(page).toHaveURL(/\/rings\/10$/);
+  await page.getByRole('link', { name: 'Cuts' }).click();
+  await page.goBack();
+  await expect(page).toHaveURL(/\/rings\/10$/);
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Selected rings' })).toContainText('Ring 10');
+});
+
+test('one line for a ring: its row in the ledger lies at its height in the drawings', async ({
+  page,
+  fellside,
+}) => {
+  for (const piece of ['Fell Race Cup', 'Best Fleece Bowl', 'Honey Class Jar']) {
+    await open(page, fellside, piece, 'Rings');
+    for (const ring of [1, 4, 7]) {
+      const row = (await page.getByRole('row', { name: new RegExp(`^Ring ${ring}\\b`) }).boundingBox())!;
+      const drawn = (await page.locator(`[data-ring="${ring}"]`).boundingBox())!;
+      expect(Math.abs(row.y + row.height / 2 - drawn.y - drawn.height / 2)).toBeLessThan(2);
+    }
+  }
+});
+
+test('what is wrong is called out in the foot bar and leads to its ring', async ({ page, fellside }) => {
+  await open(page, fellside, 'Fell Race Cup', 'Rings');
+  await page.getByRole('textbox', { name: 'Segments of ring 9' }).fill('120');
+  await page.getByRole('textbox', { name: 'Segments of ring 9' }).press('Enter');
+  await page.getByRole('button', { name: /^Look at 1/ }).click();
+  await expect(page.getByRole('dialog')).toContainText('cannot be held at the saw');
+  await page.getByRole('button', { name: 'Show ring 9' }).click();
+  await expect(page).toHaveURL(/\/rings\/9$/);
+});
+
+test('a wood of one’s own, a kerf of one’s own', async ({ page, fellside }) => {
+  await page.goto(`${fellside.url}/woods`);
+  await page.getByRole('button', { name: 'Wood of your own' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Garden plum');
+  await page.getByLabel('Letter, one or two').fill('M');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('letter “M” is taken by Hard maple');
+  await page.getByLabel('Letter, one or two').fill('Gp');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByRole('row', { name: /Garden plum/ })).toBeVisible();
+
+  await open(page, fellside, 'Fell Race Cup');
+  const before = await page.getByRole('region', { name: 'Totals' }).innerText();
+  await page.getByRole('link', { name: 'Shop' }).click();
+  await page.getByLabel('Kerf of the mitre cut').fill('1/4');
+  await page.getByLabel('Kerf of the mitre cut').press('Enter');
+  await page.getByRole('link', { name: 'Form' }).click();
+  await expect(page.getByRole('region', { name: 'Totals' })).not.toHaveText(before, { useInnerText: true });
+});

@@ -1,0 +1,101 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtempSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { test as base, type Page } from '@playwright/test';
+
+const MAIN = resolve(import.meta.dirname, '../apps/server/dist/main.js');
+
+/** A running Fellside on a data folder and port of its own. */
+export interface Fellside {
+  readonly url: string;
+  readonly port: number;
+  readonly dataFolder: string;
+  /** Ends it with a signal and waits until it is gone; gives its exit code. */
+  stop(signal?: NodeJS.Signals): Promise<number | null>;
+  /** Starts it again on the same folder and port. */
+  start(): Promise<void>;
+}
+
+export async function freePort(): Promise<number> {
+  const probe = createServer().listen(0, '127.0.0.1');
+  await once(probe, 'listening');
+  const { port } = probe.address() as { port: number };
+  probe.close();
+  await once(probe, 'close');
+  return port;
+}
+
+/** Starts the built server with an environment; resolves with the process and what it printed when it is ready or gone. */
+export async function launch(
+  env: Record<string, string>,
+): Promise<{ process: ChildProcess; printed: string }> {
+  const child = spawn(process.execPath, [MAIN], {
+    env: { ...process.env, ...env },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  let printed = '';
+  await new Promise<void>((ready) => {
+    const hear = (data: Buffer) => {
+      printed += data;
+      if (printed.includes('Fellside is ready')) ready();
+    };
+    child.stdout.on('data', hear);
+    child.stderr.on('data', hear);
+    child.on('close', () => ready());
+  });
+  return { process: child, printed };
+}
+
+export async function startFellside(demo: boolean): Promise<Fellside> {
+  const dataFolder = mkdtempSync(join(tmpdir(), 'fellside-e2e-'));
+  const port = await freePort();
+  const env = { FELLSIDE_DATA: dataFolder, FELLSIDE_PORT: String(port), FELLSIDE_DEMO: demo ? '1' : '0' };
+  let running = await launch(env);
+  return {
+    url: `http://127.0.0.1:${port}`,
+    port,
+    dataFolder,
+    async stop(signal = 'SIGTERM') {
+      if (running.process.exitCode === null && running.process.signalCode === null) {
+        running.process.kill(signal);
+        await once(running.process, 'exit');
+      }
+      return running.process.exitCode;
+    },
+    async start() {
+      running = await launch(env);
+    },
+  };
+}
+
+/** Tests that get a Fellside of their own, with the demo pieces on the shelf. */
+export const test = base.extend<{ fellside: Fellside }>({
+  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads what a fixture needs from its first parameter
+  fellside: async ({}, use) => {
+    const fellside = await startFellside(true);
+    await use(fellside);
+    await fellside.stop();
+  },
+});
+
+/** Waits until what is shown is on disk. */
+export const saved = (page: Page) => page.locator('[data-safety="saved"]').waitFor();
+
+/** Opens a demo piece at a station. */
+export async function open(
+  page: Page,
+  { url }: Fellside,
+  piece: string,
+  station: 'Form' | 'Rings' | 'Cuts' = 'Form',
+): Promise<void> {
+  await page.goto(url);
+  await page.getByRole('link', { name: `Open ${piece}` }).click();
+  if (station !== 'Form') await page.getByRole('link', { name: station }).click();
+  const landmark = { Form: 'Form', Rings: 'Wall, unrolled', Cuts: 'Pieces' }[station];
+  await page
+    .getByRole(station === 'Form' ? 'complementary' : 'region', { name: landmark, exact: true })
+    .waitFor();
+}
