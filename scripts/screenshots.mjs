@@ -1,0 +1,55 @@
+// npm run screenshots: one picture of each main view from the demo data, into docs/screenshots/.
+import { spawn } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ensureBuild, ensureChromium, ensureDependencies, ROOT } from './setup.mjs';
+
+ensureDependencies();
+ensureBuild();
+const executablePath = ensureChromium();
+const { chromium } = await import('@playwright/test');
+
+const PORT = '4689';
+const env = {
+  ...process.env,
+  FELLSIDE_DATA: mkdtempSync(join(tmpdir(), 'fellside-shots-')),
+  FELLSIDE_PORT: PORT,
+  FELLSIDE_DEMO: '1',
+};
+const server = spawn(process.execPath, [join(ROOT, 'apps/server/dist/main.js')], {
+  env,
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+await new Promise((ready) => server.stdout.once('data', ready));
+
+const base = `http://127.0.0.1:${PORT}`;
+const projects = await (await fetch(`${base}/api/projects`)).json();
+const piece = (name) => `/piece/${projects.find(({ document }) => document.name === name).id}`;
+const views = {
+  shelf: '/',
+  form: `${piece('Honey Class Jar')}/form`,
+  rings: `${piece('Fell Race Cup')}/rings/9`,
+  cuts: `${piece('Best Fleece Bowl')}/cuts`,
+  woods: '/woods',
+  shop: '/shop',
+};
+
+const flags = [
+  '--no-sandbox',
+  '--disable-quic',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+const browser = await chromium.launch({ executablePath, args: flags });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+for (const [name, path] of Object.entries(views)) {
+  await page.goto(base + path, { waitUntil: 'networkidle' });
+  await page.screenshot({ path: join(ROOT, 'docs/screenshots', `${name}.png`) });
+}
+await page.goto(base, { waitUntil: 'networkidle' });
+await page.getByRole('button', { name: 'New piece' }).click();
+await page.screenshot({ path: join(ROOT, 'docs/screenshots/new-piece.png') });
+await browser.close();
+server.kill('SIGTERM');
