@@ -27,7 +27,7 @@ test('a piece goes out as JSON and comes in again; a file that does not fit is r
   await take(JSON.stringify(broken));
   const alert = page.getByRole('alert');
   await expect(alert).toContainText('Ring 2: Segment count is 400');
-  await expect(alert).toContainText('Wall thickness is -2');
+  await expect(alert).toContainText('Wall thickness is −5/64"');
   await expect(alert).toContainText('“sparkle”');
   await expect(page.getByRole('link', { name: /^Open / })).toHaveCount(3);
   await take('not a file of ours');

@@ -56,7 +56,7 @@ test('bad numbers are refused with a sentence, in new pieces and in fields, and 
   const wall = page.getByLabel('Wall, square to curve');
   for (const [typed, sentence] of [
     ['9', /fills the form/],
-    ['-1/4', /Wall thickness is -6.35/],
+    ['-1/4', /Wall thickness is −1\/4"/],
     ['1/0', /is not a length/],
   ] as const) {
     await wall.fill(typed);

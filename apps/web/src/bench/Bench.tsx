@@ -66,7 +66,7 @@ function Panes({
         {unrolled && <UnrolledPane {...{ prepared, upright }} onPlace={onPlace} />}
         <section
           aria-label="Ring ledger"
-          className={`${shortLedger ? 'w-80' : 'w-[430px]'} min-h-fit shrink-0 rounded border border-line bg-pane`}
+          className={`${shortLedger ? 'w-[330px]' : 'w-[440px]'} min-h-fit shrink-0 rounded border border-line bg-pane`}
         >
           <div className="px-2 pt-1.5" style={{ height: HEAD - HEADINGS + MARGIN / 2 }}>
             <PaneTitle title="Ring ledger" says="type in a cell; Enter to set" />

@@ -31,6 +31,15 @@ interface LedgerProps {
 const HEADS = ['#', 'segs', 'height', 'cut', 'long edge', 'strip', 'turn'] as const;
 const SHORT = ['#', 'segs', 'height', 'long edge', 'strip'] as const;
 
+/** Columns that need no more than this (px); the others share the rest. */
+const WIDTHS: Partial<Record<(typeof HEADS)[number], number>> = {
+  '#': 40,
+  segs: 46,
+  height: 66,
+  cut: 48,
+  turn: 64,
+};
+
 /** One row a ring, top ring first, each at its ring's own height. */
 export function Ledger({ plans, prepared, units, scale, short, flagged }: LedgerProps) {
   const rows = plans.map((plan, i) => ({ plan, ring: prepared[i]! })).reverse();
@@ -41,10 +50,7 @@ export function Ledger({ plans, prepared, units, scale, short, flagged }: Ledger
     >
       <colgroup>
         {(short ? SHORT : HEADS).map((head) => (
-          <col
-            key={head}
-            style={head === '#' ? { width: 40 } : head === 'segs' ? { width: 56 } : undefined}
-          />
+          <col key={head} style={{ width: WIDTHS[head] }} />
         ))}
       </colgroup>
       <thead>

@@ -18,10 +18,10 @@ export function CutsStation() {
   if (!plan.ok) return null;
   const download = () => saveFile(`${name} cut list.csv`, 'text/csv', cutListCsv(plan.value, woods, units));
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,5fr)_minmax(0,5fr)_minmax(0,3fr)] gap-2 overflow-auto p-2">
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,21fr)_minmax(0,19fr)_240px] gap-2 overflow-auto p-2">
       <section
         aria-label="Pieces"
-        className="overflow-auto rounded border border-line bg-pane p-3"
+        className="overflow-auto rounded border border-line bg-pane p-2"
         tabIndex={0}
       >
         <div className="mb-2 flex items-center justify-between">
@@ -34,7 +34,7 @@ export function CutsStation() {
       </section>
       <section
         aria-label="Strips"
-        className="overflow-auto rounded border border-line bg-pane p-3"
+        className="overflow-auto rounded border border-line bg-pane p-2"
         tabIndex={0}
       >
         <h2 className="mb-2 flex h-8 items-center font-semibold">Strips to rip and plane</h2>
@@ -42,7 +42,7 @@ export function CutsStation() {
       </section>
       <section
         aria-label="Wood to buy"
-        className="overflow-auto rounded border border-line bg-pane p-3"
+        className="overflow-auto rounded border border-line bg-pane p-2"
         tabIndex={0}
       >
         <h2 className="mb-2 flex h-8 items-center font-semibold">Wood to buy</h2>

@@ -1,4 +1,11 @@
-import { formatAngle, formatLength, type Lumber, type Mm, type StripListEntry } from '@fellside/core';
+import {
+  formatAngle,
+  formatLength,
+  type Lumber,
+  type Mm,
+  type StripListEntry,
+  type UnitSystem,
+} from '@fellside/core';
 import { unitsOf, woodsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { Swatch } from '../ui/Swatch.js';
@@ -9,46 +16,37 @@ export function StripTable({ lumber }: { lumber: Lumber }) {
   const units = useApp(unitsOf);
   const woods = useApp(woodsOf);
   const wood = (id: string) => woods.find((species) => species.id === id);
-  const byWood = [...lumber.strips].sort(
-    (a, b) => a.wood.localeCompare(b.wood) || b.thicknessMm - a.thicknessMm || b.widthMm - a.widthMm,
-  );
+  const woodsCut = [...new Set(lumber.strips.map((list) => list.wood))];
   return (
     <>
       <table className={tableClass}>
         <thead>
           <tr className={headClass}>
-            {['Wood', 'Strips', 'Width', 'Planed', 'From', 'Angle', 'Segments'].map((head) => (
+            {['Strips', 'Width', 'Planed', 'From', 'Angle', 'Segments'].map((head) => (
               <th key={head} scope="col">
                 {head}
               </th>
             ))}
           </tr>
         </thead>
-        <tbody>
-          {byWood.map((list) => (
-            <tr
-              key={`${list.wood} ${list.widthMm} ${list.thicknessMm} ${list.cutAngle}`}
-              className="border-t border-line align-top"
-            >
-              <td>
-                <Swatch wood={wood(list.wood)} size={16} />
-                <span className="sr-only">{wood(list.wood)?.name}</span>
-              </td>
-              <td className="font-semibold">
-                {lengthsOf(list).map(([length, count]) => (
-                  <div key={length}>
-                    {count} × {formatLength(length, units)}
-                  </div>
-                ))}
-              </td>
-              <td className="font-semibold">{formatLength(list.widthMm, units)}</td>
-              <td>{formatLength(list.thicknessMm, units)}</td>
-              <td>{list.quarter}</td>
-              <td>{formatAngle(list.cutAngle)}</td>
-              <td className="whitespace-normal">{contents(list)}</td>
+        {woodsCut.map((id) => (
+          <tbody key={id}>
+            <tr className="border-t border-line">
+              <th colSpan={6} scope="rowgroup" className="pt-2!">
+                <span className="flex items-center gap-1.5">
+                  <Swatch wood={wood(id)} size={16} /> {wood(id)?.name}
+                </span>
+              </th>
             </tr>
-          ))}
-        </tbody>
+            {thickestFirst(lumber.strips.filter((list) => list.wood === id)).map((list) => (
+              <StripRow
+                key={`${list.widthMm} ${list.thicknessMm} ${list.cutAngle}`}
+                list={list}
+                units={units}
+              />
+            ))}
+          </tbody>
+        ))}
       </table>
       {lumber.panels.length > 0 && <h3 className="mt-4 mb-1 font-semibold">Squares for discs</h3>}
       <ul>
@@ -61,6 +59,28 @@ export function StripTable({ lumber }: { lumber: Lumber }) {
         ))}
       </ul>
     </>
+  );
+}
+
+const thickestFirst = (lists: readonly StripListEntry[]): StripListEntry[] =>
+  [...lists].sort((a, b) => b.thicknessMm - a.thicknessMm || b.widthMm - a.widthMm);
+
+function StripRow({ list, units }: { list: StripListEntry; units: UnitSystem }) {
+  return (
+    <tr className="align-top">
+      <td className="font-semibold">
+        {lengthsOf(list).map(([length, count]) => (
+          <div key={length}>
+            {count} × {formatLength(length, units)}
+          </div>
+        ))}
+      </td>
+      <td className="font-semibold">{formatLength(list.widthMm, units)}</td>
+      <td>{formatLength(list.thicknessMm, units)}</td>
+      <td>{list.quarter}</td>
+      <td>{formatAngle(list.cutAngle)}</td>
+      <td className="whitespace-normal">{contents(list)}</td>
+    </tr>
   );
 }
 

@@ -1,7 +1,9 @@
-import { type Prepared, prepare } from '@fellside/core';
+import { type Prepared, prepare, sentenceIn } from '@fellside/core';
 import { type ChangeEvent, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type ShelvedProject, sentencesOf } from '../store/api.js';
+import { unitsOf } from '../store/selectors.js';
+import { useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { NewPiece } from './NewPiece.js';
 import { ShelvedPiece } from './ShelvedPiece.js';
@@ -17,6 +19,7 @@ export function Shelf() {
     isLoading,
     isError,
   } = api.useProjectsQuery(undefined, { refetchOnMountOrArgChange: true });
+  const units = useApp(unitsOf);
   const [trouble, setTrouble] = useState<string[]>([]);
   const [removed, setRemoved] = useState<ShelvedProject | null>(null);
   const [restore] = api.useRestoreProjectMutation();
@@ -40,7 +43,7 @@ export function Shelf() {
           <p className="font-semibold">The file was not taken in:</p>
           <ul className="list-disc pl-5">
             {trouble.slice(0, 12).map((sentence) => (
-              <li key={sentence}>{sentence}</li>
+              <li key={sentence}>{sentenceIn(sentence, units)}</li>
             ))}
           </ul>
         </div>

@@ -14,7 +14,7 @@ export interface Vessel {
 }
 
 /** Heights looked at to find where the inside opens, besides the curve's own points. */
-const STATIONS = 160;
+const STATIONS = 96;
 const BISECTIONS = 40;
 
 /** Inside radius at one height; null where the piece is solid. */

@@ -1,9 +1,9 @@
-import { type Curve, knotsBetween, pieceAt, pieceRadius, topOf } from './curve.js';
+import { type Curve, extremes, knotsBetween, pieceAt, pieceRadius, topOf } from './curve.js';
 
 /** Samples of a stretch between two points of the curve before the smallest is closed in on. */
-const SAMPLES = 8;
-/** Golden-section steps: the bracket shrinks to under 1e-6 of itself, the minimum found to far below a micrometre. */
-const STEPS = 30;
+const SAMPLES = 6;
+/** Golden-section steps: the bracket shrinks to a thousandth, and the minimum found is within a nanometre or so. */
+const STEPS = 16;
 const GOLDEN = (Math.sqrt(5) - 1) / 2;
 
 /**
@@ -19,22 +19,21 @@ export function insideRadius(curve: Curve, wall: number, z0: number, z1: number)
     const away = z < z0 ? z0 - z : z > z1 ? z - z1 : 0;
     return Math.sqrt(Math.max(0, wall * wall - away * away));
   };
-  const bands = [
-    [from, Math.min(z0, to)],
-    [z0, Math.min(z1, to)],
-    [z1, to],
-  ] as const;
-  let least = Infinity;
-  for (const [low, high] of bands) {
-    if (high <= low) continue;
+  const level = extremes(curve, z0, Math.min(z1, topOf(curve))).least - wall;
+  return Math.min(level, beside(from, z0), beside(z1, to));
+
+  /** The least gap over heights beside the band, where the disc's edge falls away. */
+  function beside(low: number, high: number): number {
+    if (high <= low) return Infinity;
     const knots = knotsBetween(curve, low, high);
+    let least = Infinity;
     for (let k = 1; k < knots.length; k++) {
       const piece = pieceAt(curve, (knots[k - 1]! + knots[k]!) / 2);
       const gap = (z: number) => pieceRadius(piece, z) - reach(z);
       least = Math.min(least, smallest(gap, knots[k - 1]!, knots[k]!));
     }
+    return least;
   }
-  return least;
 }
 
 /** The smallest value of a smooth function on [low, high]: the best of a few samples, then golden section. */

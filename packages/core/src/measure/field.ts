@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { sayMm } from './format.js';
 import type { Mm } from './quantity.js';
 
 /** What was given, short enough for a sentence. */
@@ -15,7 +16,12 @@ const bounded = (label: string, least: number, most: number, unit: string, kind:
 
 /** A stored length in mm, refused outside `[least, most]`. `label` is the field's name in sentences. */
 export function length(label: string, least: number, most: number): z.ZodType<Mm, number> {
-  const sentence = bounded(label, least, most, ' mm', 'a length');
+  const sentence = {
+    error: ({ input }: { input?: unknown }) => {
+      const given = typeof input === 'number' && Number.isFinite(input) ? sayMm(input) : shown(input);
+      return `${label} is ${given}; it has to be a length from ${sayMm(least)} to ${sayMm(most)}.`;
+    },
+  };
   return z.number(sentence).min(least, sentence).max(most, sentence) as unknown as z.ZodType<Mm, number>;
 }
 

@@ -1,18 +1,16 @@
 import type { Check } from '../check/check.js';
 import { checksOf } from '../check/checks.js';
 import { extremes } from '../form/curve.js';
-import { insideAt, type Vessel } from '../form/vessel.js';
-import { hollowVolume, woodVolume } from '../form/volume.js';
 import { type Lumber, lumberFor } from '../lumber/lumber.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
 import { type Mm, mm } from '../measure/quantity.js';
 import { done, type Result, refuse } from '../measure/reason.js';
 import { overlap } from '../ring/overlap.js';
 import type { Shop } from '../settings/shop.js';
-import { sharesOf } from '../surface/round.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
 import { density, type Species } from '../wood/species.js';
-import { type Prepared, type PreparedRing, prepare } from './prepare.js';
+import { finishedVolumes } from './finished.js';
+import { type PreparedRing, prepare } from './prepare.js';
 import type { Project } from './schema.js';
 
 export interface Plan {
@@ -48,21 +46,21 @@ export function plan(
   const woodOf = new Map(project.palette.map((entry) => [entry.key, entry.wood]));
   const { vessel, rings } = prepared.value;
   const plans = rings.map((ring, i) => ringPlan(ring, rings[i - 1], woodOf));
-  const finished = finishedByWood(prepared.value, woodOf);
+  const finished = finishedVolumes(prepared.value, woodOf);
   const lumber = lumberFor(
     plans.flatMap((ring) => ring.pieces),
     project.rings.map((ring) => ring.heightMm),
-    finished,
+    finished.byWood,
     shop,
   );
-  const mass = [...finished].reduce(
+  const mass = [...finished.byWood].reduce(
     (sum, [wood, volume]) => sum + (volume * density(known.get(wood)!)) / 1e9,
     0,
   );
   return done({
     heightMm: mm(vessel.heightMm),
     diameterMm: mm(2 * extremes(vessel.outside, 0, vessel.heightMm).most),
-    capacityMm3: hollowVolume(vessel, 0, vessel.heightMm),
+    capacityMm3: finished.hollowMm3,
     massKg: mass,
     pieces: plans.reduce((sum, ring) => sum + ring.pieces.reduce((n, { count }) => n + count, 0), 0),
     rings: plans,
@@ -95,29 +93,4 @@ function countBy<T>(items: readonly T[], keyOf: (item: T) => string): Map<string
   const counts = new Map<string, number>();
   for (const item of items) counts.set(keyOf(item), (counts.get(keyOf(item)) ?? 0) + 1);
   return counts;
-}
-
-/** Volume of each wood in the turned piece, mm³. */
-function finishedByWood(
-  { vessel, rings }: Prepared,
-  woodOf: ReadonlyMap<string, string>,
-): Map<string, number> {
-  const volumes = new Map<string, number>();
-  const add = (wood: string, volume: number) => volumes.set(wood, (volumes.get(wood) ?? 0) + volume);
-  for (const { ring, course, made } of rings) {
-    if (!made.ok) continue;
-    const top = Math.min(course.topMm, vessel.heightMm);
-    const volume = woodVolume(vessel, course.bottomMm, top);
-    const present = new Set(ring.woods.map((key) => woodOf.get(key)!));
-    if (present.size === 1) add([...present][0]!, volume);
-    else
-      for (const [place, share] of sharesOf(made.value, middleOfWall(vessel, course.bottomMm, top)))
-        add(woodOf.get(ring.woods[place]!)!, volume * share);
-  }
-  return volumes;
-}
-
-function middleOfWall(vessel: Vessel, bottom: number, top: number): number {
-  const { least } = extremes(vessel.outside, bottom, top);
-  return (least + Math.max(0, insideAt(vessel, top) ?? 0, insideAt(vessel, bottom) ?? 0)) / 2;
 }

@@ -60,7 +60,7 @@ describe('what is refused, by name and with what is allowed', () => {
       (p) => {
         p.form.wallMm = -1;
       },
-      /Wall thickness is -1; it has to be a length from 0.5 to 500 mm/,
+      /Wall thickness is -1 mm; it has to be a length from 0.5 mm to 500 mm/,
     ],
     [
       'NaN',

@@ -1,0 +1,87 @@
+import { expect, test } from 'vitest';
+import { edit, type Project, recorded, redone, run, undone } from '../index.js';
+import { mm } from '../measure/quantity.js';
+import { DEFAULT_SHOP } from '../settings/shop.js';
+import { NO_HISTORY } from './history.js';
+import { plan } from './plan.js';
+import { type Beginning, startProject } from './start.js';
+
+const box: Beginning = {
+  name: 'Box',
+  shape: 'cylinder',
+  heightMm: mm(95.25),
+  diameterMm: mm(192),
+  wallMm: mm(8),
+  ringHeightMm: mm(19.05),
+  count: 12,
+  woods: ['sugar-maple', 'black-walnut'],
+};
+
+const begun = (change: Partial<Beginning> = {}): Project => {
+  const started = startProject({ ...box, ...change });
+  if (!started.ok) throw new Error(started.reasons[0]!.message);
+  return started.value;
+};
+
+test('a straight box by hand: four rings share their strips, every figure worked out on paper', () => {
+  const planned = plan(begun(), { ...DEFAULT_SHOP, testPieces: 0, sparePercent: 0 });
+  if (!planned.ok) throw new Error('plan');
+  const { rings, lumber, pieces } = planned.value;
+  // Outside 96 + 4 = 100; inside 96 − 8 − 4 = 84; tan 15° = 0.267949, sin 15° = 0.258819, cos 15° = 0.965926
+  expect(rings[2]!.need).toMatchObject({ outerMm: 100, innerMm: 84 });
+  const stock = rings[2]!.pieces[0]!.kind.stock;
+  if (stock.from !== 'strip') throw new Error('strip');
+  expect(stock.longEdgeMm).toBeCloseTo(53.5898, 4);
+  expect(stock.shortEdgeMm).toBeCloseTo(43.4816, 4);
+  expect(stock.widthMm).toBeCloseTo(18.8622, 4);
+  expect(rings[2]!.cornerMm).toBeCloseTo(103.5276, 4);
+  expect(rings[2]!.overlapMm).toBeCloseTo(16, 9);
+  expect(pieces).toBe(1 + 4 * 12);
+  // A strip holds 914.4 − 12.7 − 100 = 801.7; 48.5357 a piece, kerf 3.2870, wedge 5.0541: 15 pieces take
+  // 15 × 48.5357 + 16 × 3.2870 + 5.0541 = 785.68, a 16th would take 837.50. 48 = 15 + 15 + 15 + 3.
+  expect(lumber.strips).toHaveLength(1);
+  expect(lumber.strips[0]!.strips.map(({ cuts }) => cuts.reduce((n, { count }) => n + count, 0))).toEqual([
+    15, 15, 15, 3,
+  ]);
+  expect(lumber.strips[0]!.thicknessMm).toBeCloseTo(20.55, 9);
+  expect(lumber.strips[0]!.quarter).toBe('4/4');
+  // last strip: 112.7 + 3 × 48.5357 + 4 × 3.2870 + 5.0541 = 276.51
+  expect(lumber.strips[0]!.strips[3]!.lengthMm).toBeCloseTo(276.51, 1);
+});
+
+test.each<[string, Partial<Beginning>, RegExp]>([
+  ['two segments', { count: 2 }, /Segment count is 2/],
+  ['no number of segments', { count: Number.NaN }, /Segment count is NaN/],
+  ['half a segment', { count: 12.5 }, /Segment count is 12.5; it has to be a whole number/],
+  ['very many segments', { count: 1e9 }, /Segment count is 1000000000/],
+  ['a wall as thick as the box', { wallMm: mm(96) }, /fills the form/],
+  ['a thousand rings', { ringHeightMm: mm(0.05) }, /Ring height is 0.05|too many rings/],
+  ['a very tall box', { heightMm: mm(9000) }, /Height is 9000/],
+  ['no name', { name: '  ' }, /Name is empty/],
+  ['an unknown shape', { shape: 'teapot' }, /no starting shape “teapot”/],
+])('%s: refused with a sentence', (_, change, sentence) => {
+  const started = startProject({ ...box, ...change });
+  expect(started.ok ? '' : started.reasons.map(({ message }) => message).join(' ')).toMatch(sentence);
+});
+
+test('history: steps back and forth, a new edit drops what was undone, only so many steps are kept', () => {
+  const start = { project: begun(), history: NO_HISTORY };
+  const after = (from: typeof start, wall: number) => {
+    const change = run(from.project, edit.setWall(mm(wall)));
+    if (!change.ok) throw new Error('edit');
+    return recorded(from, change.value) as typeof start;
+  };
+  const twice = after(after(start, 9), 10);
+  expect(undone(undone(twice)).project).toEqual(start.project);
+  expect(redone(undone(twice)).project).toEqual(twice.project);
+  expect(undone(start)).toBe(start);
+  expect(redone(start)).toBe(start);
+  const other = after(undone(twice) as typeof start, 7);
+  expect(other.history.future).toEqual([]);
+  expect(other.history.past.map(({ label }) => label)).toEqual(['Wall thickness', 'Wall thickness']);
+  let many = start;
+  for (let i = 0; i < 250; i++) many = after(many, 5 + (i % 2));
+  expect(many.history.past).toHaveLength(200);
+  const same = run(start.project, edit.setWall(start.project.form.wallMm));
+  expect(same.ok && recorded(start, same.value).history.past).toEqual([]);
+});
