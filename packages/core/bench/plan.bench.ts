@@ -1,5 +1,6 @@
 import Module from 'manifold-3d';
 import { expect, test } from 'vitest';
+import { layOut } from '../src/making/layOut.js';
 import { mm } from '../src/measure/quantity.js';
 import { plan } from '../src/project/plan.js';
 import { prepare } from '../src/project/prepare.js';
@@ -67,7 +68,7 @@ test('plan() by size, and against the same blank built as solids', async () => {
     const pieces = rings.flatMap(({ made, course }) => {
       if (!made.ok) return [];
       const height = course.topMm - course.bottomMm;
-      return made.value.layOut().map(({ bottom }) => {
+      return layOut(made.value).map(({ bottom }) => {
         const outline = bottom.map(({ x, y }): [number, number] => [x, y]);
         return kernel.Manifold.extrude([outline], height).translate(0, 0, course.bottomMm);
       });

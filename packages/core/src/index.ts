@@ -63,4 +63,5 @@ export {
   unrolledParts,
 } from './surface/drawing.js';
 export { SHIPPED_WOODS } from './wood/catalogue.js';
+export { changeCoefficient } from './wood/movement.js';
 export { density, type Species, speciesSchema } from './wood/species.js';

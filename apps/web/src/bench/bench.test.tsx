@@ -71,7 +71,9 @@ describe('the bench', () => {
     const planned = plan(demoProjects()[0]!, DEFAULT_SHOP);
     const stock = planned.ok && planned.value.rings[8]!.pieces[0]!.kind.stock;
     const sixtyFourths = Math.round(((stock && stock.from === 'strip' ? stock.longEdgeMm : 0) / 25.4) * 64);
-    expect(screen.getByRole('row', { name: /^Ring 9\b/ }).textContent).toContain(`${sixtyFourths}/64`);
+    expect(screen.getByRole('button', { name: 'Ring 9' }).closest('tr')!.textContent).toContain(
+      `${sixtyFourths}/64`,
+    );
   });
 
   test('arrow keys walk the rings; hovering names the segment under the pointer', async () => {

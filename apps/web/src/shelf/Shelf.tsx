@@ -1,9 +1,10 @@
 import { type Prepared, prepare, sentenceIn } from '@fellside/core';
-import { type ChangeEvent, useMemo, useRef, useState } from 'react';
+import { type ChangeEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type ShelvedProject, sentencesOf } from '../store/api.js';
+import { piece } from '../store/pieceSlice.js';
 import { unitsOf } from '../store/selectors.js';
-import { useApp } from '../store/store.js';
+import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { NewPiece } from './NewPiece.js';
 import { ShelvedPiece } from './ShelvedPiece.js';
@@ -18,9 +19,11 @@ export function Shelf() {
     data: projects,
     isLoading,
     isError,
+    refetch,
   } = api.useProjectsQuery(undefined, { refetchOnMountOrArgChange: true });
   const units = useApp(unitsOf);
   const [trouble, setTrouble] = useState<string[]>([]);
+  useLeavePiece(refetch);
   const [removed, setRemoved] = useState<ShelvedProject | null>(null);
   const [restore] = api.useRestoreProjectMutation();
   const pieces = useMemo(() => (projects ?? []).flatMap((saved) => drawable(saved)), [projects]);
@@ -74,6 +77,18 @@ export function Shelf() {
       </ul>
     </div>
   );
+}
+
+/** Coming to the shelf puts the open piece back on it, as soon as it is saved. */
+function useLeavePiece(refetch: () => void): void {
+  const dispatch = useActions();
+  const open = useApp((state) => state.piece.id !== null);
+  const saved = useApp((state) => state.piece.safety === 'saved');
+  useEffect(() => {
+    if (!open || !saved) return;
+    dispatch(piece.closed());
+    refetch();
+  }, [open, saved, dispatch, refetch]);
 }
 
 function drawable(saved: ShelvedProject): { saved: ShelvedProject; prepared: Prepared }[] {

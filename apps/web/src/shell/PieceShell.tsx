@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import { Outlet, useParams } from 'react-router';
 import { api } from '../store/api.js';
 import { openPiece } from '../store/autosave.js';
+import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { Conflict } from './Conflict.js';
 import { FootBar } from './FootBar.js';
@@ -16,7 +17,10 @@ export function PieceShell() {
   const name = useApp((state) => state.piece.edited?.project.name);
   const { data, isError, isFetching } = api.useProjectQuery(id, { skip: openId === id });
   useEffect(() => {
-    if (data && !isFetching && openId !== data.id && data.id === id) dispatch(openPiece(data));
+    if (!data || isFetching || openId === data.id || data.id !== id) return;
+    dispatch(session.selected([]));
+    dispatch(session.brushed(null));
+    dispatch(openPiece(data));
   }, [data, isFetching, openId, id, dispatch]);
   if (isError) return <Problem missing />;
   if (openId !== id) return <p className="p-6 text-quiet">Opening the piece…</p>;

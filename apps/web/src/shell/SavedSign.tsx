@@ -6,6 +6,7 @@ const SAYS: Record<Exclude<Safety, 'saved'>, string> = {
   saving: 'saving…',
   away: 'not saved: the server does not answer. Your edits are kept in this browser and tried again.',
   stale: 'not saved: changed in another window',
+  refused: 'not saved: the server refused it. Your edits are kept in this browser.',
 };
 
 /** Whether the piece is on disk, in plain words. */
@@ -16,7 +17,7 @@ export function SavedSign() {
     <span
       role="status"
       data-safety={safety}
-      className={`truncate text-sm ${safety === 'away' || safety === 'stale' ? 'text-[#ffb38f]' : 'text-bar-quiet'}`}
+      className={`truncate text-sm ${['away', 'stale', 'refused'].includes(safety) ? 'text-[#ffb38f]' : 'text-bar-quiet'}`}
     >
       {safety === 'saved' ? `saved ${time}` : SAYS[safety]}
     </span>

@@ -1,6 +1,6 @@
 import type { Project } from '@fellside/core';
 import { createListenerMiddleware } from '@reduxjs/toolkit';
-import { api, type SavedProject } from './api.js';
+import { api, type SavedProject, sentencesOf } from './api.js';
 import { draftOf, dropDraft, keepDraft } from './drafts.js';
 import { type PieceState, piece, pieceSlice } from './pieceSlice.js';
 
@@ -63,6 +63,15 @@ async function drain(dispatch: (action: unknown) => unknown, getState: () => See
     }
     if (other) {
       dispatch(piece.stale(other));
+      return;
+    }
+    const { status } = answer.error ?? {};
+    if (typeof status === 'number' && status >= 400 && status < 500) {
+      dispatch(
+        piece.turnedDown(
+          sentencesOf(answer.error).map((message) => ({ code: 'not-saved', path: '', message })),
+        ),
+      );
       return;
     }
     dispatch(piece.away());

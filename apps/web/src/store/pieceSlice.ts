@@ -2,8 +2,9 @@ import type { Edited, Mm, Reason } from '@fellside/core';
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 import type { SavedProject } from './api.js';
 
-/** How safe the piece is: on disk, on its way, kept in this browser only, or at odds with another window. */
-export type Safety = 'saved' | 'unsaved' | 'saving' | 'away' | 'stale';
+/** How safe the piece is: on disk, on its way, kept in this browser only, or at odds with another window,
+ * or refused by the server. */
+export type Safety = 'saved' | 'unsaved' | 'saving' | 'away' | 'stale' | 'refused';
 
 /** What the user may do instead of an edit that left the stack short of the lip: the same, made up on top. */
 export type Offer =
@@ -78,6 +79,13 @@ export const pieceSlice = createSlice({
       revision: payload.revision,
       savedAt: payload.savedAt,
       safety: original(state)?.edited === payload.sent ? 'saved' : 'unsaved',
+    }),
+    closed: (): PieceState => closed,
+    /** The server will not have it, and says why; the next edit tries again. */
+    turnedDown: (state, { payload }: PayloadAction<readonly Reason[]>): PieceState => ({
+      ...(state as PieceState),
+      safety: 'refused',
+      refused: payload,
     }),
     away: (state): PieceState => ({ ...(state as PieceState), safety: 'away' }),
     stale: (state, { payload }: PayloadAction<SavedProject>): PieceState => ({

@@ -87,6 +87,24 @@ describe('autosave', () => {
     expect(sent).toHaveLength(1);
   });
 
+  test.each([404, 422])(
+    'a save refused with %i is not tried for ever: it says why, and the next edit tries again',
+    async (status) => {
+      answers = [{ status, body: { message: 'There is no such piece on the shelf.' } }];
+      const store = opened();
+      store.dispatch(wall(6));
+      await vi.advanceTimersByTimeAsync(20_000);
+      expect(sent).toHaveLength(1);
+      expect(store.getState().piece).toMatchObject({
+        safety: 'refused',
+        refused: [{ message: 'There is no such piece on the shelf.' }],
+      });
+      store.dispatch(wall(7));
+      await vi.advanceTimersByTimeAsync(1000);
+      expect(store.getState().piece.safety).toBe('saved');
+    },
+  );
+
   test('a save whose answer was lost is not a conflict', async () => {
     const store = opened();
     store.dispatch(wall(6));

@@ -1,4 +1,4 @@
-import { density } from '@fellside/core';
+import { changeCoefficient, density } from '@fellside/core';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { headClass, tableClass } from '../cuts/tables.js';
@@ -35,13 +35,21 @@ export function WoodsStation() {
         <table className={tableClass} aria-label="Woods">
           <thead>
             <tr className={headClass}>
-              {['', 'Wood', 'Hatch', 'Density', 'Shrinks, radial', 'tangential', 'Beware', 'Source'].map(
-                (head) => (
-                  <th key={head} scope="col">
-                    {head || <span className="sr-only">Colour and letter</span>}
-                  </th>
-                ),
-              )}
+              {[
+                '',
+                'Wood',
+                'Hatch',
+                'Density',
+                'Shrinks, radial',
+                'tangential',
+                'per 1 % moisture',
+                'Beware',
+                'Source',
+              ].map((head) => (
+                <th key={head} scope="col">
+                  {head || <span className="sr-only">Colour and letter</span>}
+                </th>
+              ))}
             </tr>
           </thead>
           <tbody>
@@ -77,6 +85,7 @@ function Row({ wood, onRemove }: { wood: ListedWood; onRemove: () => void }) {
       <td>{density(wood).toFixed(0)} kg/m³</td>
       <td>{wood.shrinkage ? `${wood.shrinkage.radial.toFixed(1)} %` : 'not known'}</td>
       <td>{wood.shrinkage ? `${wood.shrinkage.tangential.toFixed(1)} %` : ''}</td>
+      <td>{wood.shrinkage ? `${(100 * changeCoefficient(wood.shrinkage.tangential)).toFixed(2)} %` : ''}</td>
       <td className="max-w-72 whitespace-normal">{beware}</td>
       <td className="max-w-64 whitespace-normal text-xs text-quiet">
         {wood.source}

@@ -22,7 +22,7 @@ export interface PanelStock {
   readonly widthMm: Mm;
 }
 
-/** One kind of piece of a ring, all of one size. */
+/** One kind of piece of a ring: all of one size, and alike when turned about the axis. */
 export interface PieceKind {
   readonly name: string;
   readonly heightMm: Mm;
@@ -46,7 +46,8 @@ export interface Made {
   /** Farthest point of the blank from the axis, mm: what the lathe must swing. */
   readonly cornerMm: Mm;
   readonly kinds: readonly PieceKind[];
-  layOut(): readonly LaidPiece[];
+  /** The piece at one of the places. */
+  lay(place: number): LaidPiece;
   /** Which place holds the point (mm; z from the ring's bottom; turn 0); null where there is no wood. */
   placeAt(x: number, y: number, z: number): number | null;
   /** What is done, in order; lengths in mm. */

@@ -6,6 +6,7 @@ import { arcsInside } from '../surface/arcs.js';
 import { sharesOf } from '../surface/round.js';
 import { anyMaking, anyNeed } from '../testing/random.js';
 import { ringOfSegments, segmentSizes } from './flat/geometry.js';
+import { layOut } from './layOut.js';
 import { MAKINGS, makeRing, makingSchema, pitchOf, placesOf, WAYS } from './registry.js';
 
 describe('a flat ring', () => {
@@ -69,7 +70,7 @@ describe.each(WAYS)('the way “%s”', (way) => {
       fc.property(cases, (given) => {
         const ring = made(given);
         const places = Array.from({ length: placesOf(given.making) }, (_, place) => place);
-        expect(ring.layOut().map(({ place }) => place)).toEqual(places);
+        expect(layOut(ring).map(({ place }) => place)).toEqual(places);
         expect(ring.kinds.flatMap((kind) => kind.places).sort((a, b) => a - b)).toEqual(places);
       }),
     );
@@ -79,7 +80,7 @@ describe.each(WAYS)('the way “%s”', (way) => {
     fc.assert(
       fc.property(cases, (given) => {
         const ring = made(given);
-        const drawn = ring.layOut().reduce((sum, piece) => sum + area(piece.bottom), 0) * given.need.heightMm;
+        const drawn = layOut(ring).reduce((sum, piece) => sum + area(piece.bottom), 0) * given.need.heightMm;
         const counted = ring.kinds.reduce((sum, kind) => sum + kind.volumeMm3 * kind.places.length, 0);
         expect(drawn / counted).toBeCloseTo(1, 3);
       }),
@@ -97,13 +98,11 @@ describe.each(WAYS)('the way “%s”', (way) => {
           const radius = ring.gives.innerMm + share * (ring.gives.outerMm - ring.gives.innerMm);
           const { x, y } = polar(radius, angle);
           const found = ring.placeAt(x, y, given.need.heightMm / 2);
-          const drawn = ring
-            .layOut()
-            .filter(({ bottom }) =>
-              arcsInside(bottom, radius).some(({ from, to }) =>
-                [angle, angle + 2 * Math.PI].some((a) => a >= from - 1e-7 && a <= to + 1e-7),
-              ),
-            );
+          const drawn = layOut(ring).filter(({ bottom }) =>
+            arcsInside(bottom, radius).some(({ from, to }) =>
+              [angle, angle + 2 * Math.PI].some((a) => a >= from - 1e-7 && a <= to + 1e-7),
+            ),
+          );
           expect(drawn.map(({ place }) => place)).toContain(found);
           expect([...sharesOf(ring, radius).values()].reduce((a, b) => a + b, 0)).toBeCloseTo(1, 6);
           expect(ring.placeAt(x, y, given.need.heightMm + 0.1)).toBeNull();
@@ -118,9 +117,24 @@ describe.each(WAYS)('the way “%s”', (way) => {
         const ring = made(given);
         expect(ring.gives.outerMm).toBeGreaterThanOrEqual(given.need.outerMm - 1e-9);
         expect(ring.gives.innerMm).toBeLessThanOrEqual(given.need.innerMm + 1e-9);
-        const corners = ring.layOut().flatMap(({ bottom }) => bottom.map(({ x, y }) => Math.hypot(x, y)));
+        const corners = layOut(ring).flatMap(({ bottom }) => bottom.map(({ x, y }) => Math.hypot(x, y)));
         expect(Math.max(...corners)).toBeLessThanOrEqual(ring.cornerMm * 1.0002);
       }),
+    );
+  });
+
+  test('pieces of one kind hold alike shares of any circle about the axis', () => {
+    fc.assert(
+      fc.property(cases, fc.double({ min: 0.01, max: 0.99, noNaN: true }), (given, share) => {
+        const ring = made(given);
+        const radius = ring.gives.innerMm + share * (ring.gives.outerMm - ring.gives.innerMm);
+        const shares = sharesOf(ring, radius);
+        for (const { place, bottom } of layOut(ring)) {
+          const held = arcsInside(bottom, radius).reduce((sum, { from, to }) => sum + to - from, 0);
+          expect(held / (2 * Math.PI)).toBeCloseTo(shares.get(place)!, 6);
+        }
+      }),
+      { numRuns: 30 },
     );
   });
 

@@ -1,4 +1,5 @@
 import type { Made } from '../making/contract.js';
+import { layOut } from '../making/layOut.js';
 import { wrapped } from '../ring/plane.js';
 import type { Arc } from './arcs.js';
 import { arcsInside } from './arcs.js';
@@ -13,7 +14,7 @@ export interface PlaceArc extends Arc {
  * is what drawings show and what shares of wood are counted from.
  */
 export function placesRound(made: Made, radius: number, turn: number): PlaceArc[] {
-  const arcs = made.layOut().flatMap((piece) =>
+  const arcs = layOut(made).flatMap((piece) =>
     arcsInside(piece.bottom, radius).map((arc) => {
       const from = wrapped(arc.from + turn);
       return { place: piece.place, from, to: from + (arc.to - arc.from) };
@@ -23,12 +24,16 @@ export function placesRound(made: Made, radius: number, turn: number): PlaceArc[
 }
 
 /**
- * Share of the circle of a radius that each place holds. Where joints are radial, as in every way of making so far, it
- * is the share of the turned ring's volume as well.
+ * Share of the circle of a radius that each place holds. Pieces of a kind are alike when turned about the axis, so one
+ * of each is asked. Where joints are radial, as in every way of making so far, it is the share of the turned ring's
+ * volume as well.
  */
 export function sharesOf(made: Made, radius: number): Map<number, number> {
   const shares = new Map<number, number>();
-  for (const { place, from, to } of placesRound(made, radius, 0))
-    shares.set(place, (shares.get(place) ?? 0) + (to - from) / (2 * Math.PI));
+  for (const { places } of made.kinds) {
+    const arcs = arcsInside(made.lay(places[0]!).bottom, radius);
+    const share = arcs.reduce((sum, { from, to }) => sum + to - from, 0) / (2 * Math.PI);
+    for (const place of places) shares.set(place, share);
+  }
   return shares;
 }

@@ -21,7 +21,8 @@ export const disc: Making<DiscParams> = {
   pitch: () => TURN,
   make(_, { outerMm, heightMm }) {
     const corner = outerMm / Math.cos(Math.PI / DRAWN_SIDES);
-    const outline = Array.from({ length: DRAWN_SIDES }, (_, i) => polar(corner, (i * TURN) / DRAWN_SIDES));
+    const outline = () =>
+      Array.from({ length: DRAWN_SIDES }, (_, i) => polar(corner, (i * TURN) / DRAWN_SIDES));
     return done({
       gives: { outerMm, innerMm: mm(0) },
       cornerMm: outerMm,
@@ -34,7 +35,7 @@ export const disc: Making<DiscParams> = {
           places: [0],
         },
       ],
-      layOut: () => [{ place: 0, bottom: outline, top: outline }],
+      lay: (place) => ({ place, bottom: outline(), top: outline() }),
       placeAt: (x, y, z) => (z >= 0 && z <= heightMm && Math.hypot(x, y) <= outerMm ? 0 : null),
       steps: () => [
         `Plane a board to the ring's thickness, at least ${sayMm(2 * outerMm)} wide; edge-glue two if it is narrower.`,

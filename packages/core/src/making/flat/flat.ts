@@ -52,7 +52,7 @@ function ringOf(count: number, need: RingNeed, sizes: SegmentSizes): Made {
         places: Array.from({ length: count }, (_, place) => place),
       },
     ],
-    layOut: () => Array.from({ length: count }, (_, place) => segment(place, pitch, sizes, need.innerMm)),
+    lay: (place) => segment(place, pitch, sizes, need.innerMm),
     placeAt(x, y, z) {
       if (z < 0 || z > need.heightMm) return null;
       const angle = wrapped(Math.atan2(y, x));

@@ -2,6 +2,7 @@ import Module from 'manifold-3d';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { mm } from '../../measure/quantity.js';
 import type { LaidPiece } from '../contract.js';
+import { layOut } from '../layOut.js';
 import { makeRing } from '../registry.js';
 import { segmentSizes } from './geometry.js';
 
@@ -39,9 +40,7 @@ describe.each([
   };
 
   test('the pieces do not overlap and their volume is the one that is counted', () => {
-    const pieces = ring()
-      .layOut()
-      .map((piece) => solid(piece, height));
+    const pieces = layOut(ring()).map((piece) => solid(piece, height));
     const whole = kernel.Manifold.union(pieces);
     const apart = pieces.reduce((sum, piece) => sum + piece.volume(), 0);
     const counted = ring().kinds.reduce((sum, kind) => sum + kind.volumeMm3 * kind.places.length, 0);
