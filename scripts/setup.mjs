@@ -72,7 +72,7 @@ export function ensureDependencies() {
 export function ensureBuild() {
   const sources = ['packages', 'apps']
     .flatMap((group) => filesBelow(join(ROOT, group)))
-    .filter((path) => !/\.test\.tsx?$/.test(path));
+    .filter((path) => !/\.(test\.tsx?|tsbuildinfo)$/.test(path));
   const outcomes = ['packages/core', 'apps/server', 'apps/cli', 'apps/web'].map((workspace) =>
     join(ROOT, workspace, 'dist'),
   );

@@ -50,6 +50,11 @@ export const sayMm = (value: number): string => `${trimZeros(value.toFixed(2))} 
 
 /** A sentence of the core with every length in it shown in the user's units. */
 export const sentenceIn = (sentence: string, system: UnitSystem): string =>
-  sentence.replace(/(-?\d+(?:\.\d+)?) mm\b/g, (_, figure) =>
-    formatLength(mm(Number(figure)), system).replace(/[+−]$/, ''),
-  );
+  sentence.replace(/(-?\d+(?:\.\d+)?) mm\b/g, (_, figure) => inSentence(mm(Number(figure)), system));
+
+/** As `formatLength`, without the sign of the rest; lengths under 1/128 in as decimals, or they would read as nothing. */
+function inSentence(length: Mm, system: UnitSystem): string {
+  const vanishes = length !== 0 && Math.abs(length) < INCH / 128;
+  const shown = formatLength(length, system === 'inch-fraction' && vanishes ? 'inch-decimal' : system);
+  return shown.replace(/[+−]$/, '');
+}

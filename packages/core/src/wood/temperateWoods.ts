@@ -210,6 +210,6 @@ export const TEMPERATE_WOODS: readonly Species[] = [
     shrinkage: { radial: 6.8, tangential: 11.5 },
     dust: null,
     bleeds: false,
-    source: SOURCE,
+    source: 'general timber tables, from memory',
   },
 ];

@@ -1,0 +1,89 @@
+import { edit, mm } from '@fellside/core';
+import { demoProjects } from '@fellside/core/demo';
+import { act, cleanup, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, describe, expect, test } from 'vitest';
+import { editPiece } from '../store/edits.js';
+import { piece, type Safety } from '../store/pieceSlice.js';
+import { showWith } from '../testing/open.js';
+import { Conflict } from './Conflict.js';
+import { FootBar } from './FootBar.js';
+import { SavedSign } from './SavedSign.js';
+import { TopBar } from './TopBar.js';
+
+afterEach(cleanup);
+
+describe('the saved sign', () => {
+  test('says saved with the time only when it is on disk', () => {
+    const { store } = showWith(<SavedSign />);
+    expect(screen.getByRole('status').textContent).toMatch(/^saved \d/);
+    act(() => void store.dispatch(editPiece(edit.setWall(mm(6)))));
+    expect(screen.getByRole('status').textContent).toBe('saving…');
+  });
+
+  test.each<[Safety, RegExp]>([
+    ['away', /not saved: the server does not answer/],
+    ['refused', /not saved: the server refused it/],
+  ])('%s is told in plain words', (safety, sentence) => {
+    const { store } = showWith(<SavedSign />);
+    act(() => void store.dispatch(safety === 'away' ? piece.away() : piece.turnedDown([])));
+    expect(screen.getByRole('status').textContent).toMatch(sentence);
+  });
+});
+
+test('a conflict shows both ways out; taking the other side shows what is on disk', async () => {
+  const { store, project } = showWith(<Conflict />);
+  expect(screen.queryByRole('alert')).toBeNull();
+  const other = { ...demoProjects()[0]!, name: 'From the other window' };
+  act(() => {
+    store.dispatch(editPiece(edit.rename('Mine')));
+    store.dispatch(
+      piece.stale({
+        id: 'cup',
+        revision: 7,
+        document: other,
+        history: { past: [], future: [] },
+        savedAt: '2026-11-23T11:00:00Z',
+      }),
+    );
+  });
+  expect(screen.getByRole('alert').textContent).toMatch(/Nothing was overwritten/);
+  expect(project().name).toBe('Mine');
+  await userEvent.click(screen.getByRole('button', { name: 'Drop mine, show the other' }));
+  expect(project().name).toBe('From the other window');
+  expect(store.getState().piece).toMatchObject({ revision: 7, safety: 'saved' });
+});
+
+describe('the top bar', () => {
+  test('undo and redo name the step, and are off where there is none', async () => {
+    const { store, project } = showWith(<TopBar />);
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: /^Undo/ }).disabled).toBe(true);
+    act(() => void store.dispatch(editPiece(edit.setWall(mm(6)))));
+    await userEvent.click(screen.getByRole('button', { name: 'Undo Wall thickness' }));
+    expect(project()).toEqual(demoProjects()[0]);
+    await userEvent.click(screen.getByRole('button', { name: 'Redo Wall thickness' }));
+    expect(project().form.wallMm).toBe(6);
+    await userEvent.keyboard('{Control>}z{/Control}');
+    expect(project().form.wallMm).not.toBe(6);
+  });
+
+  test('an empty name is refused and the old one stays', async () => {
+    const { store, project } = showWith(<TopBar />);
+    const name = screen.getByLabelText('Name of the piece');
+    await userEvent.clear(name);
+    await userEvent.type(name, '   {Enter}');
+    expect(project().name).toBe('Fell Race Cup');
+    expect(store.getState().piece.refused[0]?.message).toMatch(/Name is empty/);
+  });
+});
+
+test('the foot bar counts pieces, size and wood, and follows an edit', () => {
+  const { store } = showWith(<FootBar />);
+  const totals = screen.getByRole('region', { name: 'Totals' });
+  expect(totals.textContent).toContain('245 in 15 rings');
+  expect(totals.textContent).toContain('10 1/2" × 6 5/8"');
+  act(() => void store.dispatch(editPiece(edit.setCount([8], 12))));
+  expect(totals.textContent).toContain('233 in 15 rings');
+  act(() => void store.dispatch(editPiece(edit.setCount([8], 200))));
+  expect(totals.textContent).toContain('cannot be held at the saw');
+});

@@ -1,0 +1,26 @@
+import fc from 'fast-check';
+import { expect, test } from 'vitest';
+import { integrate, integrateKinked } from './quadrature.js';
+
+test('exact for polynomials up to degree 7, as Gauss-Legendre with four points has to be', () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.integer({ min: -9, max: 9 }), { minLength: 8, maxLength: 8 }),
+      fc.integer({ min: 1, max: 5 }),
+      (powers, to) => {
+        const value = (x: number) => powers.reduce((sum, factor, i) => sum + factor * x ** i, 0);
+        const primitive = powers.reduce((sum, factor, i) => sum + (factor * to ** (i + 1)) / (i + 1), 0);
+        expect(integrate(value, 0, to)).toBeCloseTo(primitive, 6);
+      },
+    ),
+  );
+});
+
+test('kinks and steps are closed in on', () => {
+  const kink = Math.SQRT1_2;
+  expect(integrateKinked((x) => Math.abs(x - kink), 0, 1, 1e-6)).toBeCloseTo(
+    (kink ** 2 + (1 - kink) ** 2) / 2,
+    5,
+  );
+  expect(integrateKinked((x) => (x > kink ? 1 : 0), 0, 1, 1e-6)).toBeCloseTo(1 - kink, 2);
+});
