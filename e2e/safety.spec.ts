@@ -11,7 +11,6 @@ test('SIGKILL in the middle of edits loses nothing that was called saved, and no
     await wall.fill(`${round + 2}/16`);
     await wall.press('Enter');
     await saved(page);
-    const called = await wall.inputValue();
     await wall.fill(`${round + 2}/16 + 1/32`);
     await wall.press('Enter');
     await fellside.stop('SIGKILL');
@@ -21,7 +20,6 @@ test('SIGKILL in the middle of edits loses nothing that was called saved, and no
       .get(`${fellside.url}/api/projects/${page.url().split('/')[4]}`)
       .then(async (r) => ({ body: await r.json() }));
     expect(body.document.form.wallMm).toBeGreaterThanOrEqual(((round + 2) / 16) * 25.4 - 1e-9);
-    expect(called).not.toBe('');
     await saved(page);
   }
   await page.reload();

@@ -177,6 +177,21 @@ test('the shop is kept, and refused whole when one figure is off', async () => {
   expect((await http().get('/api/shop')).body.kerfMm).toBe(2.4);
 });
 
+test('pages of other origins, and other names for this machine, are not answered', async () => {
+  await http()
+    .post('/api/projects/import')
+    .set('origin', 'http://elsewhere.example')
+    .set('content-type', 'text/plain')
+    .send('{}')
+    .expect(403);
+  await http().get('/api/projects').set('host', 'elsewhere.example').expect(403);
+  await http()
+    .get('/api/projects')
+    .set('host', 'localhost:4680')
+    .set('origin', 'http://localhost:4680')
+    .expect(200);
+});
+
 test('settings say what is wrong with them', () => {
   expect(() => settingsFrom({ FELLSIDE_PORT: 'eighty' })).toThrow(/FELLSIDE_PORT is “eighty”/);
   expect(settingsFrom({}).host).toBe('127.0.0.1');

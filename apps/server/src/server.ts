@@ -5,6 +5,7 @@ import { HttpAdapterHost, NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
+import { ownPagesOnly } from './neighbours.js';
 import { ProjectsService } from './projects/projects.service.js';
 import { BodyFilter } from './reasons/bodyFilter.js';
 import type { Settings } from './settings.js';
@@ -27,6 +28,7 @@ export async function createServer(settings: Settings): Promise<NestExpressAppli
       strictTransportSecurity: false,
     }),
   );
+  app.use(ownPagesOnly(settings.host));
   app.useBodyParser('json', { limit: MOST_BODY });
   app.useBodyParser('text', { limit: MOST_BODY });
   app.useGlobalFilters(new BodyFilter(app.get(HttpAdapterHost).httpAdapter));

@@ -5,6 +5,8 @@ import type { Project } from './schema.js';
 
 /** How many steps back are kept with a project. */
 export const MOST_STEPS = 200;
+/** How much they may take together, letters of JSON: a step that repaints a large piece takes half a million. */
+const MOST_LETTERS = 4e6;
 
 const patchSchema = z.strictObject({
   op: z.enum(['replace', 'remove', 'add']),
@@ -48,8 +50,27 @@ export function recorded({ history }: Edited, change: Change): Edited {
   const step: Step = { label: change.label, patches: change.patches, inverse: change.inverse };
   return {
     project: change.project,
-    history: { past: [...history.past, step].slice(-MOST_STEPS), future: [] },
+    history: { past: newest([...history.past, step]), future: [] },
   };
+}
+
+const letters = new WeakMap<Step, number>();
+
+function lettersOf(step: Step): number {
+  const known = letters.get(step) ?? JSON.stringify(step).length;
+  letters.set(step, known);
+  return known;
+}
+
+/** The last steps that may be kept; the very last one always is. */
+function newest(steps: readonly Step[]): Step[] {
+  let total = 0;
+  const kept = steps.slice(-MOST_STEPS).reverse();
+  const end = kept.findIndex((step, i) => {
+    total += lettersOf(step);
+    return i > 0 && total > MOST_LETTERS;
+  });
+  return (end < 0 ? kept : kept.slice(0, end)).reverse();
 }
 
 /** One step back; the same when there is none. */

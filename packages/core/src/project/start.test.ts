@@ -85,3 +85,18 @@ test('history: steps back and forth, a new edit drops what was undone, only so m
   const same = run(start.project, edit.setWall(start.project.form.wallMm));
   expect(same.ok && recorded(start, same.value).history.past).toEqual([]);
 });
+
+test('history of a large piece stays small enough to be saved with it, and its last step can always be undone', () => {
+  const large = begun({ heightMm: mm(1900), ringHeightMm: mm(10), count: 240, diameterMm: mm(900) });
+  let edited: { project: Project; history: typeof NO_HISTORY } = { project: large, history: NO_HISTORY };
+  for (let i = 0; i < 12; i++) {
+    const every = edited.project.rings.map((_, index) => index);
+    const change = run(edited.project, edit.setWood(every, i % 2 ? 'sugar-maple' : 'black-walnut'));
+    if (!change.ok) throw new Error('edit');
+    edited = recorded(edited, change.value) as typeof edited;
+  }
+  const size = JSON.stringify(edited.history).length;
+  expect(edited.history.past.length).toBeGreaterThan(0);
+  expect(edited.history.past.length === 1 || size < 4.1e6).toBe(true);
+  expect(new Set(undone(edited).project.rings[5]!.woods)).toEqual(new Set(['black-walnut']));
+});

@@ -84,7 +84,8 @@ export const setWood = (rings: Rings, key: string, places?: readonly number[]): 
     ? `Wood of ${places.length} ${places.length === 1 ? 'segment' : 'segments'}`
     : `Wood of ${named(rings)}`,
   apply: each(rings, (ring) => {
-    for (const place of places ?? ring.woods.keys()) ring.woods[place] = key;
+    if (places) for (const place of places) ring.woods[place] = key;
+    else ring.woods = ring.woods.map(() => key);
     return undefined;
   }),
 });
