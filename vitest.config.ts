@@ -4,7 +4,7 @@ const source = { conditions: ['fellside-source'] };
 const project = (name: string, include: string, environment = 'node') => ({
   resolve: source,
   ssr: { resolve: source },
-  test: { name, include: [include], environment },
+  test: { name, include: [include], environment, testTimeout: 60_000 },
 });
 
 export default defineConfig({

@@ -4,14 +4,14 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
-  timeout: 45_000,
-  expect: { timeout: 6_000 },
+  timeout: 150_000,
+  expect: { timeout: 20_000 },
   workers: 2,
   reporter: [['list'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
-    actionTimeout: 6_000,
+    actionTimeout: 20_000,
     launchOptions: {
       executablePath: process.env.FELLSIDE_CHROMIUM ?? '/usr/bin/chromium',
       args: [

@@ -13,6 +13,8 @@ test('no accessibility violations on any screen, and no complaints in the consol
   page,
   fellside,
 }) => {
+  // Nine screens, some with long tables: axe takes its time on a slow machine.
+  test.setTimeout(400_000);
   const complaints: string[] = [];
   page.on('console', (message) => message.type() === 'error' && complaints.push(message.text()));
   page.on('pageerror', (error) => complaints.push(error.message));

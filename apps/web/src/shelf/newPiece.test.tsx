@@ -35,7 +35,7 @@ test('shape, size, ring height and wood make a piece with a solid disc below and
   await fill('Name', 'Crook Vase');
   await fill(/^Height/, '9 3/4');
   await userEvent.click(screen.getByRole('button', { name: 'Start' }));
-  await vi.waitFor(() => expect(sent).toHaveLength(1));
+  await vi.waitFor(() => expect(sent).toHaveLength(1), 10_000);
   const { name, rings, form } = sent[0]!.document;
   expect(name).toBe('Crook Vase');
   expect(form.points.at(-1)!.heightMm).toBeCloseTo(247.65, 9);

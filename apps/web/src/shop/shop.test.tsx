@@ -30,7 +30,7 @@ const set = async (label: string, text: string) => {
 test('a figure typed is kept whole with the others', async () => {
   showWith(<ShopStation />);
   await set('Kerf of the mitre cut', '3/32');
-  await vi.waitFor(() => expect(sent).toHaveLength(1));
+  await vi.waitFor(() => expect(sent).toHaveLength(1), 10_000);
   expect(sent[0]).toMatchObject({ kerfMm: expect.closeTo(2.38125, 9), sparePercent: 5 });
 });
 
