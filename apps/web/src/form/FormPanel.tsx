@@ -1,7 +1,7 @@
-import { type Command, edit, extremes, litres, type Mm, mm } from '@fellside/core';
+import { type Command, edit, litres, type Mm } from '@fellside/core';
 import type { ReactNode } from 'react';
 import { editPiece } from '../store/edits.js';
-import { planOf, preparedOf, projectOf } from '../store/selectors.js';
+import { planOf, projectOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { LengthField } from '../ui/LengthField.js';
 import { CurvePoints } from './CurvePoints.js';
@@ -10,20 +10,14 @@ import { CurvePoints } from './CurvePoints.js';
 export function FormPanel() {
   const dispatch = useActions();
   const { form, allowances } = useApp(projectOf);
-  const prepared = useApp(preparedOf);
+  const plan = useApp(planOf);
   const set = (command: (value: Mm) => Command) => (value: Mm) => dispatch(editPiece(command(value)));
-  const diameter = prepared.ok
-    ? 2 * extremes(prepared.value.vessel.outside, 0, prepared.value.vessel.heightMm).most
-    : null;
+  const diameter = plan.ok ? plan.value.diameterMm : null;
   return (
     <aside aria-label="Form" className="w-72 shrink-0 overflow-y-auto border-l border-line bg-pane p-3">
       <Group title="Size">
         <LengthField label="Height" value={form.points.at(-1)!.heightMm} onChange={set(edit.setFormHeight)} />
-        <LengthField
-          label="Widest diameter"
-          value={diameter === null ? null : mm(diameter)}
-          onChange={set(edit.setDiameter)}
-        />
+        <LengthField label="Widest diameter" value={diameter} onChange={set(edit.setDiameter)} />
         <LengthField label="Wall, square to curve" value={form.wallMm} onChange={set(edit.setWall)} />
         <LengthField label="Floor" value={form.floorMm} onChange={set(edit.setFloor)} />
       </Group>
