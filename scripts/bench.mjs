@@ -1,7 +1,8 @@
 // npm run bench: prints figures of one run; ratios are what counts, machines differ.
-import { ensureDependencies, node } from './setup.mjs';
+import { ensureBuild, ensureDependencies, node } from './setup.mjs';
 
 ensureDependencies();
+ensureBuild();
 node(
   'node_modules/vitest/vitest.mjs',
   'run',

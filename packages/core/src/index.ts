@@ -1,10 +1,19 @@
-export type { Check } from './check/check.js';
+export type { Check, Remedy } from './check/check.js';
 export { cutListCsv } from './exchange/cutListCsv.js';
+export {
+  PROFILE_FORMATS,
+  type ProfileFormat,
+  readProfile,
+  writeProfile,
+} from './exchange/profile/formats.js';
 export { MOST_BYTES, type ProjectFile, readProjectFile, writeProjectFile } from './exchange/projectFile.js';
-export { type Curve, curveThrough, extremes, radiusAt, topOf } from './form/curve.js';
-export type { Form, FormPoint } from './form/shape.js';
+export type { Fit } from './form/corridor.js';
+export { type Curve, type CurvePoint, curveThrough, extremes, radiusAt, topOf } from './form/curve.js';
+export { type Landmark, landmarksOf } from './form/landmarks.js';
+export { recessAt } from './form/recess.js';
+export type { Form, FormPoint, Inside, Lid, Recess, WallAt } from './form/shape.js';
 export { STARTING_SHAPES, startingForm } from './form/starting.js';
-export { insideAt, type Vessel, vesselOf } from './form/vessel.js';
+export { brimOf, insideAt, type Vessel, vesselOf, wallAt } from './form/vessel.js';
 export type { WoodLedger } from './lumber/ledger.js';
 export type { Lumber, StripListEntry, WoodTotal } from './lumber/lumber.js';
 export { QUARTERS } from './lumber/quarters.js';
@@ -25,7 +34,7 @@ export {
 export { parseLength } from './measure/parse.js';
 export { degrees, type Mm, mm, type Rad, rad } from './measure/quantity.js';
 export { done, type Reason, type Result, refuse, refused } from './measure/reason.js';
-export { boardFeet, litres } from './measure/volume.js';
+export { boardFeet, imperialPints, litres, usPints } from './measure/volume.js';
 export { type Change, type Command, run } from './project/commands/command.js';
 export * as edit from './project/commands/edits.js';
 export {
@@ -39,7 +48,7 @@ export {
 } from './project/history.js';
 export { readProject } from './project/inspect.js';
 export { type Plan, plan } from './project/plan.js';
-export { type Prepared, type PreparedRing, prepare } from './project/prepare.js';
+export { heightOf, type Prepared, type PreparedRing, prepare } from './project/prepare.js';
 export {
   type PaletteEntry,
   type Project,
@@ -47,9 +56,15 @@ export {
   SCHEMA_VERSION,
   TONES,
   type Tone,
+  type Underlay,
 } from './project/schema.js';
 export { reasonsOf } from './project/sentences.js';
 export { type Beginning, startProject } from './project/start.js';
+export { type RingSize, type RingsBeginning, startFromRings } from './project/startFromRings.js';
+export { type Bond, bondOf } from './ring/bond.js';
+export type { Band } from './ring/overlap.js';
+export type { Point } from './ring/plane.js';
+export type { Thickness } from './ring/slicing.js';
 export { CAUTION_NOTE, CAUTIONS, type CautionId } from './settings/cautions.js';
 export { DEFAULT_SHOP, type Shop, shopSchema } from './settings/shop.js';
 export {

@@ -3,11 +3,23 @@ import type { Lumber } from '../lumber/lumber.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
 import type { Shop } from '../settings/shop.js';
 
-/** Something to look at: a sentence with its numbers, lengths in mm, and the ring (by index) it is about, if any. */
+/** What puts a check right, as data; `project/commands/remedies.ts` turns it into an edit. Rings by index. */
+export type Remedy =
+  | { readonly does: 'follow-form'; readonly ring: number }
+  | { readonly does: 'make-disc'; readonly ring: number }
+  | { readonly does: 'make-segments'; readonly ring: number }
+  | { readonly does: 'fewer-segments'; readonly ring: number; readonly shortestMm: number }
+  | { readonly does: 'split'; readonly ring: number; readonly atMm: number }
+  | { readonly does: 'remove'; readonly rings: readonly number[] }
+  | { readonly does: 'top-up' }
+  | { readonly does: 'form-to-stack' };
+
+/** Something to look at: a sentence with its numbers, lengths in mm, the ring (by index) it is about, what helps. */
 export interface Check {
   readonly code: string;
   readonly ring: number | null;
   readonly message: string;
+  readonly remedies: readonly Remedy[];
 }
 
 /** What a check may look at. */

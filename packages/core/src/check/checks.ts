@@ -1,18 +1,26 @@
 import type { Check, Subject } from './check.js';
 import { hollowDiscChecks } from './hollowDisc.js';
 import { impossibleChecks } from './impossible.js';
+import { latheChecks } from './lathe.js';
+import { lidChecks } from './lid.js';
 import { meetingPointChecks } from './meetingPoints.js';
 import { overlapChecks } from './overlap.js';
 import { shortSegmentChecks } from './shortSegment.js';
-import { swingChecks } from './swing.js';
+import { stackChecks } from './stack.js';
+import { thinWallChecks } from './thinWall.js';
+import { tooNarrowChecks } from './tooNarrow.js';
 
 const CHECKS = [
+  stackChecks,
+  tooNarrowChecks,
   impossibleChecks,
   overlapChecks,
+  lidChecks,
+  thinWallChecks,
   shortSegmentChecks,
   meetingPointChecks,
   hollowDiscChecks,
-  swingChecks,
+  latheChecks,
 ];
 
 /** Everything worth a look, gravest first. */

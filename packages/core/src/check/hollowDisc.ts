@@ -6,5 +6,7 @@ export const hollowDiscChecks = ({ rings }: Subject): Check[] =>
   rings.flatMap(({ index, need, pieces }) => {
     if (need.innerMm === 0 || !pieces.some(({ kind }) => kind.stock.from === 'panel')) return [];
     const message = `Ring ${index + 1} is a solid disc where a ring would do: a hole of ${sayMm(2 * need.innerMm)} is turned away.`;
-    return [{ code: 'hollow-disc', ring: index, message }];
+    return [
+      { code: 'hollow-disc', ring: index, message, remedies: [{ does: 'make-segments', ring: index }] },
+    ];
   });

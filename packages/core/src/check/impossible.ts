@@ -5,10 +5,17 @@ const ringOf = (path: string): number | null => {
   return match ? Number(match[1]) : null;
 };
 
-/** Rings that cannot be made, and pieces that no strip or board can give. */
+/** Rings that cannot be made (those above the form are a matter of the stack), and pieces that no strip or board can give. */
 export const impossibleChecks = ({ rings, lumber }: Subject): Check[] => [
   ...rings.flatMap(({ index, reasons }) =>
-    reasons.map(({ code, message }) => ({ code, ring: index, message: `Ring ${index + 1}: ${message}` })),
+    reasons
+      .filter(({ code }) => code !== 'ring-above-form')
+      .map(({ code, message }) => ({
+        code,
+        ring: index,
+        message: `Ring ${index + 1}: ${message}`,
+        remedies: [],
+      })),
   ),
-  ...lumber.reasons.map(({ code, path, message }) => ({ code, ring: ringOf(path), message })),
+  ...lumber.reasons.map(({ code, path, message }) => ({ code, ring: ringOf(path), message, remedies: [] })),
 ];

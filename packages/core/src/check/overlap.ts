@@ -10,5 +10,5 @@ export const overlapChecks = ({ rings, shop }: Subject): Check[] =>
       overlapMm <= 0
         ? `${joint} do not meet: ${sayMm(-overlapMm)} of air lies between them. Make the rings there thinner or the wall thicker.`
         : `${joint} are glued over only ${sayMm(overlapMm)}; you want at least ${sayMm(shop.leastOverlapMm)}.`;
-    return [{ code: 'overlap', ring: index, message }];
+    return [{ code: 'overlap', ring: index, message, remedies: [] }];
   });

@@ -7,6 +7,7 @@ export const shortSegmentChecks = ({ rings, shop }: Subject): Check[] =>
     const edges = pieces.flatMap(({ kind }) => (kind.stock.from === 'strip' ? [kind.stock.longEdgeMm] : []));
     const shortest = Math.min(...edges);
     if (shortest >= shop.shortestEdgeMm) return [];
-    const message = `Ring ${index + 1} has segments with a long edge of ${sayMm(shortest)}; under ${sayMm(shop.shortestEdgeMm)} they cannot be held at the saw. Use fewer segments.`;
-    return [{ code: 'short-segment', ring: index, message }];
+    const message = `Ring ${index + 1} has segments with a long edge of ${sayMm(shortest)}; under ${sayMm(shop.shortestEdgeMm)} they cannot be held at the saw.`;
+    const fewer = { does: 'fewer-segments' as const, ring: index, shortestMm: shop.shortestEdgeMm };
+    return [{ code: 'short-segment', ring: index, message, remedies: [fewer] }];
   });

@@ -1,4 +1,4 @@
-import type { FormPoint } from '../form/shape.js';
+import type { Form, FormPoint } from '../form/shape.js';
 import { INCH } from '../measure/format.js';
 import { mm } from '../measure/quantity.js';
 import { type Project, type Ring, SCHEMA_VERSION } from '../project/schema.js';
@@ -16,6 +16,13 @@ const points = (
     heightMm: inches(height),
     kind: corner ?? 'smooth',
   }));
+
+/** A wall of one thickness and a floor, in inches. */
+const walled = (wall: number, floor: number): Omit<Form, 'points'> => ({
+  inside: { by: 'wall', walls: [{ heightMm: mm(0), wallMm: inches(wall) }], floorMm: inches(floor) },
+  recess: null,
+  lid: null,
+});
 
 const stack = (courses: readonly Course[]): Ring[] =>
   courses.map(([height, count, turn, woods], i) => ({
@@ -59,8 +66,7 @@ export function fellRaceCup(): Project {
         [2.8125, 9.625],
         [2.9375, 10.5],
       ),
-      wallMm: inches(0.28125),
-      floorMm: inches(3.3125),
+      ...walled(0.28125, 3.3125),
     },
     rings: stack([
       [0.75, 0, 0, all('black-walnut')],
@@ -74,6 +80,7 @@ export function fellRaceCup(): Project {
     ]),
     palette: [entry('sugar-maple', 'light'), entry('black-walnut', 'dark'), entry('purpleheart', 'accent')],
     allowances: { outsideMm: inches(0.15625), insideMm: inches(0.15625) },
+    underlay: null,
   };
 }
 
@@ -93,8 +100,7 @@ export function bestFleeceBowl(): Project {
         [5.4375, 4],
         [5.3125, 4.75],
       ),
-      wallMm: inches(0.3125),
-      floorMm: inches(0.4375),
+      ...walled(0.3125, 0.4375),
     },
     rings: stack([
       [0.75, 0, 0, all('black-cherry')],
@@ -112,6 +118,7 @@ export function bestFleeceBowl(): Project {
       entry('wenge', 'dark'),
     ],
     allowances: { outsideMm: inches(0.15625), insideMm: inches(0.1875) },
+    underlay: null,
   };
 }
 
@@ -131,8 +138,7 @@ export function honeyClassJar(): Project {
         [1.75, 5.6875],
         [1.8125, 6.125],
       ),
-      wallMm: inches(0.28125),
-      floorMm: inches(0.375),
+      ...walled(0.28125, 0.375),
     },
     rings: stack([
       [0.75, 0, 0, all('black-walnut')],
@@ -147,5 +153,6 @@ export function honeyClassJar(): Project {
     ]),
     palette: [entry('yellowheart', 'light'), entry('osage-orange', 'middle'), entry('black-walnut', 'dark')],
     allowances: { outsideMm: inches(0.15625), insideMm: inches(0.15625) },
+    underlay: null,
   };
 }

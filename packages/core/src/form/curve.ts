@@ -1,7 +1,7 @@
 import type { FormPoint } from './shape.js';
 
 /**
- * The outside of a form as radius over height: cubic Hermite pieces between the points. The slopes are those of the
+ * Radius over height: cubic Hermite pieces. Through the points of a form (`curveThrough`) the slopes are those of the
  * monotone interpolant of Fritsch and Butland (SIAM J. Sci. Stat. Comput. 5, 1984; the rule known as PCHIP), so the
  * curve never swings past a point: its extremes over any range lie at the range's ends or at points, and it can never
  * reach the axis between two points that do not.
@@ -20,8 +20,11 @@ export interface CurvePiece {
   readonly d1: number;
 }
 
+/** A point of a curve, mm. */
+export type CurvePoint = Pick<FormPoint, 'radiusMm' | 'heightMm' | 'kind'>;
+
 /** The curve through points with strictly rising heights; corners end one smooth run and begin the next. */
-export function curveThrough(points: readonly FormPoint[]): Curve {
+export function curveThrough(points: readonly CurvePoint[]): Curve {
   const pieces: CurvePiece[] = [];
   let start = 0;
   for (let i = 1; i < points.length; i++) {
@@ -32,7 +35,7 @@ export function curveThrough(points: readonly FormPoint[]): Curve {
   return { pieces };
 }
 
-function smoothRun(points: readonly FormPoint[]): CurvePiece[] {
+function smoothRun(points: readonly CurvePoint[]): CurvePiece[] {
   const slopes = monotoneSlopes(points);
   return points.slice(1).map((upper, i) => {
     const lower = points[i]!;
@@ -47,7 +50,7 @@ function smoothRun(points: readonly FormPoint[]): CurvePiece[] {
   });
 }
 
-function monotoneSlopes(points: readonly FormPoint[]): number[] {
+function monotoneSlopes(points: readonly CurvePoint[]): number[] {
   const n = points.length;
   const step = points.slice(1).map((p, i) => p.heightMm - points[i]!.heightMm);
   const secant = points.slice(1).map((p, i) => (p.radiusMm - points[i]!.radiusMm) / step[i]!);
@@ -75,6 +78,14 @@ function endSlope(h0: number, h1: number, s0: number, s1: number): number {
   return slope;
 }
 
+/** Slope dr/dz of one piece at height z. */
+export function pieceSlope({ z0, z1, r0, r1, d0, d1 }: CurvePiece, z: number): number {
+  const h = z1 - z0;
+  const t = (z - z0) / h;
+  const secant = (r1 - r0) / h;
+  return d0 + t * (6 * secant - 4 * d0 - 2 * d1) + 3 * t * t * (d0 + d1 - 2 * secant);
+}
+
 /** Radius of one piece at height z (mm). */
 export function pieceRadius(piece: CurvePiece, z: number): number {
   const h = piece.z1 - piece.z0;
@@ -89,7 +100,9 @@ export function pieceRadius(piece: CurvePiece, z: number): number {
 }
 
 /** The piece that holds height z; the first or last for heights beyond the ends. */
-export function pieceAt(curve: Curve, z: number): CurvePiece {
+export const pieceAt = (curve: Curve, z: number): CurvePiece => curve.pieces[indexAt(curve, z)]!;
+
+function indexAt(curve: Curve, z: number): number {
   let low = 0;
   let high = curve.pieces.length - 1;
   while (low < high) {
@@ -97,7 +110,7 @@ export function pieceAt(curve: Curve, z: number): CurvePiece {
     if (z > curve.pieces[middle]!.z1) low = middle + 1;
     else high = middle;
   }
-  return curve.pieces[low]!;
+  return low;
 }
 
 export const topOf = (curve: Curve): number => curve.pieces[curve.pieces.length - 1]!.z1;
@@ -105,14 +118,46 @@ export const topOf = (curve: Curve): number => curve.pieces[curve.pieces.length 
 /** Outer radius at height z, 0 ≤ z ≤ top (mm). */
 export const radiusAt = (curve: Curve, z: number): number => pieceRadius(pieceAt(curve, z), z);
 
-/** Heights in `[z0, z1]` between which every piece is monotone: the ends and the points between them. */
+/** Heights in `[z0, z1]` between which the curve is one cubic: the ends and the points between them. */
 export function knotsBetween(curve: Curve, z0: number, z1: number): number[] {
-  const between = curve.pieces.map((p) => p.z0).filter((z) => z > z0 && z < z1);
+  const between = piecesBetween(curve, z0, z1).flatMap((p) => (p.z0 > z0 && p.z0 < z1 ? [p.z0] : []));
   return [z0, ...between, z1];
 }
 
-/** Least and greatest radius over heights z0..z1, exact because the pieces are monotone. */
+/** Least and greatest radius over heights z0..z1: at the ends, at points, and where a piece turns back inside them. */
 export function extremes(curve: Curve, z0: number, z1: number): { least: number; most: number } {
-  const radii = knotsBetween(curve, z0, z1).map((z) => radiusAt(curve, z));
-  return { least: Math.min(...radii), most: Math.max(...radii) };
+  let [least, most] = [Infinity, -Infinity];
+  const see = (radius: number) => {
+    if (radius < least) least = radius;
+    if (radius > most) most = radius;
+  };
+  for (const piece of piecesBetween(curve, z0, z1)) {
+    const [from, to] = [Math.max(z0, piece.z0), Math.min(z1, piece.z1)];
+    see(pieceRadius(piece, from));
+    see(pieceRadius(piece, to));
+    for (const z of turningHeights(piece)) if (z > from && z < to) see(pieceRadius(piece, z));
+  }
+  return { least, most };
+}
+
+/** The pieces that have a part of z0..z1, at least one. */
+export function piecesBetween(curve: Curve, z0: number, z1: number): readonly CurvePiece[] {
+  const first = indexAt(curve, z0);
+  let end = first + 1;
+  while (end < curve.pieces.length && curve.pieces[end]!.z0 < z1) end++;
+  return curve.pieces.slice(first, end);
+}
+
+/** Heights where a piece's slope is 0: the roots of a quadratic. None of a monotone piece lies inside it. */
+function turningHeights({ z0, z1, r0, r1, d0, d1 }: CurvePiece): number[] {
+  const h = z1 - z0;
+  const secant = (r1 - r0) / h;
+  const a = 3 * (d0 + d1 - 2 * secant);
+  const b = 2 * (3 * secant - 2 * d0 - d1);
+  if (d0 * d1 > 0 && d0 * secant > 0 && Math.abs(a) <= 3 * Math.abs(secant)) return [];
+  if (a === 0) return b === 0 ? [] : [z0 - (d0 / b) * h];
+  const root = b * b - 4 * a * d0;
+  if (root < 0) return [];
+  const square = Math.sqrt(root);
+  return [z0 + ((-b - square) / (2 * a)) * h, z0 + ((-b + square) / (2 * a)) * h];
 }

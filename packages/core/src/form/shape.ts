@@ -1,22 +1,60 @@
 import { z } from 'zod';
 import { length } from '../measure/field.js';
 
+export const MOST_POINTS = 400;
+
+const kind = z.enum(['smooth', 'corner']);
+
 /** A point that the outside of the piece passes through. */
 const pointSchema = z.strictObject({
   radiusMm: length('Radius', 1, 1000),
   heightMm: length('Height', 0, 2000),
-  kind: z.enum(['smooth', 'corner']),
+  kind,
 });
 
-/**
- * A half-section. The outside passes through `points`, bottom to top, the first at height 0 and the last at the lip;
- * the inside lies `wallMm` in from it, measured square to the curve, and is closed `floorMm` above the bottom.
- */
-export const formSchema = z.strictObject({
-  points: z.array(pointSchema).min(2).max(60),
+/** A point of an inside that is a curve of its own; it may lie on the axis. */
+const insidePointSchema = pointSchema.extend({ radiusMm: length('Inside radius', 0, 1000) });
+
+/** Wall thickness, square to the outside, at a height; between heights it changes in proportion. */
+const wallSchema = z.strictObject({
+  heightMm: length('Height of the wall thickness', 0, 2000),
   wallMm: length('Wall thickness', 0.5, 500),
-  floorMm: length('Floor thickness', 0, 2000),
+});
+
+/** The inside as the outside less a wall, closed by a floor; or as a curve of its own, its lowest point on the floor. */
+const insideSchema = z.discriminatedUnion('by', [
+  z.strictObject({
+    by: z.literal('wall'),
+    /** Heights rising; one alone holds everywhere. */
+    walls: z.array(wallSchema).min(1).max(40),
+    floorMm: length('Floor thickness', 0, 2000),
+  }),
+  z.strictObject({ by: z.literal('curve'), points: z.array(insidePointSchema).min(2).max(MOST_POINTS) }),
+]);
+
+/** The hollow turned into the bottom so that the piece stands on a rim: a cap of a sphere. */
+const recessSchema = z.strictObject({
+  radiusMm: length('Foot recess, radius', 1, 1000),
+  depthMm: length('Foot recess, depth', 0.1, 500),
+});
+
+/** Where body and lid part, and how much wood is left above the hollow of the lid, from the top of its knob down. */
+const lidSchema = z.strictObject({
+  heightMm: length('Lid line', 0, 2000),
+  roofMm: length('Lid thickness', 0.5, 500),
+});
+
+/** A half-section. The outside passes through `points`, bottom to top, the first at height 0 and the last at the top. */
+export const formSchema = z.strictObject({
+  points: z.array(pointSchema).min(2).max(MOST_POINTS),
+  inside: insideSchema,
+  recess: recessSchema.nullable(),
+  lid: lidSchema.nullable(),
 });
 
 export type FormPoint = z.infer<typeof pointSchema>;
+export type WallAt = z.infer<typeof wallSchema>;
+export type Inside = z.infer<typeof insideSchema>;
+export type Recess = z.infer<typeof recessSchema>;
+export type Lid = z.infer<typeof lidSchema>;
 export type Form = z.infer<typeof formSchema>;

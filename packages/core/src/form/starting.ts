@@ -11,6 +11,8 @@ interface StartingShape {
   readonly points: readonly (readonly [radius: number, height: number, corner?: 'corner'])[];
   /** Height of the floor as a share of the height; null when it is as thick as the wall and a little more. */
   readonly floor: number | null;
+  /** Lid line and thickness of the lid at its top, knob and all, as shares of the height. */
+  readonly lid?: { readonly line: number; readonly roof: number };
 }
 
 export const STARTING_SHAPES: readonly StartingShape[] = [
@@ -75,6 +77,28 @@ export const STARTING_SHAPES: readonly StartingShape[] = [
     floor: 0.5,
   },
   {
+    id: 'jar',
+    name: 'Jar with lid',
+    says: 'body, lid and knob',
+    proportion: 1.05,
+    points: [
+      [0.62, 0],
+      [0.7, 0.04],
+      [0.97, 0.28],
+      [1, 0.42],
+      [0.86, 0.68],
+      [0.88, 0.7, 'corner'],
+      [0.82, 0.76],
+      [0.4, 0.85],
+      [0.13, 0.88],
+      [0.12, 0.92],
+      [0.22, 0.97],
+      [0.14, 1],
+    ],
+    floor: null,
+    lid: { line: 0.7, roof: 0.18 },
+  },
+  {
     id: 'hollow-form',
     name: 'Hollow form',
     says: 'wide body, small opening',
@@ -101,6 +125,22 @@ export const STARTING_SHAPES: readonly StartingShape[] = [
     ],
     floor: null,
   },
+  {
+    id: 'bell',
+    name: 'Bell',
+    says: 'flaring from a narrow shoulder',
+    proportion: 0.95,
+    points: [
+      [0.3, 0],
+      [0.46, 0.06],
+      [0.56, 0.2],
+      [0.62, 0.45],
+      [0.72, 0.72],
+      [0.88, 0.92],
+      [1, 1],
+    ],
+    floor: null,
+  },
 ];
 
 /** The starting shape scaled to a height, a greatest diameter and a wall (all mm). */
@@ -116,5 +156,16 @@ export function startingForm(
     kind: corner ?? 'smooth',
   }));
   const floorMm = shape.floor === null ? Math.min(1.25 * wallMm, heightMm / 2) : shape.floor * heightMm;
-  return { points, wallMm: mm(wallMm), floorMm: mm(floorMm) };
+  return {
+    points,
+    inside: {
+      by: 'wall',
+      walls: [{ heightMm: mm(0), wallMm: mm(wallMm) }],
+      floorMm: mm(floorMm),
+    },
+    recess: null,
+    lid: shape.lid
+      ? { heightMm: mm(shape.lid.line * heightMm), roofMm: mm(shape.lid.roof * heightMm) }
+      : null,
+  };
 }

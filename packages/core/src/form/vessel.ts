@@ -1,99 +1,134 @@
 import { sayMm } from '../measure/format.js';
 import { done, type Reason, type Result, refuse, refused } from '../measure/reason.js';
-import { type Curve, curveThrough, knotsBetween, radiusAt, topOf } from './curve.js';
+import { SAME_LENGTH } from '../measure/tolerance.js';
+import { type Curve, curveThrough, radiusAt, topOf } from './curve.js';
+import { hollowOf } from './hollow.js';
+import { insideOrder, outsideOrder, wallOrder } from './order.js';
+import { type Cap, capOf, recessReasons } from './recess.js';
 import type { Form } from './shape.js';
-import { insideRadius } from './wall.js';
+import { smallest, wallOf } from './wall.js';
 
-/** A form made ready to be asked: its outside, and from which height up it is open inside. All mm. */
+/** A form made ready to be asked: its outside, and its inside where it is open. All mm. */
 export interface Vessel {
   readonly outside: Curve;
   readonly heightMm: number;
-  readonly wallMm: number;
+  /** Radius of the hollow from its floor to its top; null for a solid piece. */
+  readonly inside: Curve | null;
   /** Lowest height of the inside; equal to `heightMm` for a solid piece. */
   readonly hollowFromMm: number;
+  /** Highest height of the inside: the lip, or under the roof of a lid. */
+  readonly hollowToMm: number;
+  /** The hollow turned into the bottom. */
+  readonly recess: Cap | null;
+  /** Height of the lid line. */
+  readonly lidMm: number | null;
 }
 
-/** Heights looked at to find where the inside opens, besides the curve's own points. */
-const STATIONS = 96;
-const BISECTIONS = 40;
-
 /** Inside radius at one height; null where the piece is solid. */
-export function insideAt(vessel: Vessel, z: number): number | null {
-  if (z < vessel.hollowFromMm) return null;
-  return Math.max(0, insideRadius(vessel.outside, vessel.wallMm, z, z));
+export function insideAt({ inside, hollowFromMm, hollowToMm }: Vessel, z: number): number | null {
+  if (inside === null || z < hollowFromMm || z > hollowToMm) return null;
+  return Math.max(0, radiusAt(inside, z));
+}
+
+/** Height up to which the piece can be filled: the lip of the body. */
+export const brimOf = ({ lidMm, hollowToMm }: Vessel): number =>
+  lidMm === null ? hollowToMm : Math.min(lidMm, hollowToMm);
+
+/** Least thickness of the wall at a height of the inside, square to the outside (mm); null where it is solid. */
+export function wallAt(vessel: Vessel, z: number): number | null {
+  const inside = insideAt(vessel, z);
+  if (inside === null) return null;
+  const level = radiusAt(vessel.outside, z) - inside;
+  const away = (height: number) =>
+    Math.hypot(Math.max(0, radiusAt(vessel.outside, height) - inside), height - z);
+  const below = smallest(away, Math.max(0, z - level), z);
+  const above = smallest(away, z, Math.min(vessel.heightMm, z + level));
+  return Math.min(level, below.value, above.value);
 }
 
 /**
- * Makes a form ready, or says what cannot be: points that do not rise, a floor above the lip, a wall that closes the
- * inside at the lip or pinches it below. The inside may begin above the floor where the foot of the form is narrow.
+ * Makes a form ready, or says what cannot be: points that do not rise, a floor above the top, a wall that closes the
+ * inside or pinches it, an inside that crosses the outside, a recess or a lid that do not go with them.
  */
 export function vesselOf(form: Form): Result<Vessel> {
-  const wrong = disorder(form);
+  const wrong = [...outsideOrder(form.points), ...insideOrder(form.inside), ...wallOrder(form.inside)];
   if (wrong.length > 0) return refused(...wrong);
   const outside = curveThrough(form.points);
   const heightMm = topOf(outside);
-  if (form.floorMm > heightMm)
+  const lid = lidReasons(form, heightMm);
+  if (lid.length > 0) return refused(...lid);
+  const inside = insideOf(form, outside, heightMm);
+  if (!inside.ok) return inside;
+  const vessel: Vessel = {
+    outside,
+    heightMm,
+    inside: inside.value,
+    hollowFromMm: inside.value ? inside.value.pieces[0]!.z0 : heightMm,
+    hollowToMm: inside.value ? topOf(inside.value) : heightMm,
+    recess: form.recess && capOf(form.recess),
+    lidMm: form.lid?.heightMm ?? null,
+  };
+  const recess = form.recess ? recessReasons(form.recess, outside, vessel.hollowFromMm) : [];
+  return recess.length > 0 ? refused(...recess) : done(vessel);
+}
+
+function insideOf({ inside, lid }: Form, outside: Curve, heightMm: number): Result<Curve | null> {
+  if (inside.by === 'curve') return ownInside(inside.points, outside, heightMm, lid !== null);
+  const { floorMm, walls } = inside;
+  if (floorMm > heightMm)
     return refuse(
       'floor-above-lip',
-      'form.floorMm',
-      `The floor, ${sayMm(form.floorMm)}, is thicker than the form is tall, ${sayMm(heightMm)}.`,
+      'form.inside.floorMm',
+      `The floor, ${sayMm(floorMm)}, is thicker than the form is tall, ${sayMm(heightMm)}.`,
       { most: heightMm },
     );
-  if (form.floorMm === heightMm)
-    return done({ outside, heightMm, wallMm: form.wallMm, hollowFromMm: heightMm });
-  return opening(outside, form.wallMm, form.floorMm);
+  const topMm = heightMm - (lid?.roofMm ?? 0);
+  if (topMm - floorMm < SAME_LENGTH) return done(null);
+  const room = { floorMm, topMm, lineMm: lid?.heightMm ?? null };
+  return hollowOf(outside, wallOf(walls), room);
 }
 
-function disorder({ points }: Form): Reason[] {
-  const reasons: Reason[] = [];
-  if (points[0]!.heightMm !== 0)
-    reasons.push({
-      code: 'form-foot',
-      path: 'form.points.0.heightMm',
-      message: `The lowest curve point is at height ${sayMm(points[0]!.heightMm)}; it has to be at 0, on the bench.`,
-    });
-  points.slice(1).forEach((point, i) => {
-    const below = points[i]!.heightMm;
-    if (point.heightMm - below < MIN_RISE)
-      reasons.push({
-        code: 'form-order',
-        path: `form.points.${i + 1}.heightMm`,
-        message: `Curve point ${i + 2} is at height ${sayMm(point.heightMm)}; it has to be above point ${i + 1}, which is at ${sayMm(below)}.`,
-        limits: { least: below + MIN_RISE },
-      });
-  });
-  return reasons;
-}
+/** Least thickness, measured level, of a wall between two curves (mm): less would not hold together. */
+export const LEAST_WALL = 0.5;
 
-/** Two curve points are at least this far apart in height (mm). */
-export const MIN_RISE = 0.1;
-
-function opening(outside: Curve, wallMm: number, floorMm: number): Result<Vessel> {
-  const heightMm = topOf(outside);
-  const open = (z: number) => insideRadius(outside, wallMm, z, z) > 0;
-  const stations = knotsBetween(outside, floorMm, heightMm);
-  for (let i = 1; i < STATIONS; i++) stations.push(floorMm + ((heightMm - floorMm) * i) / STATIONS);
-  stations.sort((a, b) => a - b);
-  let lowest = stations.length;
-  while (lowest > 0 && open(stations[lowest - 1]!)) lowest--;
-  const closed = stations[lowest - 1];
-  if (lowest === stations.length) return tooThick(outside, wallMm, heightMm);
-  if (closed === undefined) return done({ outside, heightMm, wallMm, hollowFromMm: floorMm });
-  if (stations.slice(0, lowest).some(open)) return tooThick(outside, wallMm, closed);
-  let [low, high] = [closed, stations[lowest]!];
-  for (let i = 0; i < BISECTIONS; i++) {
-    const middle = (low + high) / 2;
-    if (open(middle)) high = middle;
-    else low = middle;
+function ownInside(
+  points: Parameters<typeof curveThrough>[0],
+  outside: Curve,
+  heightMm: number,
+  lidded: boolean,
+): Result<Curve> {
+  const inside = curveThrough(points);
+  const [floor, top] = [inside.pieces[0]!.z0, topOf(inside)];
+  const topPath = `form.inside.points.${points.length - 1}.heightMm`;
+  if (lidded ? top > heightMm - LEAST_WALL : Math.abs(top - heightMm) > 1e-9)
+    return refuse(
+      'inside-top',
+      topPath,
+      lidded
+        ? `The inside ends at height ${sayMm(top)}; with a lid it has to end below the top of the piece at ${sayMm(heightMm)}.`
+        : `The inside ends at height ${sayMm(top)}; it has to end at the lip, at ${sayMm(heightMm)}.`,
+    );
+  const heights = [...inside.pieces.map(({ z0 }) => z0), ...outside.pieces.map(({ z0 }) => z0), top]
+    .filter((z) => z >= floor && z <= top)
+    .sort((a, b) => a - b);
+  const between = (z: number) => radiusAt(outside, z) - radiusAt(inside, z);
+  for (let i = 1; i < heights.length; i++) {
+    const thin = smallest(between, heights[i - 1]!, heights[i]!);
+    if (thin.value >= LEAST_WALL - 1e-9) continue;
+    return refuse(
+      'curves-cross',
+      'form.inside',
+      `At height ${sayMm(thin.at)} the inside comes to ${sayMm(radiusAt(inside, thin.at))} from the axis and the outside to ${sayMm(radiusAt(outside, thin.at))}; at least ${sayMm(LEAST_WALL)} of wood has to stay between the curves.`,
+    );
   }
-  return done({ outside, heightMm, wallMm, hollowFromMm: high });
+  return done(inside);
 }
 
-function tooThick(outside: Curve, wallMm: number, z: number): Result<never> {
-  const radius = sayMm(radiusAt(outside, z));
-  return refuse(
-    'wall-too-thick',
-    'form.wallMm',
-    `The wall thickness, ${sayMm(wallMm)}, fills the form at height ${sayMm(z)}, where its radius is ${radius}: no inside is left there.`,
-  );
+function lidReasons({ lid, inside }: Form, heightMm: number): Reason[] {
+  if (!lid) return [];
+  const floor = inside.by === 'wall' ? inside.floorMm : inside.points[0]!.heightMm;
+  const ceiling = inside.by === 'wall' ? heightMm - lid.roofMm : inside.points.at(-1)!.heightMm;
+  if (lid.heightMm > floor && lid.heightMm < ceiling) return [];
+  const message = `The lid line is at height ${sayMm(lid.heightMm)}; it has to lie in the hollow, above the floor at ${sayMm(floor)} and below the lid's roof at ${sayMm(ceiling)}.`;
+  return [{ code: 'lid-line', path: 'form.lid.heightMm', message, limits: { least: floor, most: ceiling } }];
 }

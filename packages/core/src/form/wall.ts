@@ -1,52 +1,93 @@
-import { type Curve, extremes, knotsBetween, pieceAt, pieceRadius, topOf } from './curve.js';
+import { type Curve, type CurvePiece, pieceRadius, piecesBetween, topOf } from './curve.js';
+import type { WallAt } from './shape.js';
+
+/** Thickness of the wall, square to the outside, as a function of height: straight between the heights given (mm). */
+export interface Wall {
+  readonly at: (z: number) => number;
+  readonly most: number;
+  readonly stations: readonly WallAt[];
+}
+
+export function wallOf(stations: readonly WallAt[]): Wall {
+  const last = stations.length - 1;
+  const most = Math.max(...stations.map(({ wallMm }) => wallMm));
+  const only = stations[0]!.wallMm;
+  if (last === 0) return { at: () => only, most, stations };
+  const at = (z: number) => {
+    let i = 1;
+    while (i < last && z > stations[i]!.heightMm) i++;
+    const [low, high] = [stations[i - 1]!, stations[i]!];
+    const share = Math.min(1, Math.max(0, (z - low.heightMm) / (high.heightMm - low.heightMm)));
+    return low.wallMm + share * (high.wallMm - low.wallMm);
+  };
+  return { at, most, stations };
+}
+
+/** Inside at one height: its radius, and its slope dr/dz where it has one. */
+export interface InsidePoint {
+  readonly z: number;
+  readonly r: number;
+  readonly slope: number | null;
+}
 
 /** Samples of a stretch between two points of the curve before the smallest is closed in on. */
 const SAMPLES = 6;
 /** Golden-section steps: the bracket shrinks five hundredfold, which finds the minimum to about 1e-6 mm. */
 const STEPS = 13;
 const GOLDEN = (Math.sqrt(5) - 1) / 2;
+/** Steeper than this the inside is all but level, and its slope is of no use for drawing it on. */
+const STEEPEST = 12;
 
 /**
- * Radius of the inside over the whole band of heights z0..z1, `wall` mm square to the outside: the largest ρ such that
- * no point (ρ, z) of the band lies nearer than `wall` to the outside. A disc of radius `wall` rolled along the curve
- * marks it: `ρ = min over z' of r(z') − √(wall² − d²)`, d the distance of z' from the band. Negative or zero where the
- * wall fills the form. Derived in docs/how-it-computes.md.
+ * Inside of a wall measured square to the outside, at height z: the largest ρ such that no point (r(z'), z') of the
+ * outside is nearer than its wall w(z'). A disc of the wall's size rolled along the curve marks it:
+ * `ρ = min over z' of r(z') − √(w(z')² − (z' − z)²)`; where the minimum lies the slope follows from that z' alone.
+ * Negative or zero where the wall fills the form. Derived in docs/how-it-computes.md.
  */
-export function insideRadius(curve: Curve, wall: number, z0: number, z1: number): number {
-  const from = Math.max(0, z0 - wall);
-  const to = Math.min(topOf(curve), z1 + wall);
-  const reach = (z: number) => {
-    const away = z < z0 ? z0 - z : z > z1 ? z - z1 : 0;
-    return Math.sqrt(Math.max(0, wall * wall - away * away));
-  };
-  const level = extremes(curve, z0, Math.min(z1, topOf(curve))).least - wall;
-  return Math.min(level, beside(from, z0), beside(z1, to));
-
-  /** The least gap over heights beside the band, where the disc's edge falls away. */
-  function beside(low: number, high: number): number {
-    if (high <= low) return Infinity;
-    const knots = knotsBetween(curve, low, high);
-    let least = Infinity;
-    for (let k = 1; k < knots.length; k++) {
-      const piece = pieceAt(curve, (knots[k - 1]! + knots[k]!) / 2);
-      const gap = (z: number) => pieceRadius(piece, z) - reach(z);
-      least = Math.min(least, smallest(gap, knots[k - 1]!, knots[k]!));
+export function insideOfWall(outside: Curve, wall: Wall, z: number): InsidePoint {
+  const from = Math.max(0, z - wall.most);
+  const to = Math.min(topOf(outside), z + wall.most);
+  let [best, at] = [Infinity, z];
+  for (const piece of piecesBetween(outside, from, to)) {
+    const gap = (height: number) => pieceRadius(piece, height) - reach(wall.at(height), height - z);
+    for (const [low, high] of stretches(piece, from, to, z)) {
+      const found = smallest(gap, low, high);
+      if (found.value < best) [best, at] = [found.value, found.at];
     }
-    return least;
   }
+  const away = at - z;
+  const across = Math.sqrt(Math.max(0, wall.at(at) ** 2 - away * away));
+  const slope = -away / across;
+  return { z, r: best, slope: Math.abs(slope) < STEEPEST ? slope : null };
+}
+
+/** A part of a curve piece below or above the height asked about, where the gap is smooth. */
+function stretches(piece: CurvePiece, from: number, to: number, z: number): [number, number][] {
+  const [low, high] = [Math.max(from, piece.z0), Math.min(to, piece.z1)];
+  if (z <= low || z >= high) return [[low, high]];
+  return [
+    [low, z],
+    [z, high],
+  ];
+}
+
+/** How far a disc reaches inwards at a height `away` from its middle; beyond its edge it reaches less than nothing. */
+function reach(radius: number, away: number): number {
+  const square = radius * radius - away * away;
+  return square > 0 ? Math.sqrt(square) : radius - Math.abs(away);
 }
 
 /** The smallest value of a smooth function on [low, high]: the best of a few samples, then golden section. */
-function smallest(f: (x: number) => number, low: number, high: number): number {
+export function smallest(f: (x: number) => number, low: number, high: number): { value: number; at: number } {
   const step = (high - low) / SAMPLES;
-  let best = f(low);
-  let at = 0;
+  let [value, nearest] = [f(low), 0];
   for (let i = 1; i <= SAMPLES; i++) {
-    const value = f(low + i * step);
-    if (value < best) [best, at] = [value, i];
+    const sample = f(low + i * step);
+    if (sample < value) [value, nearest] = [sample, i];
   }
-  let a = low + Math.max(0, at - 1) * step;
-  let b = low + Math.min(SAMPLES, at + 1) * step;
+  let at = low + nearest * step;
+  let a = low + Math.max(0, nearest - 1) * step;
+  let b = low + Math.min(SAMPLES, nearest + 1) * step;
   let x = b - GOLDEN * (b - a);
   let y = a + GOLDEN * (b - a);
   let [fx, fy] = [f(x), f(y)];
@@ -61,5 +102,7 @@ function smallest(f: (x: number) => number, low: number, high: number): number {
       fy = f(y);
     }
   }
-  return Math.min(best, fx, fy);
+  if (fx < value) [value, at] = [fx, x];
+  if (fy < value) [value, at] = [fy, y];
+  return { value, at };
 }

@@ -5,7 +5,7 @@ import { fromDegrees, mm } from '../measure/quantity.js';
 import { plan } from '../project/plan.js';
 import { prepare } from '../project/prepare.js';
 import { DEFAULT_SHOP, type Shop } from '../settings/shop.js';
-import { anyProject } from '../testing/random.js';
+import { anyProject, formOf } from '../testing/random.js';
 import { kerfAlong, lengthFor, meanLength, wedgeAlong } from './cutting.js';
 import type { WoodLedger } from './ledger.js';
 import { quarterFor } from './quarters.js';
@@ -112,11 +112,11 @@ test('a board foot by hand: one disc 9.875 in square from 4/4, kerf 1/8, no allo
   const radius = (9.875 / 2) * INCH;
   const disc = {
     ...project,
-    form: {
-      points: [0, 12].map((z) => ({ radiusMm: mm(radius), heightMm: mm(z), kind: 'smooth' as const })),
-      wallMm: mm(5),
-      floorMm: mm(12),
-    },
+    form: formOf(
+      [0, 12].map((z) => ({ radiusMm: mm(radius), heightMm: mm(z), kind: 'smooth' as const })),
+      5,
+      12,
+    ),
     rings: [{ id: 'a', heightMm: mm(12), making: { way: 'disc' as const }, turn: 0, woods: ['light'] }],
     allowances: { outsideMm: mm(0), insideMm: mm(0) },
   };

@@ -70,4 +70,6 @@ export interface Making<P extends { readonly way: string }> {
   /** The angle by which the ring looks the same again; `turn` counts in it. */
   pitch(params: P): Rad;
   make(params: P, need: RingNeed): Result<Made>;
+  /** What a ring of the planned size is when it was made and its outer radius, across the flats, is another. */
+  asMeasured(params: P, planned: RingNeed, outerMm: Mm): RingNeed;
 }

@@ -3,11 +3,15 @@ import { describe, expect, test } from 'vitest';
 import { mm } from '../measure/quantity.js';
 import { area, polar } from '../ring/plane.js';
 import { arcsInside } from '../surface/arcs.js';
-import { sharesOf } from '../surface/round.js';
+import { shareOf } from '../surface/round.js';
 import { anyMaking, anyNeed } from '../testing/random.js';
-import { ringOfSegments, segmentSizes } from './flat/geometry.js';
+import { innerOfWidth, ringSizes } from './flat/geometry.js';
 import { layOut } from './layOut.js';
-import { MAKINGS, makeRing, makingSchema, pitchOf, placesOf, WAYS } from './registry.js';
+import { MAKINGS, makeRing, makingSchema, pitchOf, placesOf, ringAsMeasured, WAYS } from './registry.js';
+
+const equal = (count: number) => Array.from({ length: count }, () => (2 * Math.PI) / count);
+const segmentSizes = (count: number, outer: ReturnType<typeof mm>, inner: ReturnType<typeof mm>) =>
+  ringSizes(equal(count), outer, inner).segments[0]!;
 
 describe('a flat ring', () => {
   // Engineering handbooks' table of regular polygons, written down from memory.
@@ -42,9 +46,9 @@ describe('a flat ring', () => {
     fc.assert(
       fc.property(anyNeed, fc.integer({ min: 3, max: 100 }), ({ outerMm, innerMm }, count) => {
         const { longEdgeMm, widthMm } = segmentSizes(count, outerMm, innerMm);
-        const back = ringOfSegments(count, longEdgeMm, widthMm);
-        expect(back.outerMm).toBeCloseTo(outerMm, 8);
-        expect(back.innerMm).toBeCloseTo(innerMm, 7);
+        const outer = longEdgeMm / (2 * Math.tan(Math.PI / count));
+        expect(outer).toBeCloseTo(outerMm, 8);
+        expect(innerOfWidth((2 * Math.PI) / count, mm(outer), widthMm)).toBeCloseTo(innerMm, 7);
       }),
     );
   });
@@ -104,7 +108,8 @@ describe.each(WAYS)('the way “%s”', (way) => {
             ),
           );
           expect(drawn.map(({ place }) => place)).toContain(found);
-          expect([...sharesOf(ring, radius).values()].reduce((a, b) => a + b, 0)).toBeCloseTo(1, 6);
+          const all = ring.kinds.map((kind) => kind.places.length * shareOf(ring, kind, radius));
+          expect(all.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 6);
           expect(ring.placeAt(x, y, given.need.heightMm + 0.1)).toBeNull();
         },
       ),
@@ -128,10 +133,10 @@ describe.each(WAYS)('the way “%s”', (way) => {
       fc.property(cases, fc.double({ min: 0.01, max: 0.99, noNaN: true }), (given, share) => {
         const ring = made(given);
         const radius = ring.gives.innerMm + share * (ring.gives.outerMm - ring.gives.innerMm);
-        const shares = sharesOf(ring, radius);
         for (const { place, bottom } of layOut(ring)) {
+          const kind = ring.kinds.find(({ places }) => places.includes(place))!;
           const held = arcsInside(bottom, radius).reduce((sum, { from, to }) => sum + to - from, 0);
-          expect(held / (2 * Math.PI)).toBeCloseTo(shares.get(place)!, 6);
+          expect(held / (2 * Math.PI)).toBeCloseTo(shareOf(ring, kind, radius), 6);
         }
       }),
       { numRuns: 30 },
@@ -153,4 +158,39 @@ test('a ring with no width is refused with its figures', () => {
     { outerMm: mm(50), innerMm: mm(50), heightMm: mm(10) },
   );
   expect(refused).toMatchObject({ ok: false, reasons: [{ code: 'ring-no-width' }] });
+});
+
+describe('unequal segments', () => {
+  const need = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20) };
+  test('wide and narrow ones are two kinds; together they close the circle', () => {
+    const made = makeRing({ way: 'flat', count: 12, parts: [2, 1] }, need);
+    if (!made.ok) throw new Error(made.reasons[0]!.message);
+    const [wide, narrow] = made.value.kinds;
+    expect(made.value.kinds.map(({ places }) => places.length)).toEqual([6, 6]);
+    // 2·Ro·tan(β/2) with β = 40° and 20°; the hole's corners are those of the wide ones: w = Ro − Ri·cos 20°.
+    expect(wide!.stock).toMatchObject({
+      longEdgeMm: expect.closeTo(72.794, 3),
+      widthMm: expect.closeTo(24.8246, 4),
+    });
+    expect(narrow!.stock).toMatchObject({ longEdgeMm: expect.closeTo(35.2654, 4) });
+    expect(made.value.placeAt(90 * Math.cos(0.7), 90 * Math.sin(0.7), 5)).toBe(1);
+  });
+  test('a pattern that does not go into the count, or a segment too wide for a mitre, is refused', () => {
+    const parsed = makingSchema.safeParse({ way: 'flat', count: 10, parts: [1, 1, 2] });
+    expect(parsed.error?.issues[0]?.message).toMatch(/does not go into 10/);
+    expect(makeRing({ way: 'flat', count: 3, parts: [1, 1, 9] }, need)).toMatchObject({
+      ok: false,
+      reasons: [{ code: 'segment-wide' }],
+    });
+  });
+});
+
+test('a ring that came out smaller keeps its width: the hole is smaller too', () => {
+  const planned = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20) };
+  const flatMade = ringAsMeasured({ way: 'flat', count: 12 }, planned, mm(98));
+  expect(flatMade.innerMm).toBeCloseTo(
+    (98 - (100 - 80 * Math.cos(Math.PI / 12))) / Math.cos(Math.PI / 12),
+    9,
+  );
+  expect(ringAsMeasured({ way: 'disc' }, planned, mm(98))).toMatchObject({ outerMm: 98, innerMm: 0 });
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Rad } from '../measure/quantity.js';
+import type { Mm, Rad } from '../measure/quantity.js';
 import type { Result } from '../measure/reason.js';
 import type { RingNeed } from '../ring/need.js';
 import type { Made, Making } from './contract.js';
@@ -30,3 +30,5 @@ export const placesOf = (making: RingMaking): number => definition(making).place
 export const pitchOf = (making: RingMaking): Rad => definition(making).pitch(making);
 export const makeRing = (making: RingMaking, need: RingNeed): Result<Made> =>
   definition(making).make(making, need);
+export const ringAsMeasured = (making: RingMaking, planned: RingNeed, outerMm: Mm): RingNeed =>
+  definition(making).asMeasured(making, planned, outerMm);

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { integrate, integrateKinked } from './quadrature.js';
+import { integrate } from './quadrature.js';
 
 test('exact for polynomials up to degree 7, as Gauss-Legendre with four points has to be', () => {
   fc.assert(
@@ -14,13 +14,4 @@ test('exact for polynomials up to degree 7, as Gauss-Legendre with four points h
       },
     ),
   );
-});
-
-test('kinks and steps are closed in on', () => {
-  const kink = Math.SQRT1_2;
-  expect(integrateKinked((x) => Math.abs(x - kink), 0, 1, 1e-6)).toBeCloseTo(
-    (kink ** 2 + (1 - kink) ** 2) / 2,
-    5,
-  );
-  expect(integrateKinked((x) => (x > kink ? 1 : 0), 0, 1, 1e-6)).toBeCloseTo(1 - kink, 2);
 });

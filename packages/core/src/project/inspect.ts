@@ -1,9 +1,6 @@
 import { vesselOf } from '../form/vessel.js';
 import { placesOf } from '../making/registry.js';
-import { sayMm } from '../measure/format.js';
 import { done, type Reason, type Result, refused } from '../measure/reason.js';
-import { SAME_LENGTH } from '../measure/tolerance.js';
-import { courses, stackHeight } from '../ring/stack.js';
 import { type Project, projectSchema } from './schema.js';
 import { reasonsOf } from './sentences.js';
 import { upgraded } from './upgrade.js';
@@ -22,33 +19,9 @@ export function readProject(given: unknown): Result<Project> {
 }
 
 /** What does not fit together in a project whose fields are each allowed. */
-export const inspect = (project: Project): Reason[] => [...formReasons(project), ...woodReasons(project)];
-
-function formReasons(project: Project): Reason[] {
+export function inspect(project: Project): Reason[] {
   const vessel = vesselOf(project.form);
-  if (!vessel.ok) return [...vessel.reasons];
-  const { heightMm } = vessel.value;
-  const heights = project.rings.map((ring) => ring.heightMm);
-  const total = stackHeight(heights);
-  if (total < heightMm - SAME_LENGTH) {
-    const short = `they are ${sayMm(heightMm - total)} short`;
-    return [
-      {
-        code: 'stack-short',
-        path: 'rings',
-        message: `The rings add up to ${sayMm(total)} and do not reach the form's height of ${sayMm(heightMm)}: ${short}.`,
-        limits: { least: heightMm },
-      },
-    ];
-  }
-  return courses(heights)
-    .filter((course) => course.bottomMm >= heightMm - SAME_LENGTH)
-    .map(({ index, bottomMm }) => ({
-      code: 'ring-above-form',
-      path: `rings.${index}`,
-      message: `Ring ${index + 1} starts at ${sayMm(bottomMm)}, above the form, which ends at ${sayMm(heightMm)}.`,
-      limits: { most: heightMm },
-    }));
+  return vessel.ok ? woodReasons(project) : [...vessel.reasons, ...woodReasons(project)];
 }
 
 function woodReasons(project: Project): Reason[] {

@@ -1,27 +1,18 @@
-import fc from 'fast-check';
-import { applyPatches } from 'immer';
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
 import { STARTING_SHAPES } from '../form/starting.js';
 import { mm } from '../measure/quantity.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
-import { anyProject } from '../testing/random.js';
-import { type Command, run } from './commands/command.js';
-import * as edit from './commands/edits.js';
 import { readProject } from './inspect.js';
 import { plan } from './plan.js';
-import type { Project } from './schema.js';
+import { SCHEMA_VERSION } from './schema.js';
 import { startProject } from './start.js';
+import { UPGRADES } from './upgrade.js';
 
 const cup = () => structuredClone(demoProjects()[0]!);
 const sentences = (given: unknown) => {
   const result = readProject(given);
   return result.ok ? [] : result.reasons.map(({ message }) => message);
-};
-const changed = (project: Project, command: Command) => {
-  const result = run(project, command);
-  if (!result.ok) throw new Error(result.reasons[0]!.message);
-  return result.value;
 };
 
 test.each(demoProjects())('the demo’s $name is a sound project with nothing to look at', (project) => {
@@ -58,14 +49,14 @@ describe('what is refused, by name and with what is allowed', () => {
     [
       'a negative wall',
       (p) => {
-        p.form.wallMm = -1;
+        p.form.inside.walls[0].wallMm = -1;
       },
-      /Wall thickness is -1 mm; it has to be a length from 0.5 mm to 500 mm/,
+      /Wall thickness 1: Wall thickness is -1 mm; it has to be a length from 0.5 mm to 500 mm/,
     ],
     [
       'NaN',
       (p) => {
-        p.form.floorMm = Number.NaN;
+        p.form.inside.floorMm = Number.NaN;
       },
       /Floor thickness is NaN/,
     ],
@@ -86,24 +77,16 @@ describe('what is refused, by name and with what is allowed', () => {
     [
       'a wall thicker than the form',
       (p) => {
-        p.form.wallMm = 90;
+        p.form.inside.walls[0].wallMm = 90;
       },
       /wall thickness, 90 mm, fills the form/i,
     ],
     [
-      'rings that do not reach',
+      'a fixed ring with a hole wider than itself',
       (p) => {
-        p.rings.pop();
-        p.rings.pop();
+        p.rings[7].fixed = { outerMm: 50, innerMm: 60 };
       },
-      /do not reach the form's height of 266.7 mm/,
-    ],
-    [
-      'a ring above the form',
-      (p) => {
-        p.rings.push({ ...p.rings[0], id: 'x' }, { ...p.rings[0], id: 'y' });
-      },
-      /above the form, which ends at 266.7 mm/,
+      /Ring 8: The ring's inner radius is 60 mm; it has to be smaller than the outer one of 50 mm/,
     ],
     [
       'unknown keys',
@@ -165,78 +148,6 @@ describe('what is refused, by name and with what is allowed', () => {
   });
 });
 
-describe('commands', () => {
-  const anyCommand: fc.Arbitrary<Command> = fc.oneof(
-    fc.integer({ min: 10, max: 400 }).map((h) => edit.setFormHeight(mm(h))),
-    fc.integer({ min: 60, max: 400 }).map((d) => edit.setDiameter(mm(d))),
-    fc.integer({ min: 1, max: 30 }).map((w) => edit.setWall(mm(w))),
-    fc.integer({ min: 2, max: 400 }).map((n) => edit.setCount([0], n)),
-    fc.integer({ min: 1, max: 60 }).map((h) => edit.setRingHeight([0], mm(h), true)),
-    fc.constant(edit.duplicateRing(0)),
-    fc.constant(edit.setWood([0], 'dark')),
-    fc.constant(edit.setBond([0], 'brick')),
-  );
-
-  test('any run of commands leaves a sound project with finite figures, and undoing them all leads back to the start', () => {
-    fc.assert(
-      fc.property(anyProject, fc.array(anyCommand, { maxLength: 8 }), (start, commands) => {
-        let project = start;
-        const inverses = [];
-        for (const command of commands) {
-          const result = run(project, command);
-          if (!result.ok) {
-            expect(result.reasons[0]!.message).toMatch(/[.]$/);
-            continue;
-          }
-          expect(sentences(result.value.project)).toEqual([]);
-          project = result.value.project;
-          inverses.unshift(result.value.inverse);
-        }
-        const planned = plan(project, DEFAULT_SHOP);
-        expect(planned.ok).toBe(true);
-        expect(JSON.stringify(planned)).not.toMatch(/null,"(?:outerMm|cornerMm|boardFeet)|NaN/);
-        for (const inverse of inverses) project = applyPatches(project, [...inverse]);
-        expect(project).toEqual(start);
-      }),
-      { numRuns: 40 },
-    );
-  });
-
-  test('a taller form gets rings on top and says so; a lower one loses them', () => {
-    const taller = changed(cup(), edit.setFormHeight(mm(330)));
-    expect(taller.note).toMatch(/4 rings added on top/);
-    expect(changed(cup(), edit.setFormHeight(mm(150))).note).toMatch(/rings above the lip taken away/);
-  });
-
-  test('a ring made thinner is refused when the stack comes short, and filled up when asked', () => {
-    expect(run(cup(), edit.setRingHeight([3], mm(5)))).toMatchObject({
-      ok: false,
-      reasons: [{ code: 'stack-short' }],
-    });
-    expect(changed(cup(), edit.setRingHeight([3], mm(5), true)).note).toMatch(/1 ring added/);
-  });
-
-  test('another count keeps each colour’s share of the ring', () => {
-    const half = changed(cup(), edit.repeatWoods([8], ['sugar-maple', 'purpleheart'])).project;
-    const more = changed(half, edit.setCount([8], 48)).project.rings[8]!;
-    expect(more.woods.filter((wood) => wood === 'purpleheart')).toHaveLength(24);
-  });
-
-  test('swapping a palette wood moves its board feet; a wood in use is not removed; the ends of the curve stay', () => {
-    const swapped = changed(cup(), edit.setPaletteWood('purpleheart', 'padauk')).project;
-    const planned = plan(swapped, DEFAULT_SHOP);
-    expect(planned.ok && planned.value.lumber.woods.map(({ wood }) => wood)).toContain('padauk');
-    expect(run(cup(), edit.removePaletteWood('purpleheart'))).toMatchObject({
-      ok: false,
-      reasons: [{ code: 'wood-in-use' }],
-    });
-    expect(run(cup(), edit.removePoint(0))).toMatchObject({ ok: false, reasons: [{ code: 'end-point' }] });
-    expect(run(cup(), edit.setPaletteWood('purpleheart', 'jade')).ok).toBe(true);
-    const unknown = plan(changed(cup(), edit.setPaletteWood('purpleheart', 'jade')).project, DEFAULT_SHOP);
-    expect(unknown).toMatchObject({ ok: false, reasons: [{ code: 'species-unknown' }] });
-  });
-});
-
 test.each(STARTING_SHAPES)('a new $id can be planned as it comes', (shape) => {
   const started = startProject({
     name: 'New piece',
@@ -251,4 +162,36 @@ test.each(STARTING_SHAPES)('a new $id can be planned as it comes', (shape) => {
   if (!started.ok) throw new Error(started.reasons[0]!.message);
   const planned = plan(started.value, DEFAULT_SHOP);
   expect(planned.ok && planned.value.pieces).toBeGreaterThan(0);
+});
+
+describe('files of older versions', () => {
+  /** A whole piece as version 1 wrote it. */
+  const VERSION_1 = {
+    schema: 1,
+    name: 'Old box',
+    form: {
+      points: [
+        { radiusMm: 50, heightMm: 0, kind: 'smooth' },
+        { radiusMm: 55, heightMm: 40, kind: 'smooth' },
+      ],
+      wallMm: 6,
+      floorMm: 8,
+    },
+    rings: [{ id: 'a', heightMm: 40, making: { way: 'disc' }, turn: 0, woods: ['oak'] }],
+    palette: [{ key: 'oak', tone: 'light', wood: 'white-oak' }],
+    allowances: { outsideMm: 4, insideMm: 4 },
+  };
+  test('a version 1 piece comes in with its wall as the inside', () => {
+    const read = readProject(VERSION_1);
+    expect(read.ok && read.value).toMatchObject({
+      schema: SCHEMA_VERSION,
+      form: { inside: { by: 'wall', walls: [{ wallMm: 6 }], floorMm: 8 }, recess: null, lid: null },
+      underlay: null,
+    });
+    expect(sentences({ ...VERSION_1, form: 7 }).length).toBeGreaterThan(0);
+  });
+  test('there is a step from every version to the next', () => {
+    const versions = Array.from({ length: SCHEMA_VERSION - 1 }, (_, i) => i + 1);
+    expect(Object.keys(UPGRADES).map(Number)).toEqual(versions);
+  });
 });

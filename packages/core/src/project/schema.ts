@@ -2,8 +2,9 @@ import { z } from 'zod';
 import { formSchema } from '../form/shape.js';
 import { makingSchema } from '../making/registry.js';
 import { length, number, text } from '../measure/field.js';
+import { sayMm } from '../measure/format.js';
 
-export const SCHEMA_VERSION = 1;
+export const SCHEMA_VERSION = 2;
 export const MOST_RINGS = 400;
 
 /** What patterns speak of; the palette gives each entry a wood. */
@@ -29,6 +30,39 @@ const ringSchema = z.strictObject({
   turn: number('Turn', -360, 360, ' segments'),
   /** Palette key of every place, counted from the index mark. */
   woods: z.array(key).min(1).max(2000),
+  /** Its height stays when the form is sliced anew or a neighbour's edge is dragged. */
+  locked: z.literal(true).optional(),
+  /** A ring whose pieces are cut or that comes from stock: what it gives, whatever the form asks for. */
+  fixed: z
+    .strictObject({
+      outerMm: length('Outer radius of the ring', 1, 1000),
+      innerMm: length('Inner radius of the ring', 0, 1000),
+    })
+    .refine(({ outerMm, innerMm }) => outerMm > innerMm, {
+      path: ['innerMm'],
+      error: ({ input }) => {
+        const { outerMm, innerMm } = input as { outerMm: number; innerMm: number };
+        return `The ring's inner radius is ${sayMm(innerMm)}; it has to be smaller than the outer one of ${sayMm(outerMm)}.`;
+      },
+    })
+    .optional(),
+  /** As really made; overrides what was planned. */
+  measured: z
+    .strictObject({
+      heightMm: length('Measured thickness', 0.2, 300).optional(),
+      /** Across the flats, where it is smallest. */
+      diameterMm: length('Measured diameter', 2, 2000).optional(),
+    })
+    .optional(),
+});
+
+/** A picture that lies under the drawing: how large a pixel is, and where axis and bench are in it. */
+const underlaySchema = z.strictObject({
+  /** Key of the picture on the server: SHA-256 of its bytes. */
+  picture: z.string().regex(/^[0-9a-f]{64}$/, { error: () => 'The picture has no proper key.' }),
+  mmPerPixel: number('Millimetres a pixel', 0.001, 100),
+  axisPixel: number('Axis in the picture', -20000, 20000, ' pixels'),
+  benchPixel: number('Bench in the picture', -20000, 20000, ' pixels'),
 });
 
 /** The whole project. Lengths are mm; everything else about the piece is computed from this. */
@@ -54,9 +88,11 @@ export const projectSchema = z.strictObject({
     outsideMm: length('Outside allowance', 0, 50),
     insideMm: length('Inside allowance', 0, 50),
   }),
+  underlay: underlaySchema.nullable(),
 });
 
 export type Project = z.infer<typeof projectSchema>;
 export type Ring = z.infer<typeof ringSchema>;
+export type Underlay = z.infer<typeof underlaySchema>;
 export type PaletteEntry = z.infer<typeof paletteEntrySchema>;
 export type Tone = (typeof TONES)[number];

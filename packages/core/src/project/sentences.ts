@@ -7,6 +7,8 @@ type Path = readonly PropertyKey[];
 /** Where in a piece a field is, as people say it: `["rings", 2, "heightMm"]` → "Ring 3". */
 function whereabouts(path: Path): string {
   const [head, index] = path;
+  if (head === 'form' && path[1] === 'inside' && typeof path[3] === 'number')
+    return path[2] === 'walls' ? `Wall thickness ${path[3] + 1}` : `Inside point ${path[3] + 1}`;
   if (typeof index !== 'number' && path[1] !== 'points') return '';
   if (head === 'rings' && typeof index === 'number') return `Ring ${index + 1}`;
   if (head === 'palette' && typeof index === 'number') return `Palette entry ${index + 1}`;

@@ -4,7 +4,17 @@ import { SCHEMA_VERSION } from './schema.js';
 type Document = Record<string, unknown>;
 
 /** One step each: `UPGRADES[1]` turns a version 1 document into version 2. */
-export const UPGRADES: Readonly<Record<number, (document: Document) => Document>> = {};
+export const UPGRADES: Readonly<Record<number, (document: Document) => Document>> = {
+  1: wallAsInside,
+};
+
+/** Version 2: the inside is a wall or a curve of its own; foot recess, lid and a picture underneath. */
+function wallAsInside({ form, ...rest }: Document): Document {
+  const old = typeof form === 'object' && form !== null ? (form as Document) : {};
+  const { wallMm, floorMm, ...outside } = old;
+  const inside = { by: 'wall', walls: [{ heightMm: 0, wallMm }], floorMm };
+  return { ...rest, schema: 2, form: { ...outside, inside, recess: null, lid: null }, underlay: null };
+}
 
 /** Brings a document of any older version up to date, one step at a time; leaves judging its fields to the schema. */
 export function upgraded(given: unknown): Result<unknown> {

@@ -1,7 +1,8 @@
 import { extremes } from '../form/curve.js';
+import { recessAt } from '../form/recess.js';
 import type { Vessel } from '../form/vessel.js';
-import { insideRadius } from '../form/wall.js';
 import { type Mm, mm } from '../measure/quantity.js';
+import type { Band } from './overlap.js';
 import type { Course } from './stack.js';
 
 /** Wood left on each side for truing and for rings glued a little off centre, mm. */
@@ -19,21 +20,35 @@ export interface RingNeed {
 }
 
 /**
- * What the form needs of a ring over `course`: `Ro = max r + outside allowance`, `Ri = max(0, min inside − inside
- * allowance)`, extremes over the whole height and not just its two faces. A part of the top ring that stands above the
- * lip is turned away and needs nothing. The course has to begin below the lip.
+ * The turned wall over `course`, without allowance: `max r` and `min inside` over the whole height and not just its two
+ * faces. A part of the top ring that stands above the lip is turned away. The course has to begin below the lip.
  */
-export function ringNeed(vessel: Vessel, course: Course, allowances: Allowances): RingNeed {
+export function wallBand(vessel: Vessel, course: Course): Band {
   const top = Math.min(course.topMm, vessel.heightMm);
-  const outer = extremes(vessel.outside, course.bottomMm, top).most + allowances.outsideMm;
   return {
-    outerMm: mm(outer),
-    innerMm: mm(innerNeed(vessel, course.bottomMm, top, allowances.insideMm)),
-    heightMm: mm(course.topMm - course.bottomMm),
+    outerMm: extremes(vessel.outside, course.bottomMm, top).most,
+    innerMm: innermost(vessel, course.bottomMm, top),
   };
 }
 
-function innerNeed(vessel: Vessel, bottom: number, top: number, allowance: number): number {
-  if (bottom < vessel.hollowFromMm) return 0;
-  return Math.max(0, insideRadius(vessel.outside, vessel.wallMm, bottom, top) - allowance);
+function innermost({ inside, hollowFromMm, hollowToMm, recess }: Vessel, from: number, to: number): number {
+  if (to <= hollowFromMm) return recessAt(recess, to);
+  if (inside === null || from < hollowFromMm || to > hollowToMm) return 0;
+  return Math.max(0, extremes(inside, from, to).least);
 }
+
+/** What the form needs of a ring: `Ro = wall's outer + outside allowance`, `Ri = max(0, wall's inner − inside allowance)`. */
+export const needOf = (wall: Band, course: Course, allowances: Allowances): RingNeed => ({
+  outerMm: mm(wall.outerMm + allowances.outsideMm),
+  innerMm: mm(Math.max(0, wall.innerMm - allowances.insideMm)),
+  heightMm: mm(course.topMm - course.bottomMm),
+});
+
+/** By how much a ring fails to hold the wall: too small outside, its hole too large inside; 0 where it holds it (mm). */
+export const shortfall = (
+  gives: Band,
+  wall: Band,
+): { readonly outsideMm: number; readonly insideMm: number } => ({
+  outsideMm: Math.max(0, wall.outerMm - gives.outerMm),
+  insideMm: Math.max(0, gives.innerMm - wall.innerMm),
+});

@@ -28,8 +28,26 @@ export const shopSchema = z.strictObject({
   shortestEdgeMm: length('Shortest segment', 0, 200),
   /** Least width of a glue joint between two rings before it is called out. */
   leastOverlapMm: length('Least overlap', 0, 100),
-  /** Greatest radius that clears the lathe's bed. */
+  /** Finished walls thinner than this are called out. */
+  leastWallMm: length('Least wall', 0, 100),
+  /** Greatest radius that the lathe turns at all, headstock swivelled or outboard if it can. */
   swingRadiusMm: length('Lathe swing (radius)', 20, 1500),
+  /** From the axis to the bed, or to the tool rest's base. */
+  bedDistanceMm: length('Axis to the bed', 20, 1500),
+  /** Diameters that the jaws hold. */
+  jawLeastMm: length('Smallest diameter in the jaws', 1, 1000),
+  jawMostMm: length('Largest diameter in the jaws', 1, 1000),
+  /** How deep the hollowing tools reach below the rim. */
+  reachMm: length('Reach of the tools', 10, 2000),
+  /** Thicknesses that rings are made in, as planed, and how many rings the boards on hand give of each. */
+  thicknesses: z
+    .array(
+      z.strictObject({
+        heightMm: length('Thickness', 0.5, 300),
+        rings: whole('Rings of that thickness', 1, 400),
+      }),
+    )
+    .max(8),
 });
 
 export type Shop = z.infer<typeof shopSchema>;
@@ -48,5 +66,14 @@ export const DEFAULT_SHOP: Shop = {
   wastePercent: 15,
   shortestEdgeMm: mm(9.525),
   leastOverlapMm: mm(6),
+  leastWallMm: mm(3),
   swingRadiusMm: mm(200),
+  bedDistanceMm: mm(190.5),
+  jawLeastMm: mm(25.4),
+  jawMostMm: mm(127),
+  reachMm: mm(304.8),
+  thicknesses: [
+    { heightMm: mm(19.05), rings: 12 },
+    { heightMm: mm(12.7), rings: 6 },
+  ],
 };

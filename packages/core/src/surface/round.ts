@@ -1,4 +1,4 @@
-import type { Made } from '../making/contract.js';
+import type { Made, PieceKind } from '../making/contract.js';
 import { layOut } from '../making/layOut.js';
 import { wrapped } from '../ring/plane.js';
 import type { Arc } from './arcs.js';
@@ -24,16 +24,10 @@ export function placesRound(made: Made, radius: number, turn: number): PlaceArc[
 }
 
 /**
- * Share of the circle of a radius that each place holds. Pieces of a kind are alike when turned about the axis, so one
- * of each is asked. Where joints are radial, as in every way of making so far, it is the share of the turned ring's
- * volume as well.
+ * Share of the circle of a radius that one piece of a kind holds; pieces of a kind are alike when turned about the axis.
+ * Where joints are radial, as in every way of making so far, it is the share of the turned ring's volume as well.
  */
-export function sharesOf(made: Made, radius: number): Map<number, number> {
-  const shares = new Map<number, number>();
-  for (const { places } of made.kinds) {
-    const arcs = arcsInside(made.lay(places[0]!).bottom, radius);
-    const share = arcs.reduce((sum, { from, to }) => sum + to - from, 0) / (2 * Math.PI);
-    for (const place of places) shares.set(place, share);
-  }
-  return shares;
+export function shareOf(made: Made, kind: PieceKind, radius: number): number {
+  const arcs = arcsInside(made.lay(kind.places[0]!).bottom, radius);
+  return arcs.reduce((sum, { from, to }) => sum + to - from, 0) / (2 * Math.PI);
 }

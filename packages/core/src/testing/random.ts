@@ -8,6 +8,14 @@ import { courses } from '../ring/stack.js';
 
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true, noDefaultInfinity: true });
 
+/** A form with one wall thickness and nothing besides. */
+export const formOf = (points: Form['points'], wallMm: number, floorMm: number): Form => ({
+  points,
+  inside: { by: 'wall', walls: [{ heightMm: mm(0), wallMm: mm(wallMm) }], floorMm: mm(floorMm) },
+  recess: null,
+  lid: null,
+});
+
 /** A form that can be: random points, walls and floors, those that close up left out. */
 export const anyForm: fc.Arbitrary<Form> = fc
   .record({
@@ -27,16 +35,51 @@ export const anyForm: fc.Arbitrary<Form> = fc
         kind: corners[i]! ? ('corner' as const) : ('smooth' as const),
       };
     });
-    return { points, wallMm: mm(wallMm), floorMm: mm(floor * height) };
+    return formOf(points, wallMm, floor * height);
+  })
+  .filter((form) => vesselOf(form).ok);
+
+/** A form of every kind: a wall that changes, an inside of its own, a foot recess, a lid. */
+export const anyRichForm: fc.Arbitrary<Form> = fc
+  .record({
+    form: anyForm,
+    own: fc.boolean(),
+    top: between(2, 14),
+    recess: fc.boolean(),
+    lid: fc.boolean(),
+  })
+  .map(({ form, own, top, recess, lid }): Form => {
+    const heightMm = form.points.at(-1)!.heightMm;
+    if (form.inside.by !== 'wall') return form;
+    const { walls, floorMm } = form.inside;
+    const wallMm = walls[0]!.wallMm;
+    const foot = form.points[0]!.radiusMm;
+    const floor = Math.max(floorMm, 4);
+    const points = [floor, (floor + heightMm) / 2, heightMm].map((z, i) => ({
+      radiusMm: mm(i === 0 ? 4 : 12),
+      heightMm: mm(z),
+      kind: 'smooth' as const,
+    }));
+    const inside: Form['inside'] = own
+      ? { by: 'curve', points }
+      : { by: 'wall', walls: [walls[0]!, { heightMm, wallMm: mm(top) }], floorMm: mm(floor) };
+    return {
+      ...form,
+      inside,
+      recess: recess ? { radiusMm: mm(Math.min(foot, wallMm + 12) * 0.6), depthMm: mm(1.5) } : null,
+      lid: lid && !own ? { heightMm: mm(0.7 * heightMm + 0.3 * floor), roofMm: mm(wallMm) } : null,
+    };
   })
   .filter((form) => vesselOf(form).ok);
 
 /** Random parameters for every way of making, straight from the registry. */
 export const anyMaking: fc.Arbitrary<RingMaking> = fc.oneof(
   ...Object.keys(MAKINGS).map((way) =>
-    fc
-      .integer({ min: 3, max: 60 })
-      .map((count) => (way === 'disc' ? { way: 'disc' } : { way, count }) as RingMaking),
+    fc.record({ count: fc.integer({ min: 3, max: 60 }), unequal: fc.boolean() }).map(({ count, unequal }) => {
+      if (way === 'disc') return { way: 'disc' } as RingMaking;
+      const even = count - (count % 2) + 2;
+      return (unequal ? { way, count: even, parts: [1.5, 1] } : { way, count }) as RingMaking;
+    }),
   ),
 );
 
@@ -53,7 +96,7 @@ const KEYS = ['light', 'dark', 'accent'];
 /** A whole project that fits together. */
 export const anyProject: fc.Arbitrary<Project> = fc
   .record({
-    form: anyForm,
+    form: fc.oneof(anyForm, anyRichForm),
     ringMm: between(5, 40),
     makings: fc.array(anyMaking, { minLength: 1, maxLength: 6 }),
     seed: fc.nat(),
@@ -79,5 +122,6 @@ export const anyProject: fc.Arbitrary<Project> = fc
         { key: 'accent', tone: 'accent' as const, wood: 'padauk' },
       ],
       allowances: { outsideMm: mm(4), insideMm: mm(3) },
+      underlay: null,
     } satisfies Project;
   });

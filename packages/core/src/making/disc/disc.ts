@@ -19,6 +19,7 @@ export const disc: Making<DiscParams> = {
   params,
   places: () => 1,
   pitch: () => TURN,
+  asMeasured: (_, planned, outerMm) => ({ ...planned, outerMm, innerMm: mm(0) }),
   make(_, { outerMm, heightMm }) {
     const corner = outerMm / Math.cos(Math.PI / DRAWN_SIDES);
     const outline = () =>

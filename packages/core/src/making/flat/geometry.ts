@@ -1,44 +1,50 @@
 import { type Mm, mm, type Rad, rad } from '../../measure/quantity.js';
 
-/** Sizes of one segment of a flat ring of N equal segments. */
+/** Sizes of one segment of a flat ring, as it is sawn off its strip. */
 export interface SegmentSizes {
-  /** Cut angle from square, θ = π/N. */
+  /** Cut angle from square, half the included angle: β/2; π/N in a ring of equal segments. */
   readonly cutAngle: Rad;
-  /** Lo = 2·Ro·tan θ. */
+  /** Lo = 2·Ro·tan(β/2). */
   readonly longEdgeMm: Mm;
-  /** Li = 2·Ri·sin θ; 0 where the points meet. */
+  /** Li = 2·ai·tan(β/2); 0 where the points meet. */
   readonly shortEdgeMm: Mm;
-  /** w = Ro − Ri·cos θ, radial. */
+  /** w = Ro − ai, radial, one for all segments of a ring. */
   readonly widthMm: Mm;
-  /** ai = Ri·cos θ: from the axis to the middle of the short edge. */
+}
+
+/** A flat ring's sizes: of each of its segments by included angle, and of the ring. */
+export interface RingSizes {
+  readonly segments: readonly SegmentSizes[];
+  /** ai = Ri·cos(βmax/2): from the axis to the middle of every short edge. */
   readonly innerApothemMm: Mm;
-  /** Ro / cos θ. */
+  /** Ro / cos(βmax/2). */
   readonly cornerMm: Mm;
 }
 
 /**
- * Segments whose ring holds the round ring Ri..Ro. The outer flats touch the circle Ro, so a flat's middle is the
- * nearest point outside; the corners of the hole touch the circle Ri, since they are its farthest points.
- * Derived in docs/how-it-computes.md, "The flat ring". `count` ≥ 3, 0 ≤ `innerMm` < `outerMm`.
+ * Segments of the included angles `angles` whose ring holds the round ring Ri..Ro. All outer flats touch the circle Ro,
+ * so a flat's middle is the nearest point outside; the farthest corners of the hole, those of the widest segment, touch
+ * the circle Ri. With β = 2π/N for all it is the ring of N equal segments: Lo = 2·Ro·tan(π/N), Li = 2·Ri·sin(π/N).
+ * Derived in docs/how-it-computes.md, "The flat ring". Each angle < π, 0 ≤ `innerMm` < `outerMm`.
  */
-export function segmentSizes(count: number, outerMm: Mm, innerMm: Mm): SegmentSizes {
-  const theta = Math.PI / count;
+export function ringSizes(angles: readonly number[], outerMm: Mm, innerMm: Mm): RingSizes {
+  const widest = Math.max(...angles) / 2;
+  const inner = innerMm * Math.cos(widest);
   return {
-    cutAngle: rad(theta),
-    longEdgeMm: mm(2 * outerMm * Math.tan(theta)),
-    shortEdgeMm: mm(2 * innerMm * Math.sin(theta)),
-    widthMm: mm(outerMm - innerMm * Math.cos(theta)),
-    innerApothemMm: mm(innerMm * Math.cos(theta)),
-    cornerMm: mm(outerMm / Math.cos(theta)),
+    segments: angles.map((angle) => ({
+      cutAngle: rad(angle / 2),
+      longEdgeMm: mm(2 * outerMm * Math.tan(angle / 2)),
+      shortEdgeMm: mm(2 * inner * Math.tan(angle / 2)),
+      widthMm: mm(outerMm - inner),
+    })),
+    innerApothemMm: mm(inner),
+    cornerMm: mm(outerMm / Math.cos(widest)),
   };
 }
 
 /**
- * What given segments make: Ro = Lo / (2 tan θ), Ri = max(0, (Ro − w) / cos θ).
- * The inverse of `segmentSizes`; same source.
+ * What strips of width w make when the ring comes out with an outer radius Ro: Ri = max(0, (Ro − w) / cos(βmax/2)).
+ * The inverse of `ringSizes`; same source.
  */
-export function ringOfSegments(count: number, longEdgeMm: Mm, widthMm: Mm): { outerMm: Mm; innerMm: Mm } {
-  const theta = Math.PI / count;
-  const outer = longEdgeMm / (2 * Math.tan(theta));
-  return { outerMm: mm(outer), innerMm: mm(Math.max(0, (outer - widthMm) / Math.cos(theta))) };
-}
+export const innerOfWidth = (widestAngle: number, outerMm: Mm, widthMm: Mm): Mm =>
+  mm(Math.max(0, (outerMm - widthMm) / Math.cos(widestAngle / 2)));

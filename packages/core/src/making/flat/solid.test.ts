@@ -4,7 +4,7 @@ import { mm } from '../../measure/quantity.js';
 import type { LaidPiece } from '../contract.js';
 import { layOut } from '../layOut.js';
 import { makeRing } from '../registry.js';
-import { segmentSizes } from './geometry.js';
+import { ringSizes } from './geometry.js';
 
 // manifold-3d: an independent solid-modelling kernel.
 let kernel: Awaited<ReturnType<typeof Module>>;
@@ -49,7 +49,8 @@ describe.each([
   });
 
   test('the blank holds the round ring, and no segment could be shorter or narrower', () => {
-    const { longEdgeMm, widthMm } = segmentSizes(count, mm(outer), mm(inner));
+    const angles = Array.from({ length: count }, () => (2 * Math.PI) / count);
+    const { longEdgeMm, widthMm } = ringSizes(angles, mm(outer), mm(inner)).segments[0]!;
     const missing = (edge: number, width: number) => {
       const apothem = edge / (2 * Math.tan(Math.PI / count));
       const corner = apothem / Math.cos(Math.PI / count);
@@ -64,4 +65,17 @@ describe.each([
     expect(missing(longEdgeMm - 0.4, widthMm)).toBeGreaterThan(tiny);
     if (inner > 0) expect(missing(longEdgeMm, widthMm - 0.4)).toBeGreaterThan(tiny);
   });
+});
+
+test('unequal segments: no overlap, the counted volume, and the round ring within', () => {
+  const made = makeRing(
+    { way: 'flat', count: 12, parts: [1, 2, 1.5, 0.7] },
+    { outerMm: mm(110), innerMm: mm(90), heightMm: mm(18) },
+  );
+  if (!made.ok) throw new Error('ring');
+  const pieces = layOut(made.value).map((piece) => solid(piece, 18));
+  const whole = kernel.Manifold.union(pieces);
+  const counted = made.value.kinds.reduce((sum, kind) => sum + kind.volumeMm3 * kind.places.length, 0);
+  expect(whole.volume() / counted).toBeCloseTo(1, 6);
+  expect(tube(110, 90, 18).subtract(whole).volume()).toBeLessThan(1e-6 * Math.PI * 110 ** 2 * 18);
 });

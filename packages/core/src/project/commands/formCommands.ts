@@ -1,26 +1,51 @@
-import type { FormPoint } from '../../form/shape.js';
+import type { CurvePoint } from '../../form/curve.js';
+import { LEAST_RIM } from '../../form/recess.js';
+import type { Form, FormPoint, Lid, Recess } from '../../form/shape.js';
 import { type Mm, mm } from '../../measure/quantity.js';
+import type { Project, Underlay } from '../schema.js';
 import type { Command } from './command.js';
 import { fitStack } from './stack.js';
+
+/** The outside, or an inside that is a curve of its own. */
+export type Side = 'outside' | 'inside';
 
 const widest = (points: readonly FormPoint[]): number => Math.max(...points.map((point) => point.radiusMm));
 const lip = (points: readonly FormPoint[]): number => points[points.length - 1]!.heightMm;
 
 const noted = (note: string | undefined) => (note ? { note } : undefined);
 
-/** The form made taller or lower, its curve and floor in proportion; rings are added or taken away at the top. */
+/** Multiplies every height of a form. */
+function stretch(form: Form, factor: number): void {
+  const stretched = (heightMm: number) => mm(heightMm * factor);
+  for (const point of form.points) point.heightMm = stretched(point.heightMm);
+  const { inside, lid, recess } = form;
+  if (inside.by === 'curve') for (const point of inside.points) point.heightMm = stretched(point.heightMm);
+  else {
+    for (const wall of inside.walls) wall.heightMm = stretched(wall.heightMm);
+    inside.floorMm = stretched(inside.floorMm);
+  }
+  if (lid) lid.heightMm = stretched(lid.heightMm);
+  if (recess) recess.depthMm = stretched(recess.depthMm);
+}
+
+/** The form made taller or lower, everything in it in proportion; rings are added or taken away at the top. */
 export const setFormHeight = (heightMm: Mm): Command => ({
   label: 'Height',
   apply(draft) {
     const { form } = draft;
     if (!(heightMm > 0)) return { reasons: [mustBeAboveNothing('Height', 'form.heightMm', heightMm)] };
-    const factor = heightMm / lip(form.points);
-    for (const point of form.points) point.heightMm = mm(point.heightMm * factor);
-    form.points[form.points.length - 1]!.heightMm = heightMm;
-    form.floorMm = mm(Math.min(form.floorMm * factor, heightMm));
+    stretch(form, heightMm / lip(form.points));
+    setTop(form, heightMm);
     return noted(fitStack(draft));
   },
 });
+
+/** Puts the top of the curves at exactly a height, without the rounding of a product. */
+function setTop({ points, inside, lid }: Form, heightMm: Mm): void {
+  points[points.length - 1]!.heightMm = heightMm;
+  if (inside.by === 'curve' && !lid) inside.points[inside.points.length - 1]!.heightMm = heightMm;
+  if (inside.by === 'wall') inside.floorMm = mm(Math.min(inside.floorMm, heightMm));
+}
 
 /** The form made wider or narrower, heights unchanged; the widest curve point comes to the diameter. */
 export const setDiameter = (diameterMm: Mm): Command => ({
@@ -29,7 +54,9 @@ export const setDiameter = (diameterMm: Mm): Command => ({
     if (!(diameterMm > 0))
       return { reasons: [mustBeAboveNothing('Diameter', 'form.diameterMm', diameterMm)] };
     const factor = diameterMm / 2 / widest(form.points);
-    for (const point of form.points) point.radiusMm = mm(point.radiusMm * factor);
+    const all = form.inside.by === 'curve' ? [...form.points, ...form.inside.points] : form.points;
+    for (const point of all) point.radiusMm = mm(point.radiusMm * factor);
+    if (form.recess) form.recess.radiusMm = mm(form.recess.radiusMm * factor);
     return undefined;
   },
 });
@@ -41,51 +68,85 @@ const mustBeAboveNothing = (label: string, path: string, given: number) => ({
   limits: { least: 0 },
 });
 
-export const setWall = (wallMm: Mm): Command => ({
-  label: 'Wall thickness',
-  apply({ form }) {
-    form.wallMm = wallMm;
-    return undefined;
-  },
-});
+/** The points of a side; none where the inside follows a wall. */
+const pointsOf = ({ points, inside }: Form, side: Side): CurvePoint[] =>
+  side === 'outside' ? points : inside.by === 'curve' ? inside.points : [];
 
-export const setFloor = (floorMm: Mm): Command => ({
-  label: 'Floor thickness',
-  apply({ form }) {
-    form.floorMm = floorMm;
-    return undefined;
-  },
-});
+const nameOf = (side: Side) => (side === 'outside' ? 'Curve point' : 'Inside point');
 
-/** One curve point changed; raising or lowering the last one changes the height of the form. */
-export const setPoint = (index: number, change: Partial<FormPoint>): Command => ({
-  label: `Curve point ${index + 1}`,
+/** One curve point changed; raising or lowering the top one changes the height of the form, inside and all. */
+export const setPoint = (index: number, change: Partial<CurvePoint>, side: Side = 'outside'): Command => ({
+  label: `${nameOf(side)} ${index + 1}`,
   apply(draft) {
-    Object.assign(draft.form.points[index]!, change);
-    return noted(index === draft.form.points.length - 1 ? fitStack(draft) : undefined);
+    const points = pointsOf(draft.form, side);
+    Object.assign(points[index]!, change);
+    if (change.heightMm === undefined || index < points.length - 1) return undefined;
+    if (side === 'outside') setTop(draft.form, change.heightMm);
+    else if (!draft.form.lid) draft.form.points[draft.form.points.length - 1]!.heightMm = change.heightMm;
+    return noted(fitStack(draft));
   },
 });
 
-/** A new smooth point between two others. */
-export const addPoint = (point: FormPoint): Command => ({
-  label: 'Add curve point',
+/** A new point between two others. */
+export const addPoint = (point: CurvePoint, side: Side = 'outside'): Command => ({
+  label: `Add ${nameOf(side).toLowerCase()}`,
   apply({ form }) {
-    const at = form.points.findIndex((other) => other.heightMm > point.heightMm);
-    form.points.splice(at < 0 ? form.points.length - 1 : at, 0, point);
+    const points = pointsOf(form, side);
+    const at = points.findIndex((other) => other.heightMm > point.heightMm);
+    points.splice(at < 0 ? points.length - 1 : Math.max(1, at), 0, point);
     return undefined;
   },
 });
 
-/** Takes a point away; the foot and the lip stay. */
-export const removePoint = (index: number): Command => ({
-  label: 'Remove curve point',
+/** Takes a point away; the lowest and the highest stay. */
+export const removePoint = (index: number, side: Side = 'outside'): Command => ({
+  label: `Remove ${nameOf(side).toLowerCase()}`,
   apply({ form }) {
-    if (index > 0 && index < form.points.length - 1) {
-      form.points.splice(index, 1);
+    const points = pointsOf(form, side);
+    if (index > 0 && index < points.length - 1) {
+      points.splice(index, 1);
       return undefined;
     }
-    const message = 'The foot and the lip of the curve stay; move them instead.';
+    const message = 'The lowest and the highest point of a curve stay; move them instead.';
     return { reasons: [{ code: 'end-point', path: `form.points.${index}`, message }] };
+  },
+});
+
+/** Another outside, from the bench to its top; the rest of the form comes to its height. */
+export const setProfile = (points: readonly CurvePoint[]): Command => ({
+  label: 'Outside from a file',
+  apply(draft) {
+    const heightMm = lip(points as FormPoint[]);
+    stretch(draft.form, heightMm / lip(draft.form.points));
+    draft.form.points = points.map((point) => ({ ...point }));
+    setTop(draft.form, mm(heightMm));
+    return noted(fitStack(draft));
+  },
+});
+
+export const setRecess = (recess: Recess | null): Command => ({
+  label: 'Foot recess',
+  apply({ form }) {
+    form.recess = recess && { ...recess };
+    return undefined;
+  },
+});
+
+/** A foot recess of usual size: two thirds of the foot, as deep as a third of the floor allows, 3 mm at most. */
+export function usualRecess({ points, inside }: Form): Recess {
+  const floor = inside.by === 'wall' ? inside.floorMm : inside.points[0]!.heightMm;
+  const depth = Math.max(0.5, Math.min(3, (floor - LEAST_RIM) / 3));
+  return { radiusMm: mm((points[0]!.radiusMm * 2) / 3), depthMm: mm(depth) };
+}
+
+export const setLid = (lid: Lid | null): Command => ({
+  label: 'Lid',
+  apply({ form }) {
+    form.lid = lid && { ...lid };
+    const { inside, points } = form;
+    if (inside.by === 'curve' && lid === null)
+      inside.points[inside.points.length - 1]!.heightMm = mm(lip(points));
+    return undefined;
   },
 });
 
@@ -93,6 +154,14 @@ export const setAllowance = (side: 'outsideMm' | 'insideMm', value: Mm): Command
   label: side === 'outsideMm' ? 'Outside allowance' : 'Inside allowance',
   apply({ allowances }) {
     allowances[side] = value;
+    return undefined;
+  },
+});
+
+export const setUnderlay = (underlay: Underlay | null): Command => ({
+  label: 'Picture underneath',
+  apply(draft: Project) {
+    draft.underlay = underlay && { ...underlay };
     return undefined;
   },
 });

@@ -1,29 +1,10 @@
 import { makingSchema, placesOf, type RingMaking } from '../../making/registry.js';
-import type { Mm } from '../../measure/quantity.js';
-import type { Project, Ring } from '../schema.js';
+import { type Bond, turnIn } from '../../ring/bond.js';
+import type { Ring } from '../schema.js';
 import { reasonsOf } from '../sentences.js';
-import type { Command, Outcome } from './command.js';
-import { fitStack, freshId } from './stack.js';
-
-/** Which rings an edit goes to, by index. */
-export type Rings = readonly number[];
-
-const named = (rings: Rings): string =>
-  rings.length === 1 ? `ring ${rings[0]! + 1}` : `${rings.length} rings`;
-
-const each =
-  (rings: Rings, edit: (ring: Ring, index: number) => Outcome | undefined): Command['apply'] =>
-  (draft) => {
-    for (const index of rings) {
-      const outcome = edit(draft.rings[index]!, index);
-      if (outcome) return outcome;
-    }
-    return undefined;
-  };
-
-/** Woods for another number of places: the colours keep their share of the circle. */
-const spread = (woods: readonly string[], places: number): string[] =>
-  Array.from({ length: places }, (_, i) => woods[Math.floor(((i + 0.5) * woods.length) / places)]!);
+import type { Command } from './command.js';
+import { each, named, type Rings } from './each.js';
+import { spread } from './stack.js';
 
 /** Makes rings another way, or with other parameters; what can be kept of their woods is kept. */
 export const setMaking = (rings: Rings, making: RingMaking): Command => ({
@@ -44,20 +25,45 @@ export const setMaking = (rings: Rings, making: RingMaking): Command => ({
   }),
 });
 
-/** Segment counts of rings; discs become rings of segments. */
+/** Segment counts of rings; discs become rings of segments, a pattern of unequal ones stays where it still goes in. */
 export const setCount = (rings: Rings, count: number): Command => ({
-  ...setMaking(rings, { way: 'flat', count }),
   label: `Segments of ${named(rings)}`,
+  apply(draft) {
+    const pattern = (index: number) => {
+      const making = draft.rings[index]!.making;
+      return making.way === 'flat' && making.parts && count % making.parts.length === 0 ? making.parts : null;
+    };
+    for (const index of rings) {
+      const parts = pattern(index);
+      const making: RingMaking = { way: 'flat', count, ...(parts && { parts: [...parts] }) };
+      const outcome = setMaking([index], making).apply(draft);
+      if (outcome?.reasons) return outcome;
+    }
+    return undefined;
+  },
 });
 
-/** Ring heights. With `fill`, rings are added or taken away at the top so that the stack still fits the form. */
-export const setRingHeight = (rings: Rings, heightMm: Mm, fill = false): Command => ({
-  label: `Height of ${named(rings)}`,
-  apply(draft) {
-    for (const index of rings) draft.rings[index]!.heightMm = heightMm;
-    const note = fill && heightMm > 0 ? fitStack(draft) : undefined;
-    return note ? { note } : undefined;
-  },
+/** A size that rings keep, whatever the form asks for: radii in mm, or null to let them follow the form again. */
+export const setFixed = (rings: Rings, size: Ring['fixed'] | null): Command => ({
+  label: size ? `Fixed size of ${named(rings)}` : `${named(rings)} cut to suit the form`,
+  apply: each(rings, (ring) => {
+    if (size) ring.fixed = { ...size };
+    else delete ring.fixed;
+    return undefined;
+  }),
+});
+
+/** What was measured of rings as really made; undefined clears it. */
+export const setMeasured = (rings: Rings, change: NonNullable<Ring['measured']>): Command => ({
+  label: `Measured size of ${named(rings)}`,
+  apply: each(rings, (ring) => {
+    const measured = { ...ring.measured, ...change };
+    for (const key of ['heightMm', 'diameterMm'] as const)
+      if (measured[key] === undefined) delete measured[key];
+    if (Object.keys(measured).length > 0) ring.measured = measured;
+    else delete ring.measured;
+    return undefined;
+  }),
 });
 
 /** Rotation about the axis, in segments. */
@@ -69,13 +75,20 @@ export const setTurn = (rings: Rings, turn: number): Command => ({
   }),
 });
 
-/** Brick bond: every other ring set half a segment round. Aligned: none. */
-export const setBond = (rings: Rings, bond: 'brick' | 'aligned'): Command => ({
-  label: bond === 'brick' ? `Brick bond for ${named(rings)}` : `Aligned joints for ${named(rings)}`,
-  apply: each(rings, (ring, index) => {
-    ring.turn = bond === 'brick' && index % 2 === 1 ? 0.5 : 0;
+const BOND_NAMES = { brick: 'Brick bond', grid: 'Aligned joints', spiral: 'Spiral' } as const;
+
+/** Turns rings against each other: every other one by half a segment, none, or each by a step more than the one below. */
+export const setBond = (rings: Rings, bond: Bond): Command => ({
+  label: `${BOND_NAMES[bond.kind]} for ${named(rings)}`,
+  apply(draft) {
+    const order = [...rings].sort((a, b) => a - b);
+    const start = bond.kind === 'spiral' ? draft.rings[order[0]!]!.turn : 0;
+    order.forEach((index, i) => {
+      const count = bond.kind === 'brick' ? index : i;
+      draft.rings[index]!.turn = (start + turnIn(bond, count)) % 1;
+    });
     return undefined;
-  }),
+  },
 });
 
 /** A wood, by palette key, for the given places of a ring, or for all places of several rings. */
@@ -97,30 +110,4 @@ export const repeatWoods = (rings: Rings, keys: readonly string[]): Command => (
     ring.woods = ring.woods.map((_, i) => keys[i % keys.length]!);
     return undefined;
   }),
-});
-
-/** A copy of a ring above it; rings left standing above the lip are taken away. */
-export const duplicateRing = (index: number): Command => ({
-  label: `Duplicate ring ${index + 1}`,
-  apply(draft) {
-    const ring = draft.rings[index]!;
-    draft.rings.splice(index + 1, 0, {
-      ...ring,
-      woods: [...ring.woods],
-      making: { ...ring.making },
-      id: freshId(draft.rings),
-    });
-    const note = fitStack(draft);
-    return note ? { note } : undefined;
-  },
-});
-
-/** Takes rings out; with `fill` the stack is made up at the top. */
-export const removeRings = (rings: Rings, fill = false): Command => ({
-  label: `Remove ${named(rings)}`,
-  apply(draft: Project) {
-    draft.rings = draft.rings.filter((_, i) => !rings.includes(i));
-    const note = fill && draft.rings.length > 0 ? fitStack(draft) : undefined;
-    return note ? { note } : undefined;
-  },
 });

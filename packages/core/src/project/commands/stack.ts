@@ -1,6 +1,9 @@
-import { vesselOf } from '../../form/vessel.js';
+import { type Vessel, vesselOf } from '../../form/vessel.js';
+import type { RingMaking } from '../../making/registry.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
+import { bondOf, turnIn } from '../../ring/bond.js';
 import { courses, stackHeight } from '../../ring/stack.js';
+import { heightOf } from '../prepare.js';
 import { MOST_RINGS, type Project, type Ring } from '../schema.js';
 
 /** An id that no ring of the piece has. */
@@ -9,18 +12,26 @@ export function freshId(rings: readonly Ring[]): string {
   for (let n = rings.length + 1; ; n++) if (!taken.has(`r${n}`)) return `r${n}`;
 }
 
-const copyOf = (ring: Ring, id: string, turn: number): Ring => ({
-  ...ring,
-  woods: [...ring.woods],
-  making: { ...ring.making },
-  id,
-  turn,
-});
+/** A ring made the same way; what was measured of the one is not true of the other. */
+export function copyOf({ measured: _, locked: __, ...ring }: Ring, change: Partial<Ring>): Ring {
+  return { ...ring, woods: [...ring.woods], making: { ...ring.making }, ...change };
+}
 
-/** The top ring once more, set half a segment round from it. */
+/** Heights of a project's rings in the stack, and where they stand. */
+export const stackOf = (rings: readonly Ring[]) => courses(rings.map(heightOf));
+
+/** The turn that goes on with the bond of the rings below. */
+export function nextTurn(rings: readonly Ring[]): number {
+  const bond = bondOf(rings.slice(-4).map(({ turn }) => turn));
+  const top = rings[rings.length - 1]!.turn;
+  if (!bond) return top === 0 ? 0.5 : 0;
+  return bond.kind === 'spiral' ? (top + bond.step) % 1 : turnIn(bond, top === 0 ? 1 : 0);
+}
+
+/** The top ring once more, going on with the bond. */
 export function anotherOnTop(project: Project): void {
   const top = project.rings[project.rings.length - 1]!;
-  project.rings.push(copyOf(top, freshId(project.rings), top.turn === 0 ? 0.5 : 0));
+  project.rings.push(copyOf(top, { id: freshId(project.rings), turn: nextTurn(project.rings) }));
 }
 
 /**
@@ -32,10 +43,9 @@ export function fitStack(project: Project): string | undefined {
   if (!vessel.ok) return undefined;
   const { heightMm } = vessel.value;
   const before = project.rings.length;
-  const stack = courses(project.rings.map((ring) => ring.heightMm));
-  const kept = stack.filter((course) => course.bottomMm < heightMm - SAME_LENGTH).length;
+  const kept = stackOf(project.rings).filter((course) => course.bottomMm < heightMm - SAME_LENGTH).length;
   project.rings.length = Math.max(1, kept);
-  const reach = () => stackHeight(project.rings.map((ring) => ring.heightMm));
+  const reach = () => stackHeight(project.rings.map(heightOf));
   while (reach() < heightMm - SAME_LENGTH && project.rings.length < MOST_RINGS) anotherOnTop(project);
   const change = project.rings.length - before;
   if (change === 0) return undefined;
@@ -43,4 +53,26 @@ export function fitStack(project: Project): string | undefined {
   return change > 0
     ? `${rings} added on top so that the stack reaches the lip.`
     : `${rings} above the lip taken away.`;
+}
+
+/** Whether the form is solid at some height between two: there a ring of segments would meet in points. */
+export function solidSomewhere(
+  { hollowFromMm, hollowToMm, heightMm }: Vessel,
+  from: number,
+  to: number,
+): boolean {
+  return from < hollowFromMm - SAME_LENGTH || Math.min(to, heightMm) > hollowToMm + SAME_LENGTH;
+}
+
+/** Woods for another number of places: the colours keep their share of the circle. */
+export const spread = (woods: readonly string[], places: number): string[] =>
+  Array.from({ length: places }, (_, i) => woods[Math.floor(((i + 0.5) * woods.length) / places)]!);
+
+/** How the nearest ring of segments is made; 12 equal segments where there is none. */
+export function segmentedLike(rings: readonly Ring[], index: number): RingMaking {
+  const near = rings
+    .map((ring, i) => ({ ring, away: Math.abs(i - index) }))
+    .filter(({ ring }) => ring.making.way === 'flat')
+    .sort((a, b) => a.away - b.away)[0];
+  return near ? { ...near.ring.making } : { way: 'flat', count: 12 };
 }

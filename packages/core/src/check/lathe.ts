@@ -1,0 +1,45 @@
+import { radiusAt } from '../form/curve.js';
+import { brimOf } from '../form/vessel.js';
+import { sayMm } from '../measure/format.js';
+import type { Check, Subject } from './check.js';
+
+/** What the lathe and its tools cannot take: the widest blank, the foot in the jaws, the depth of the hollow. */
+export const latheChecks = (subject: Subject): Check[] => [
+  ...widestBlank(subject),
+  ...footInJaws(subject),
+  ...reach(subject),
+];
+
+function widestBlank({ rings, shop: { swingRadiusMm, bedDistanceMm } }: Subject): Check[] {
+  const widest = rings.reduce((a, b) => (b.cornerMm > a.cornerMm ? b : a));
+  const corners = `Ring ${widest.index + 1} is ${sayMm(widest.cornerMm)} from the axis to its corners before turning`;
+  const check = (code: string, rest: string): Check => ({
+    code,
+    ring: widest.index,
+    message: `${corners}; ${rest}.`,
+    remedies: [],
+  });
+  if (widest.cornerMm > swingRadiusMm) return [check('swing', `the lathe swings ${sayMm(swingRadiusMm)}`)];
+  return widest.cornerMm > bedDistanceMm
+    ? [
+        check(
+          'bed',
+          `the bed is ${sayMm(bedDistanceMm)} away, so it turns only where no bed or tool rest is under it`,
+        ),
+      ]
+    : [];
+}
+
+function footInJaws({ vessel, shop: { jawLeastMm, jawMostMm } }: Subject): Check[] {
+  const foot = 2 * radiusAt(vessel.outside, 0);
+  if (foot >= jawLeastMm && foot <= jawMostMm) return [];
+  const message = `The foot is ${sayMm(foot)} across; your jaws hold ${sayMm(jawLeastMm)} to ${sayMm(jawMostMm)}. Plan a tenon or a waste block that they can hold.`;
+  return [{ code: 'jaws', ring: 0, message, remedies: [] }];
+}
+
+function reach({ vessel, shop: { reachMm } }: Subject): Check[] {
+  const depth = brimOf(vessel) - vessel.hollowFromMm;
+  if (!vessel.inside || depth <= reachMm) return [];
+  const message = `The hollow is ${sayMm(depth)} deep; your tools reach ${sayMm(reachMm)}. Hollow the lower part before the upper rings go on.`;
+  return [{ code: 'reach', ring: null, message, remedies: [] }];
+}

@@ -1,0 +1,24 @@
+import { wallAt } from '../form/vessel.js';
+import { sayMm } from '../measure/format.js';
+import type { Check, Subject } from './check.js';
+
+/** Heights at which the wall is measured. */
+const STATIONS = 24;
+/** A place counts as thinner than one below it by this much (mm). */
+const NOTICED = 0.05;
+
+/** A finished wall thinner than the shop dares. */
+export function thinWallChecks({ vessel, rings, shop }: Subject): Check[] {
+  if (!vessel.inside) return [];
+  const { hollowFromMm: from, hollowToMm: to } = vessel;
+  let thinnest = { wall: Infinity, z: from };
+  for (let i = 0; i <= STATIONS; i++) {
+    const z = from + ((to - from) * i) / STATIONS;
+    const wall = wallAt(vessel, z) ?? Infinity;
+    if (wall < thinnest.wall - NOTICED) thinnest = { wall, z };
+  }
+  if (thinnest.wall >= shop.leastWallMm - 0.01) return [];
+  const ring = rings.findIndex(({ topMm }) => topMm >= thinnest.z);
+  const message = `The wall is only ${sayMm(thinnest.wall)} thick at height ${sayMm(thinnest.z)}; you want at least ${sayMm(shop.leastWallMm)}.`;
+  return [{ code: 'thin-wall', ring: ring < 0 ? null : ring, message, remedies: [] }];
+}

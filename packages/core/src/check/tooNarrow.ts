@@ -1,0 +1,26 @@
+import { sayMm } from '../measure/format.js';
+import { shortfall } from '../ring/need.js';
+import type { Check, Subject } from './check.js';
+
+/** A ring that comes this near to its wall still holds it (mm): nobody measures closer. */
+const NEAR_ENOUGH = 0.01;
+
+/** Rings whose size stands and that do not hold the wall of the form. */
+export const tooNarrowChecks = ({ rings }: Subject): Check[] =>
+  rings.flatMap(({ index, gives, wall, fixed }) => {
+    if (!gives) return [];
+    const { outsideMm, insideMm } = shortfall(gives, wall);
+    const wrong = [
+      outsideMm > NEAR_ENOUGH && `is ${sayMm(outsideMm)} short of the wall outside`,
+      insideMm > NEAR_ENOUGH && `has a hole that is ${sayMm(insideMm)} too large in radius`,
+    ].filter((part) => part !== false);
+    if (wrong.length === 0) return [];
+    return [
+      {
+        code: 'too-narrow',
+        ring: index,
+        message: `Ring ${index + 1} ${wrong.join(' and ')}.`,
+        remedies: fixed ? [{ does: 'follow-form' as const, ring: index }] : [],
+      },
+    ];
+  });

@@ -1,0 +1,102 @@
+import { DxfWriter, point3d, Units } from '@tarikjabiri/dxf';
+import dxfParser, {
+  type IDxf,
+  type IEntity,
+  type ILwpolylineEntity,
+  type IPointEntity,
+  type IPolylineEntity,
+} from 'dxf-parser';
+import type { CurvePoint } from '../../form/curve.js';
+import type { Sample } from '../../form/fit.js';
+import { INCH, type UnitSystem } from '../../measure/format.js';
+import { type Result, refuse } from '../../measure/reason.js';
+import { fineLine, profileFrom } from './profile.js';
+
+/** The package's default export is its class; its types name the whole module. */
+const DxfParser = dxfParser as unknown as typeof dxfParser.DxfParser;
+
+/** Layers on which points stand where the curve has its own: smooth ones and corners. */
+const LAYERS = { smooth: 'SMOOTH_POINTS', corner: 'CORNER_POINTS' } as const;
+
+/**
+ * A profile as a DXF polyline in mm on the layer PROFILE: x from the axis, y upwards from the bench. The points of the
+ * curve are marked on layers of their own, so that it comes back as it was.
+ */
+export function profileDxf(points: readonly CurvePoint[]): string {
+  const dxf = new DxfWriter();
+  dxf.setUnits(Units.Millimeters);
+  dxf.addLayer('PROFILE', 7);
+  dxf.setCurrentLayerName('PROFILE');
+  dxf.addLWPolyline(fineLine(points).map(({ r, z }) => ({ point: point3d(r, z) })));
+  for (const kind of ['smooth', 'corner'] as const) {
+    dxf.addLayer(LAYERS[kind], 4);
+    dxf.setCurrentLayerName(LAYERS[kind]);
+    for (const point of points) if (point.kind === kind) dxf.addPoint(point.radiusMm, point.heightMm, 0);
+  }
+  return dxf.stringify();
+}
+
+/** $INSUNITS of a DXF header, in mm (Autodesk DXF reference). */
+const DRAWING_UNITS: Readonly<Record<number, number>> = { 1: INCH, 2: 12 * INCH, 4: 1, 5: 10, 6: 1000 };
+
+/**
+ * Reads the first polyline of a DXF drawing as a profile: x from the axis, heights from its lowest point; arcs (bulges)
+ * are followed. A drawing that does not say its unit is taken to be in the user's.
+ */
+export function readProfileDxf(text: string, system: UnitSystem): Result<CurvePoint[]> {
+  let drawing: IDxf | null;
+  try {
+    drawing = new DxfParser().parseSync(text);
+  } catch {
+    drawing = null;
+  }
+  const polyline = drawing?.entities.find(isPolyline);
+  if (!polyline) return refuse('dxf-no-polyline', '', 'The DXF has no polyline; draw the outline as one.');
+  const unit = DRAWING_UNITS[Number(drawing?.header?.$INSUNITS)] ?? (system === 'mm' ? 1 : INCH);
+  const marks = drawing!.entities.filter(isPoint);
+  const kindAt = (x: number, y: number) => {
+    const mark = marks.find(({ position: p }) => Math.hypot(p.x - x, p.y - y) < SAME_POINT);
+    return mark && { point: true, corner: mark.layer === LAYERS.corner };
+  };
+  const marked = marks.length > 0;
+  const line: Sample[] = [];
+  polyline.vertices.forEach(({ x, y, bulge }, i) => {
+    const next = polyline.vertices[i + 1];
+    const kind = kindAt(x, y) ?? (marked ? { corner: false } : {});
+    line.push({ r: x * unit, z: y * unit, ...kind });
+    if (next && bulge)
+      line.push(...arc({ x, y }, next, bulge).map((p) => ({ r: p.x * unit, z: p.y * unit })));
+  });
+  return profileFrom(line);
+}
+
+/** A marked point and a vertex nearer than this are the same, in the drawing's unit. */
+const SAME_POINT = 1e-4;
+
+const isPoint = (entity: IEntity): entity is IPointEntity =>
+  entity.type === 'POINT' && (entity.layer === LAYERS.smooth || entity.layer === LAYERS.corner);
+
+const isPolyline = (entity: IEntity): entity is ILwpolylineEntity | IPolylineEntity =>
+  (entity.type === 'LWPOLYLINE' || entity.type === 'POLYLINE') && 'vertices' in entity;
+
+interface Flat {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Points drawn on an arc, its ends left out. */
+const PARTS = 64;
+
+/** The arc between two vertices: bulge = tan(φ/4), φ its angle, positive counter-clockwise (Autodesk DXF reference). */
+function arc(from: Flat, to: Flat, bulge: number): Flat[] {
+  const angle = 4 * Math.atan(bulge);
+  const [dx, dy] = [to.x - from.x, to.y - from.y];
+  const aside = (1 - bulge * bulge) / (4 * bulge);
+  const [cx, cy] = [(from.x + to.x) / 2 - dy * aside, (from.y + to.y) / 2 + dx * aside];
+  const radius = Math.hypot(from.x - cx, from.y - cy);
+  const start = Math.atan2(from.y - cy, from.x - cx);
+  return Array.from({ length: PARTS - 1 }, (_, i) => {
+    const at = start + (angle * (i + 1)) / PARTS;
+    return { x: cx + radius * Math.cos(at), y: cy + radius * Math.sin(at) };
+  });
+}

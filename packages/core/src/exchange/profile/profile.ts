@@ -1,0 +1,139 @@
+import {
+  type CurvePoint,
+  curveThrough,
+  extremes,
+  knotsBetween,
+  pieceAt,
+  pieceRadius,
+  radiusAt,
+  topOf,
+} from '../../form/curve.js';
+import { fitPoints, type Sample, within } from '../../form/fit.js';
+import { MIN_RISE } from '../../form/order.js';
+import { MOST_POINTS } from '../../form/shape.js';
+import { sayMm } from '../../measure/format.js';
+import { done, type Result, refuse } from '../../measure/reason.js';
+
+/** Lines drawn for a curve stay this near to it (mm). */
+const DRAWN = 0.001;
+/** Points read from a file make a curve that passes the file's line this near (mm). */
+export const READ_WITHIN = 0.004;
+
+/** A curve as a fine line: its points, and between them as many as keep the line true to a micrometre. */
+export function fineLine(points: readonly CurvePoint[]): Sample[] {
+  const curve = curveThrough(points);
+  const corners = new Set(points.filter(({ kind }) => kind === 'corner').map(({ heightMm }) => heightMm));
+  const knots = knotsBetween(curve, 0, topOf(curve));
+  return knots.flatMap((z, i): Sample[] => {
+    const next = knots[i + 1];
+    const here: Sample = { r: radiusAt(curve, z), z, corner: corners.has(z as never), point: true };
+    if (next === undefined) return [here];
+    const piece = pieceAt(curve, (z + next) / 2);
+    const bend = Math.max(Math.abs(bendAt(piece, 0)), Math.abs(bendAt(piece, 1)));
+    const parts = Math.max(1, Math.ceil(Math.sqrt(bend / (8 * DRAWN))));
+    const between = Array.from({ length: parts - 1 }, (_, k) => z + ((next - z) * (k + 1)) / parts);
+    return [here, ...between.map((height) => ({ r: pieceRadius(piece, height), z: height }))];
+  });
+}
+
+/** Second derivative of a piece by its parameter t = 0 at the bottom, 1 at the top (mm). */
+function bendAt({ z0, z1, r0, r1, d0, d1 }: ReturnType<typeof pieceAt>, t: number): number {
+  const h = z1 - z0;
+  return 6 * (r1 - r0) * (1 - 2 * t) + h * (d0 * (6 * t - 4) + d1 * (6 * t - 2));
+}
+
+/** A turn of a line sharper than this is a corner (rad): a fine line of a smooth curve turns less at each of its points. */
+const CORNER = 0.14;
+
+/**
+ * Curve points from a line of a half-section, in mm: x is the distance from the axis, z the height. It may run up or
+ * down and lie on either side of the axis; a level start along the bench or end across the top is left out. Refused when
+ * it turns back in height, touches the axis, or takes too many points to follow within `READ_WITHIN`.
+ */
+export function profileFrom(line: readonly Sample[]): Result<CurvePoint[]> {
+  const risen = upwards(line);
+  if (!risen.ok) return risen;
+  const samples = close(marked(risen.value));
+  const points = fitPoints(samples, within(samples, READ_WITHIN));
+  if (points.length > MOST_POINTS)
+    return refuse(
+      'profile-fine',
+      '',
+      `The outline needs ${points.length} curve points; ${MOST_POINTS} are allowed. Is it drawn very large, or rough?`,
+    );
+  const { least } = extremes(curveThrough(points), 0, topOf(curveThrough(points)));
+  return least >= 1
+    ? done(points)
+    : refuse(
+        'profile-axis',
+        '',
+        `The outline comes to ${sayMm(least)} from the axis; it has to stay 1 mm away.`,
+      );
+}
+
+const LEVEL = 1e-6;
+
+function upwards(line: readonly Sample[]): Result<Sample[]> {
+  const finite = line.filter(({ r, z }) => Number.isFinite(r) && Number.isFinite(z));
+  if (finite.length < 2) return refuse('profile-empty', '', 'There is no outline of at least two points.');
+  const up = finite[0]!.z <= finite.at(-1)!.z ? [...finite] : [...finite].reverse();
+  const left = up.reduce((sum, { r }) => sum + r, 0) < 0;
+  while (up.length > 1 && up[1]!.z - up[0]!.z < LEVEL) up.shift();
+  while (up.length > 1 && up.at(-1)!.z - up.at(-2)!.z < LEVEL) up.pop();
+  const foot = up[0]!.z;
+  const risen: Sample[] = [];
+  for (const { r, z, ...rest } of up) {
+    const before = risen.at(-1);
+    const height = z - foot;
+    if (before && height < before.z - MIN_RISE)
+      return refuse(
+        'profile-back',
+        '',
+        `The outline turns back at height ${sayMm(before.z)}; the outside of a piece rises all the way from the foot to the lip.`,
+      );
+    if (before && height - before.z < LEVEL) continue;
+    risen.push({ ...rest, r: left ? -r : r, z: height });
+  }
+  return risen.length >= 2 ? done(risen) : refuse('profile-flat', '', 'The outline has no height.');
+}
+
+/** On a curve that was sampled, a corner turns at least so many times as sharply as the samples beside it. */
+const SHARPER = 3;
+
+/**
+ * The same points, corners marked where the line turns sharply and none was marked in the file. Where the file says
+ * which are its own points and which were sampled between them, only its own can be corners.
+ */
+function marked(samples: readonly Sample[]): Sample[] {
+  if (samples.some(({ corner }) => corner !== undefined)) return samples.map((sample) => ({ ...sample }));
+  const turns = samples.map(({ r, z }, i) => {
+    const [before, after] = [samples[i - 1], samples[i + 1]];
+    if (!before || !after) return 0;
+    return Math.abs(Math.atan2(after.r - r, after.z - z) - Math.atan2(r - before.r, z - before.z));
+  });
+  const sampled = samples.some(({ point }) => point);
+  return samples.map((sample, i) => {
+    const sampledBeside = [i - 1, i + 1].filter((k) => sampled && samples[k] && !samples[k].point);
+    const beside = Math.max(0, ...sampledBeside.map((k) => turns[k]!));
+    const may = !sampled || sample.point === true;
+    return { ...sample, corner: may && turns[i]! > CORNER && turns[i]! > SHARPER * beside };
+  });
+}
+
+/** Points on straight parts are at most this share of the height apart, so that a curve is held to them too. */
+const CLOSE = 1 / 400;
+
+function close(samples: readonly Sample[]): Sample[] {
+  const step = CLOSE * samples.at(-1)!.z;
+  const sampled = samples.some(({ point }) => point);
+  return samples.flatMap((sample, i) => {
+    const next = samples[i + 1];
+    if (!next || (sampled && !(sample.point && next.point))) return [sample];
+    const parts = Math.max(1, Math.ceil((next.z - sample.z) / step));
+    const between = Array.from({ length: parts - 1 }, (_, k): Sample => {
+      const share = (k + 1) / parts;
+      return { r: sample.r + share * (next.r - sample.r), z: sample.z + share * (next.z - sample.z) };
+    });
+    return [sample, ...between];
+  });
+}

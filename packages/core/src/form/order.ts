@@ -1,0 +1,35 @@
+import { sayMm } from '../measure/format.js';
+import type { Reason } from '../measure/reason.js';
+import type { CurvePoint } from './curve.js';
+import type { Inside } from './shape.js';
+
+/** Two curve points are at least this far apart in height (mm). */
+export const MIN_RISE = 0.05;
+
+/** Points of the outside that do not rise, or do not begin on the bench: such a curve would cross itself. */
+export function outsideOrder(points: readonly CurvePoint[]): Reason[] {
+  const foot = points[0]!.heightMm;
+  const reasons = rising('Curve point', 'form.points', points);
+  if (foot === 0) return reasons;
+  const message = `The lowest curve point is at height ${sayMm(foot)}; it has to be at 0, on the bench.`;
+  return [{ code: 'form-foot', path: 'form.points.0.heightMm', message }, ...reasons];
+}
+
+export const insideOrder = (inside: Inside): Reason[] =>
+  inside.by === 'curve' ? rising('Inside point', 'form.inside.points', inside.points) : [];
+
+export const wallOrder = (inside: Inside): Reason[] =>
+  inside.by === 'wall' ? rising('Wall thickness', 'form.inside.walls', inside.walls) : [];
+
+function rising(name: string, path: string, points: readonly { readonly heightMm: number }[]): Reason[] {
+  return points.slice(1).flatMap(({ heightMm }, i) => {
+    const below = points[i]!.heightMm;
+    if (heightMm - below >= MIN_RISE - 1e-9) return [];
+    return {
+      code: 'form-order',
+      path: `${path}.${i + 1}.heightMm`,
+      message: `${name} ${i + 2} is at height ${sayMm(heightMm)}; it has to be above ${name.toLowerCase()} ${i + 1}, which is at ${sayMm(below)}.`,
+      limits: { least: below + MIN_RISE },
+    };
+  });
+}
