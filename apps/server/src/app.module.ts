@@ -2,6 +2,7 @@ import { type DynamicModule, Module } from '@nestjs/common';
 import { ServeStaticModule } from '@nestjs/serve-static';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { databaseOptions } from './database/options.js';
+import { PicturesController } from './pictures/pictures.controller.js';
 import { ProjectsController } from './projects/projects.controller.js';
 import { ProjectsService } from './projects/projects.service.js';
 import type { Settings } from './settings.js';
@@ -22,7 +23,7 @@ export class AppModule {
           exclude: ['/api/{*rest}', '/assets/{*rest}'],
         }),
       ],
-      controllers: [ProjectsController, WoodsController, ShopController],
+      controllers: [ProjectsController, WoodsController, ShopController, PicturesController],
       providers: [ProjectsService, WoodsService],
     };
   }

@@ -54,6 +54,56 @@ describe('the database', () => {
   });
 });
 
+describe('what an older Fellside saved', () => {
+  test('a version 1 piece opens up to date, without steps to undo that no longer fit; shop settings are filled in', async () => {
+    const database = app.get(DataSource);
+    const { form, underlay: _, ...rest } = cup();
+    const old = { ...rest, schema: 1, form: { points: form.points, wallMm: 7, floorMm: 84 } };
+    const step = {
+      label: 'Wall',
+      patches: [],
+      inverse: [{ op: 'replace', path: ['form', 'wallMm'], value: 6 }],
+    };
+    await database.query(`INSERT INTO "projects" VALUES ('old', 1, ?, ?, '2026-01-01T00:00:00Z', NULL)`, [
+      JSON.stringify(old),
+      JSON.stringify({ past: [step], future: [] }),
+    ]);
+    const { body } = await http().get('/api/projects/old').expect(200);
+    expect(body.document.form.inside).toMatchObject({ by: 'wall', walls: [{ wallMm: 7 }] });
+    expect(body.history.past).toEqual([]);
+    await http().delete('/api/projects/old').expect(204);
+    await database.query(`INSERT OR REPLACE INTO "shop" VALUES (1, '{"units":"mm","kerfMm":2}')`);
+    const shop = (await http().get('/api/shop').expect(200)).body;
+    expect(shop).toMatchObject({ units: 'mm', kerfMm: 2, jawMostMm: 127 });
+    await http().put('/api/shop').send(shop).expect(200);
+    await database.query(`DELETE FROM "shop"`);
+  });
+});
+
+describe('pictures', () => {
+  const png = Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 1, 2, 3]);
+  test('are kept by what is in them and come back as they were', async () => {
+    const kept = await http().post('/api/pictures').set('content-type', 'image/png').send(png).expect(201);
+    expect(kept.body.key).toMatch(/^[0-9a-f]{64}$/);
+    const again = await http().post('/api/pictures').set('content-type', 'image/png').send(png).expect(201);
+    expect(again.body).toEqual(kept.body);
+    const got = await http()
+      .get(`/api/pictures/${kept.body.key}`)
+      .expect(200)
+      .expect('content-type', 'image/png');
+    expect(Buffer.compare(got.body, png)).toBe(0);
+  });
+  test('what is no picture is refused, and an unknown one is not found', async () => {
+    const text = await http()
+      .post('/api/pictures')
+      .set('content-type', 'image/png')
+      .send('hello')
+      .expect(422);
+    expect(text.body.reasons[0].message).toBe('The picture is neither a PNG nor a JPEG.');
+    await http().get('/api/pictures/none').expect(404);
+  });
+});
+
 describe('projects', () => {
   test('a save carries its revision; a stale one is refused with 409 and both sides are kept', async () => {
     const { id } = await stored();

@@ -6,6 +6,7 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
 import { ownPagesOnly } from './neighbours.js';
+import { MOST_PICTURE } from './pictures/pictures.controller.js';
 import { ProjectsService } from './projects/projects.service.js';
 import { BodyFilter } from './reasons/bodyFilter.js';
 import type { Settings } from './settings.js';
@@ -31,6 +32,7 @@ export async function createServer(settings: Settings): Promise<NestExpressAppli
   app.use(ownPagesOnly(settings.host));
   app.useBodyParser('json', { limit: MOST_BODY });
   app.useBodyParser('text', { limit: MOST_BODY });
+  app.useBodyParser('raw', { type: ['image/png', 'image/jpeg'], limit: MOST_PICTURE });
   app.useGlobalFilters(new BodyFilter(app.get(HttpAdapterHost).httpAdapter));
   if (settings.demo) await fillShelf(app.get(ProjectsService));
   return app;

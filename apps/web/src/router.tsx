@@ -1,6 +1,7 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { CutsStation } from './cuts/CutsStation.js';
 import { FormStation } from './form/FormStation.js';
+import { RingPlan } from './plan/RingPlan.js';
 import { RingsStation } from './rings/RingsStation.js';
 import { Shelf } from './shelf/Shelf.js';
 import { PieceShell } from './shell/PieceShell.js';
@@ -24,7 +25,12 @@ export const router = createBrowserRouter([
         children: [
           { index: true, element: <Navigate to="form" replace /> },
           { path: 'form', element: <FormStation /> },
-          { path: 'rings/:ring?', element: <RingsStation /> },
+          { path: 'rings', element: <RingsStation /> },
+          {
+            path: 'rings/:ring',
+            element: <RingsStation />,
+            children: [{ path: 'plan', element: <RingPlan /> }],
+          },
           { path: 'cuts', element: <CutsStation /> },
         ],
       },

@@ -20,6 +20,7 @@ export { QUARTERS } from './lumber/quarters.js';
 export type { RingPlan } from './lumber/ringPlan.js';
 export type { Made, PieceKind } from './making/contract.js';
 export { FEWEST_SEGMENTS, MOST_SEGMENTS } from './making/flat/flat.js';
+export { layOut } from './making/layOut.js';
 export { MAKINGS, pitchOf, placesOf, type RingMaking, WAYS, type Way } from './making/registry.js';
 export {
   editableLength,

@@ -1,11 +1,13 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { DataSourceOptions } from 'typeorm';
+import { PictureEntity } from '../pictures/picture.entity.js';
 import { ProjectEntity } from '../projects/project.entity.js';
 import { VersionEntity } from '../projects/version.entity.js';
 import { ShopEntity } from '../shop/shop.entity.js';
 import { WoodEntity } from '../woods/wood.entity.js';
 import { First1763900000000 } from './0001-first.js';
+import { Pictures1764000000000 } from './0002-pictures.js';
 
 /**
  * SQLite in WAL mode, every commit on disk before it is answered. The exclusive lock keeps a second Fellside off the
@@ -23,8 +25,8 @@ export function databaseOptions(dataFolder: string): DataSourceOptions {
       db.pragma('synchronous = FULL');
       db.pragma('foreign_keys = ON');
     },
-    entities: [ProjectEntity, VersionEntity, WoodEntity, ShopEntity],
-    migrations: [First1763900000000],
+    entities: [ProjectEntity, VersionEntity, WoodEntity, ShopEntity, PictureEntity],
+    migrations: [First1763900000000, Pictures1764000000000],
     migrationsRun: true,
     synchronize: false,
   };

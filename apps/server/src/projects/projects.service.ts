@@ -1,9 +1,20 @@
 import { randomUUID } from 'node:crypto';
-import { type History, NO_HISTORY, type Project } from '@fellside/core';
+import { type History, NO_HISTORY, type Project, readProject, SCHEMA_VERSION } from '@fellside/core';
 import { ConflictException, Injectable, NotFoundException } from '@nestjs/common';
 import { DataSource, IsNull, LessThanOrEqual } from 'typeorm';
 import { ProjectEntity } from './project.entity.js';
 import { VersionEntity } from './version.entity.js';
+
+/**
+ * A document that an older Fellside saved, brought up to date as it is read. Its steps to undo speak of the old shape
+ * and are left behind; what is stored stays as it is until the next save.
+ */
+function upToDate<T extends { document: Project; history?: History }>(saved: T): T {
+  if (saved.document.schema === SCHEMA_VERSION) return saved;
+  const read = readProject(saved.document);
+  if (!read.ok) return saved;
+  return { ...saved, document: read.value, ...(saved.history && { history: NO_HISTORY }) };
+}
 
 /** How many versions of a project are kept. */
 const VERSIONS_KEPT = 100;
@@ -13,13 +24,14 @@ export class ProjectsService {
   constructor(private readonly database: DataSource) {}
 
   /** The shelf, last saved first; without the histories, which no shelf shows. */
-  list(): Promise<Omit<ProjectEntity, 'history'>[]> {
+  async list(): Promise<Omit<ProjectEntity, 'history'>[]> {
     const select = { id: true, revision: true, document: true, savedAt: true } as const;
-    return this.projects.find({
+    const found = await this.projects.find({
       where: { removedAt: IsNull() },
       order: { savedAt: 'DESC', id: 'ASC' },
       select,
     });
+    return found.map(upToDate);
   }
 
   /** How many there are or ever were, removed ones included. */
@@ -31,7 +43,7 @@ export class ProjectsService {
     const found = await this.projects.findOneBy({ id, removedAt: IsNull() });
     if (!found)
       throw new NotFoundException({ statusCode: 404, message: 'There is no such piece on the shelf.' });
-    return found;
+    return upToDate(found);
   }
 
   async create(document: Project): Promise<ProjectEntity> {
@@ -90,7 +102,7 @@ export class ProjectsService {
   async version(projectId: string, revision: number): Promise<VersionEntity> {
     const found = await this.history.findOneBy({ projectId, revision });
     if (!found) throw new NotFoundException({ statusCode: 404, message: 'That version is not kept.' });
-    return found;
+    return upToDate(found);
   }
 
   private async stale(id: string): Promise<Error> {

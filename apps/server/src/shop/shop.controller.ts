@@ -13,7 +13,8 @@ export class ShopController {
   @Get()
   async get(): Promise<Shop> {
     const row = await this.database.getRepository(ShopEntity).findOneBy({ id: ONLY_ROW });
-    return row?.settings ?? DEFAULT_SHOP;
+    // Settings that came with a newer Fellside start as they usually are.
+    return { ...DEFAULT_SHOP, ...row?.settings };
   }
 
   @Put()

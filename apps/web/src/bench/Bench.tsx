@@ -3,13 +3,21 @@ import { planOf, preparedOf, unitsOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { BenchTools } from './BenchTools.js';
-import { Ledger } from './Ledger.js';
-import { HEAD, HEADINGS, MARGIN } from './layout.js';
-import { PaneTitle, SectionPane, type Upright } from './SectionPane.js';
+import { HEAD, HEADINGS, LABELS, MARGIN } from './layout.js';
+import { ledgerWidth } from './ledger/columns.js';
+import { Ledger } from './ledger/Ledger.js';
+import { LedgerHead } from './ledger/LedgerHead.js';
+import { SectionPane, type Upright } from './SectionPane.js';
 import { UnrolledPane } from './UnrolledPane.js';
 import { scaleFor, useBox } from './useScale.js';
+import { useInView, useStill } from './useStill.js';
+import { useZoom } from './useZoom.js';
+
+/** What can be taken hold of on the cut-through: the curves, or the edges between rings. */
+export type Grab = 'curve' | 'edges';
 
 interface BenchProps {
+  readonly grab: Grab;
   /** Whether the unrolled wall stands between outside and ledger. */
   readonly unrolled: boolean;
   readonly shortLedger: boolean;
@@ -32,6 +40,7 @@ export function Bench(props: BenchProps) {
 }
 
 function Panes({
+  grab,
   unrolled,
   shortLedger,
   onPlace,
@@ -39,47 +48,49 @@ function Panes({
   plan,
 }: BenchProps & { prepared: Prepared; plan: Plan }) {
   const dispatch = useActions();
-  const units = useApp(unitsOf);
-  const fit = useApp((state) => state.session.fit);
+  const { fit, zoom } = useApp((state) => state.session);
+  const chosen = useApp((state) => state.look.columns);
   const bench = useBox<HTMLDivElement>();
   const pane = useBox<HTMLDivElement>();
   const { vessel, rings } = prepared;
-  const heightMm = Math.max(vessel.heightMm, rings.at(-1)!.course.topMm);
   const reachMm = Math.max(...plan.rings.map(({ cornerMm }) => cornerMm));
-  const thinnestMm = Math.min(...rings.map(({ ring }) => ring.heightMm));
-  const scale = scaleFor({ heightMm, reachMm, thinnestMm }, bench, pane, fit);
+  const topMm = Math.max(vessel.heightMm, rings.at(-1)!.course.topMm);
+  const thinnestMm = Math.min(...rings.map(({ course }) => course.topMm - course.bottomMm));
+  const room = grab === 'curve' ? LABELS : 0;
+  const { scale, heightMm } = useStill({
+    scale: zoom * scaleFor({ heightMm: topMm, reachMm, thinnestMm }, bench, pane, fit, room),
+    heightMm: topMm,
+  });
+  useZoom(bench.ref, scale);
+  useInView(bench.ref, rings, scale, heightMm);
   const upright: Upright = {
     scale,
     y: (height) => MARGIN / 2 + (heightMm - height) * scale,
     height: heightMm * scale + MARGIN,
   };
-  const flagged = new Set(plan.checks.flatMap(({ ring }) => (ring === null ? [] : [ring])));
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       <BenchTools />
-      <div
+      <section
         ref={bench.ref}
-        className="flex min-h-0 flex-1 gap-2 overflow-auto px-2 pb-2"
+        tabIndex={0}
+        aria-label="Bench"
+        className="flex min-h-0 flex-1 gap-2 overflow-auto px-2 pb-2 focus-visible:outline-offset-[-2px]"
         onPointerLeave={() => dispatch(session.hovered(null))}
       >
-        <SectionPane {...{ prepared, plan, upright, reachMm }} box={pane} />
+        <SectionPane {...{ prepared, plan, upright, reachMm, grab }} box={pane} />
         {unrolled && <UnrolledPane {...{ prepared, upright }} onPlace={onPlace} />}
         <section
           aria-label="Ring ledger"
-          className={`${shortLedger ? 'w-[330px]' : 'w-[440px]'} min-h-fit shrink-0 rounded border border-line bg-pane`}
+          className="min-h-fit shrink-0 rounded border border-line bg-pane"
+          style={{ width: ledgerWidth(shortLedger, chosen) }}
         >
           <div className="px-2 pt-1.5" style={{ height: HEAD - HEADINGS + MARGIN / 2 }}>
-            <PaneTitle title="Ring ledger" says="type in a cell; Enter to set" />
+            <LedgerHead short={shortLedger} />
           </div>
-          <Ledger
-            plans={plan.rings}
-            prepared={rings}
-            {...{ units, flagged }}
-            scale={fit ? null : scale}
-            short={shortLedger}
-          />
+          <Ledger plan={plan} prepared={rings} scale={fit ? null : scale} short={shortLedger} />
         </section>
-      </div>
+      </section>
     </div>
   );
 }

@@ -1,10 +1,12 @@
+import { Minus, Plus } from 'lucide-react';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
+import { ZOOM_STEP } from './useZoom.js';
 
 /** How the bench is looked at. */
 export function BenchTools() {
   const dispatch = useActions();
-  const { fit, hatched } = useApp((state) => state.session);
+  const { fit, hatched, zoom } = useApp((state) => state.session);
   return (
     <div className="flex items-center gap-4 px-3 py-1.5 text-sm text-quiet">
       <label className="flex items-center gap-1.5">
@@ -25,7 +27,41 @@ export function BenchTools() {
         />
         Hatches instead of colours
       </label>
-      <span className="ml-auto hidden lg:inline">Shift-click selects several rings.</span>
+      <span className="flex items-center gap-1">
+        <Zoom label="Smaller" factor={1 / ZOOM_STEP}>
+          <Minus aria-hidden size={12} />
+        </Zoom>
+        <button
+          type="button"
+          className="w-12 text-center hover:text-ink"
+          title="As at first (0)"
+          onClick={() => dispatch(session.zoomed(1))}
+        >
+          {Math.round(100 * zoom)} %
+        </button>
+        <Zoom label="Larger" factor={ZOOM_STEP}>
+          <Plus aria-hidden size={12} />
+        </Zoom>
+      </span>
+      <span className="ml-auto hidden xl:inline">
+        Shift-click selects several rings · Ctrl with the wheel, or + and −, zooms
+      </span>
     </div>
+  );
+}
+
+function Zoom({ label, factor, children }: { label: string; factor: number; children: React.ReactNode }) {
+  const dispatch = useActions();
+  const zoom = useApp((state) => state.session.zoom);
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      className="rounded border border-line bg-raised p-1 hover:border-quiet"
+      onClick={() => dispatch(session.zoomed(zoom * factor))}
+    >
+      {children}
+    </button>
   );
 }

@@ -1,52 +1,100 @@
 import {
+  edit,
   insideLine,
+  mm,
   outsideLine,
   type Prepared,
   type PreparedRing,
+  type Project,
   placeToward,
+  recessAt,
   type Species,
+  type Vessel,
 } from '@fellside/core';
-import { useMemo } from 'react';
+import { type MouseEvent, memo, useMemo } from 'react';
+import { editPiece } from '../store/edits.js';
+import { projectOf, unitsOf } from '../store/selectors.js';
+import { useActions, useApp } from '../store/store.js';
 import { woodFill } from '../ui/WoodPatterns.js';
 import { linePath, type Place } from './path.js';
-
-/** Left of the axis: the blank as sawn rings, pale, and in it the wall that is left, between outer and inner curve. */
-export function CutThrough({ prepared, palette, at, view }: CutThroughProps) {
-  const { vessel, rings } = prepared;
-  const lines = useMemo(() => ({ outside: outsideLine(vessel), inside: insideLine(vessel) }), [vessel]);
-  const outside = linePath(lines.outside, at);
-  const inside = linePath(lines.inside, at);
-  const top = at.y(vessel.heightMm);
-  const wall =
-    lines.inside.length > 0
-      ? `${outside}${linePath([...lines.inside].reverse(), at).replace('M', 'L')}L${at.x(0)} ${at.y(0)}Z`
-      : `${outside}L${at.x(0)} ${top}L${at.x(0)} ${at.y(0)}Z`;
-  return (
-    <g>
-      <clipPath id="wall-left">
-        <path d={wall} />
-      </clipPath>
-      <g opacity="0.38">
-        {rings.map((ring) => (
-          <Blank key={ring.ring.id} ring={ring} palette={palette} at={at} view={view} />
-        ))}
-      </g>
-      <g clipPath="url(#wall-left)">
-        {rings.map((ring) => (
-          <Blank key={ring.ring.id} ring={ring} palette={palette} at={at} view={view} />
-        ))}
-      </g>
-      <path d={outside} fill="none" stroke="var(--color-teal)" strokeWidth="2" />
-      <path d={inside} fill="none" stroke="var(--color-teal)" strokeWidth="1.5" strokeDasharray="5 3" />
-    </g>
-  );
-}
+import { shopLength } from './steps.js';
 
 interface CutThroughProps {
   readonly prepared: Prepared;
   readonly palette: ReadonlyMap<string, Species>;
   readonly at: Place;
   readonly view: number;
+  /** Blanks drawn fainter, so that a picture underneath can be seen. */
+  readonly faint: boolean;
+}
+
+/** Left of the axis: the blank as sawn rings, pale, and in it the wall that is left, between outer and inner curve. */
+export const CutThrough = memo(function CutThrough({ prepared, palette, at, view, faint }: CutThroughProps) {
+  const dispatch = useActions();
+  const units = useApp(unitsOf);
+  const { vessel, rings } = prepared;
+  const lines = useMemo(() => ({ outside: outsideLine(vessel), inside: insideLine(vessel) }), [vessel]);
+  const outside = linePath(lines.outside, at);
+  const inside = linePath(lines.inside, at);
+  const add = (event: MouseEvent<SVGPathElement>) => {
+    const box = event.currentTarget.ownerSVGElement!.getBoundingClientRect();
+    const perMm = at.y(0) - at.y(1);
+    const heightMm = shopLength((at.y(0) - (event.clientY - box.top)) / perMm, units);
+    const radiusMm = shopLength((at.x(0) - (event.clientX - box.left)) / perMm, units);
+    dispatch(editPiece(edit.addPoint({ heightMm, radiusMm: mm(radiusMm), kind: 'smooth' })));
+  };
+  const blanks = rings.map((ring) => <Blank key={ring.ring.id} {...{ ring, palette, at, view }} />);
+  const { allowances } = useApp(projectOf);
+  return (
+    <g>
+      <clipPath id="wall-left">
+        <path d={`${outside}${wallInside(vessel, lines.inside, at)}Z`} />
+      </clipPath>
+      <g opacity={faint ? 0.18 : 0.38}>{blanks}</g>
+      <g clipPath="url(#wall-left)" opacity={faint ? 0.55 : 1}>
+        {blanks}
+      </g>
+      <path d={envelope(rings, allowances, at)} fill="none" stroke="var(--color-ink)" strokeDasharray="1 3" />
+      <path d={inside} fill="none" stroke="var(--color-teal)" strokeWidth="1.5" strokeDasharray="5 3" />
+      <path d={outside} fill="none" stroke="var(--color-teal)" strokeWidth="2" />
+      <path
+        d={outside}
+        fill="none"
+        stroke="transparent"
+        strokeWidth="12"
+        data-curve="outside"
+        onDoubleClick={add}
+      />
+    </g>
+  );
+});
+
+/** From the top of the outside back to its foot: down the inside, round the recess; a path that goes on. */
+function wallInside(vessel: Vessel, inside: ReturnType<typeof insideLine>, at: Place): string {
+  const points = [...inside].reverse();
+  if (points.length === 0 || vessel.hollowToMm < vessel.heightMm)
+    points.unshift({ r: 0, z: vessel.heightMm });
+  const depth = vessel.recess?.depthMm ?? 0;
+  const recess = Array.from({ length: 17 }, (_, i) => {
+    const z = depth * (1 - i / 16);
+    return { r: recessAt(vessel.recess, z), z };
+  });
+  return linePath([...points, ...recess], at).replace('M', 'L');
+}
+
+/** What rings of a fixed size can give, less the allowances: the lines that outside and inside have to keep between. */
+function envelope(rings: readonly PreparedRing[], allowances: Project['allowances'], at: Place): string {
+  return rings
+    .filter(({ ring, made }) => made.ok && (ring.fixed || ring.measured?.diameterMm !== undefined))
+    .map(({ course, made }) => {
+      if (!made.ok) return '';
+      const { outerMm, innerMm } = made.value.gives;
+      const [low, high] = [at.y(course.bottomMm), at.y(course.topMm)];
+      const upright = (radius: number) => `M${at.x(radius)} ${low}V${high}`;
+      const hole = innerMm > 0 ? upright(innerMm + allowances.insideMm) : '';
+      return upright(outerMm - allowances.outsideMm) + hole;
+    })
+    .join('');
 }
 
 /** One ring's blank where the cut meets it: a quarter turn round from the line of sight. */
@@ -55,21 +103,20 @@ function Blank({
   palette,
   at,
   view,
-}: { ring: PreparedRing } & Omit<CutThroughProps, 'prepared'>) {
+}: { ring: PreparedRing } & Omit<CutThroughProps, 'prepared' | 'faint'>) {
   if (!made.ok) return null;
   const { outerMm, innerMm } = made.value.gives;
   const place = placeToward(made.value, turn, (outerMm + innerMm) / 2, view - Math.PI / 2);
-  const wood = palette.get(ring.woods[place ?? 0]!);
   return (
     <rect
       x={at.x(outerMm)}
       y={at.y(course.topMm)}
       width={at.x(innerMm) - at.x(outerMm)}
       height={at.y(course.bottomMm) - at.y(course.topMm)}
-      fill={woodFill(wood, 'bench')}
-      stroke="var(--color-ink)"
-      strokeOpacity="0.35"
-      strokeWidth="0.75"
+      fill={woodFill(palette.get(ring.woods[place ?? 0]!), 'bench')}
+      stroke="#1d2527"
+      strokeOpacity={0.35}
+      strokeWidth={0.75}
     />
   );
 }

@@ -1,35 +1,34 @@
 import {
   extremes,
+  type OutsidePatch,
   outsideLine,
   outsidePatches,
   type Prepared,
   type PreparedRing,
+  radiusAt,
+  type SectionPoint,
   type Species,
   type Vessel,
 } from '@fellside/core';
-import { memo, useMemo } from 'react';
+import { memo, type PointerEvent, useMemo } from 'react';
+import { useApp } from '../store/store.js';
 import { Shade } from '../ui/Shade.js';
 import { woodFill } from '../ui/WoodPatterns.js';
 import type { Keys } from './keys.js';
 import { linePath, type Place, stripPath } from './path.js';
+import { woodPaths } from './woodPaths.js';
 
 /** Right of the axis: the turned piece as it looks from the front, every segment in its wood. */
-export function Outside({ prepared, palette, at, view, onEnter, onPick }: OutsideProps) {
+export function Outside({ prepared, at, ...pointing }: OutsideProps) {
   const { vessel, rings } = prepared;
   const outline = useMemo(() => outsideLine(vessel), [vessel]);
   return (
     <g>
       {rings.map((ring, index) => (
-        <RingOutside key={ring.ring.id} {...{ ring, index, vessel, palette, at, view, onEnter, onPick }} />
+        <RingOutside key={ring.ring.id} {...{ ring, index, vessel, at }} {...pointing} />
       ))}
       <Shade line={outline} at={at} />
-      <path
-        d={linePath(outline, at)}
-        fill="none"
-        stroke="var(--color-ink)"
-        strokeOpacity="0.6"
-        strokeWidth="1"
-      />
+      <path d={linePath(outline, at)} fill="none" stroke="var(--color-ink)" strokeOpacity="0.6" />
     </g>
   );
 }
@@ -45,6 +44,7 @@ interface OutsideProps extends Pointing {
   readonly prepared: Prepared;
 }
 
+/** One ring: a path for each wood and one for the joints. */
 const RingOutside = memo(function RingOutside({
   ring,
   index,
@@ -57,23 +57,66 @@ const RingOutside = memo(function RingOutside({
 }: Pointing & { ring: PreparedRing; index: number; vessel: Vessel }) {
   const { made, turn, course } = ring;
   const top = Math.min(course.topMm, vessel.heightMm);
-  const line = useMemo(() => outsideLine(vessel, course.bottomMm, top), [vessel, course.bottomMm, top]);
-  if (!made.ok) return null;
-  const radius = extremes(vessel.outside, course.bottomMm, top).most;
+  const shown = useMemo(() => {
+    if (!made.ok) return null;
+    const { most } = extremes(vessel.outside, course.bottomMm, top);
+    return {
+      line: outsideLine(vessel, course.bottomMm, top),
+      patches: outsidePatches(made.value, turn, most, view),
+    };
+  }, [made, turn, course, vessel, top, view]);
+  if (!shown) return null;
+  const { line, patches } = shown;
+  const under = (event: PointerEvent<SVGGElement>): number | null => {
+    const box = event.currentTarget.ownerSVGElement!.getBoundingClientRect();
+    const up = Math.min(1, Math.max(0, (at.y(0) - (event.clientY - box.top)) / (at.y(0) - at.y(1)) / top));
+    const radius = at.x(radiusAt(vessel.outside, up * top)) - at.x(0);
+    const sine = (event.clientX - box.left - at.x(0)) / Math.max(1, radius);
+    return patches.find(({ near, far }) => near <= sine && sine <= far)?.place ?? null;
+  };
   return (
-    <g>
-      {outsidePatches(made.value, turn, radius, view).map(({ place, near, far }) => (
-        <path
-          key={`${place} ${near}`}
-          d={stripPath(line, at, near, far)}
-          fill={woodFill(palette.get(ring.ring.woods[place]!), 'bench')}
-          stroke="#1d2527"
-          strokeOpacity="0.3"
-          strokeWidth="0.6"
-          onPointerEnter={() => onEnter(index, place)}
-          onClick={(event) => onPick(index, event)}
-        />
-      ))}
+    <g
+      data-outside={index + 1}
+      onPointerMove={(event) => {
+        const place = under(event);
+        if (place !== null) onEnter(index, place);
+      }}
+      onClick={(event) => onPick(index, event)}
+    >
+      {woodPaths(patches, ring.ring.woods, ({ near, far }) => stripPath(line, at, near, far)).map(
+        ([key, d]) => (
+          <path key={key} d={d} fill={woodFill(palette.get(key), 'bench')} />
+        ),
+      )}
+      <path
+        d={patches.map(({ near }) => linePath(line, at, near)).join('')}
+        fill="none"
+        stroke="#1d2527"
+        strokeOpacity="0.35"
+        strokeWidth="0.7"
+      />
+      <path
+        d={`M${at.x(0)} ${at.y(course.bottomMm)}H${at.x(line[0]!.r)}`}
+        stroke="#1d2527"
+        strokeOpacity="0.35"
+        strokeWidth="0.7"
+      />
+      <Hovered {...{ patches, line, at, index }} />
     </g>
   );
 });
+
+interface HoveredProps {
+  readonly patches: readonly OutsidePatch[];
+  readonly line: readonly SectionPoint[];
+  readonly at: Place;
+  readonly index: number;
+}
+
+function Hovered({ patches, line, at, index }: HoveredProps) {
+  const place = useApp(({ session: { hover } }) => (hover?.ring === index ? hover.place : null));
+  if (place === null) return null;
+  return patches
+    .filter((patch) => patch.place === place)
+    .map(({ near, far }) => <path key={near} d={stripPath(line, at, near, far)} className="hovered" />);
+}

@@ -1,21 +1,29 @@
 import type { Plan, Prepared } from '@fellside/core';
-import type { RefObject } from 'react';
-import { paletteOf } from '../store/selectors.js';
+import { type PointerEvent, useMemo } from 'react';
+import { paletteOf, projectOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { WoodPatterns } from '../ui/WoodPatterns.js';
+import type { Grab } from './Bench.js';
+import { CurveHandles } from './CurveHandles.js';
 import { CutThrough } from './CutThrough.js';
 import { clickRing } from './keys.js';
-import { HEAD, MARGIN } from './layout.js';
+import { LatheFrame } from './LatheFrame.js';
+import { LevelHandles } from './LevelHandles.js';
+import { HEAD, LABELS, MARGIN } from './layout.js';
 import { Outside } from './Outside.js';
+import { PaneTitle } from './PaneTitle.js';
+import { Readouts } from './Readouts.js';
+import { RingEdges } from './RingEdges.js';
 import { RingNumbers } from './RingNumbers.js';
 import { SelectedBands } from './SelectedBands.js';
 import { TurnByDragging } from './TurnByDragging.js';
+import { UnderlayPicture } from './UnderlayPicture.js';
 
-/** The vertical scale that the panes share. */
+/** The vertical scale that all panes share. */
 export interface Upright {
   readonly scale: number;
-  readonly y: (heightMm: number) => number;
+  y(height: number): number;
   readonly height: number;
 }
 
@@ -24,27 +32,37 @@ interface SectionPaneProps {
   readonly plan: Plan;
   readonly upright: Upright;
   readonly reachMm: number;
-  readonly box: { readonly ref: RefObject<HTMLDivElement | null>; readonly width: number };
+  readonly grab: Grab;
+  readonly box: { readonly ref: React.RefObject<HTMLDivElement | null>; readonly width: number };
 }
 
 /** A piece so much wider than tall gets more of the bench's width. */
 const WIDE_PIECE = 1.3;
 
 /** Half-section left of the axis, outside right of it. */
-export function SectionPane({
-  prepared,
-  plan,
-  upright: { scale, y, height },
-  reachMm,
-  box,
-}: SectionPaneProps) {
+export function SectionPane({ prepared, plan, upright, reachMm, grab, box }: SectionPaneProps) {
   const dispatch = useActions();
   const palette = useApp(paletteOf);
   const hatched = useApp((state) => state.session.hatched);
   const view = useApp((state) => state.session.view);
-  const { rings } = prepared;
-  const half = Math.max(reachMm * scale + MARGIN, box.width / 2);
-  const size = `${rings.length} rings, ${plan.pieces} pieces`;
+  const underlay = useApp((state) => projectOf(state).underlay);
+  const { scale, y, height } = upright;
+  const { rings, vessel } = prepared;
+  const half = Math.max(reachMm * scale + MARGIN + (grab === 'curve' ? LABELS : 0), box.width / 2);
+  const left = useMemo(() => ({ x: (r: number) => half - r * scale, y }), [half, scale, y]);
+  const right = useMemo(() => ({ x: (r: number) => half + r * scale, y }), [half, scale, y]);
+  const actions = useMemo(
+    () => ({
+      onEnter: (ring: number, place: number) => dispatch(session.hovered({ ring, place })),
+      onPick: (ring: number, keys: Parameters<typeof clickRing>[1]) => dispatch(clickRing(ring, keys)),
+    }),
+    [dispatch],
+  );
+  const pointed = (event: PointerEvent<SVGSVGElement>) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    const over = event.clientX - box.left < half;
+    dispatch(session.pointedAt(over ? (y(0) - (event.clientY - box.top)) / scale : null));
+  };
   return (
     <section
       style={{ flex: WIDE_PIECE < (2 * reachMm * scale) / height ? 7 : 5 }}
@@ -52,48 +70,45 @@ export function SectionPane({
       className="flex min-h-fit min-w-80 flex-col rounded border border-line bg-pane"
     >
       <div className="grid shrink-0 grid-cols-2 px-2 pt-1.5" style={{ height: HEAD }}>
-        <PaneTitle title="Cut through" says="blank pale, turned wall in full colour" />
-        <PaneTitle title="Outside" says="drag sideways to turn the piece" />
+        <PaneTitle title="Cut through" says={SAYS[grab]} />
+        <PaneTitle title="Outside" says="drag sideways to turn it" />
       </div>
-      <div ref={box.ref} className="overflow-x-auto overflow-y-hidden">
+      <div ref={box.ref} className="wood-ground shrink-0 grow overflow-x-auto overflow-y-hidden rounded-b">
+        {/* biome-ignore lint/a11y/useSemanticElements: a drawing with handles in it is a group, and no fieldset */}
         <svg
           width={2 * half}
           height={height}
-          role="img"
-          aria-label={`Half-section and outside of the piece: ${size}.`}
+          role="group"
+          aria-label={`Half-section and outside of the piece: ${rings.length} rings, ${plan.pieces} pieces.`}
           className="block"
+          onPointerMove={pointed}
+          onPointerLeave={() => dispatch(session.pointedAt(null))}
         >
           <WoodPatterns woods={palette.values()} hatched={hatched} prefix="bench" />
           <SelectedBands rings={rings} y={y} />
-          <CutThrough
-            prepared={prepared}
-            palette={palette}
-            view={view}
-            at={{ x: (r) => half - r * scale, y }}
-          />
+          {underlay && <UnderlayPicture underlay={underlay} at={left} scale={scale} />}
+          <CutThrough {...{ prepared, palette, view }} at={left} faint={underlay !== null} />
           <TurnByDragging radius={reachMm * scale}>
-            <Outside
-              prepared={prepared}
-              palette={palette}
-              view={view}
-              at={{ x: (r) => half + r * scale, y }}
-              onEnter={(ring, place) => dispatch(session.hovered({ ring, place }))}
-              onPick={(ring, keys) => dispatch(clickRing(ring, keys))}
-            />
+            <Outside {...{ prepared, palette, view }} at={right} {...actions} />
           </TurnByDragging>
           <line x1={half} x2={half} y1={0} y2={height} stroke="var(--color-ink)" strokeDasharray="9 3 2 3" />
           <RingNumbers rings={rings} y={y} />
+          {grab === 'curve' && (
+            <>
+              <LatheFrame vessel={vessel} at={left} top={MARGIN / 2} />
+              <Readouts vessel={vessel} at={left} />
+              <LevelHandles vessel={vessel} at={left} scale={scale} />
+              <CurveHandles vessel={vessel} at={left} scale={scale} />
+            </>
+          )}
+          {grab === 'edges' && <RingEdges rings={rings} y={y} scale={scale} width={half} />}
         </svg>
       </div>
     </section>
   );
 }
 
-export function PaneTitle({ title, says }: { title: string; says: string }) {
-  return (
-    <div>
-      <h2 className="font-semibold">{title}</h2>
-      <p className="text-xs text-quiet">{says}</p>
-    </div>
-  );
-}
+const SAYS: Record<Grab, string> = {
+  curve: 'drag points, floor, lid; double-click adds a point',
+  edges: 'drag the edges of rings',
+};

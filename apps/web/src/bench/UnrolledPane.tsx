@@ -16,6 +16,9 @@ interface UnrolledPaneProps {
   readonly onPlace?: ((ring: number, place: number) => void) | undefined;
 }
 
+/** Left and right of the drawing together (px). */
+const PADDING = 14;
+
 /** The unrolled wall as wide as its pane, with degrees from the index mark above. */
 export function UnrolledPane({ prepared, upright: { y, height }, onPlace }: UnrolledPaneProps) {
   const dispatch = useActions();
@@ -29,9 +32,9 @@ export function UnrolledPane({ prepared, upright: { y, height }, onPlace }: Unro
       className="flex min-h-fit min-w-64 flex-[4] flex-col rounded border border-line bg-pane"
     >
       <div className="shrink-0 px-2 pt-1.5" style={{ height: HEAD }}>
-        <h2 className="font-semibold">
+        <h2 className="truncate font-semibold">
           Wall, unrolled{' '}
-          <span aria-live="polite" className="font-normal text-quiet">
+          <span aria-live="polite" className="text-xs font-normal text-quiet">
             {hover ? nameOf(hover, prepared, palette) : '0° at the index mark'}
           </span>
         </h2>
@@ -47,10 +50,10 @@ export function UnrolledPane({ prepared, upright: { y, height }, onPlace }: Unro
         aria-label="Segments: arrow keys walk, Enter paints with the picked wood"
         tabIndex={0}
         onKeyDown={walk}
-        className="mx-2 overflow-hidden focus-visible:outline-offset-[-2px]"
+        className="wood-ground shrink-0 grow overflow-hidden rounded-b px-2 focus-visible:outline-offset-[-2px]"
       >
         <svg
-          width={width}
+          width={width - PADDING}
           height={height}
           role="img"
           aria-label="The outside laid flat, every segment in its wood"
@@ -61,9 +64,8 @@ export function UnrolledPane({ prepared, upright: { y, height }, onPlace }: Unro
             rings={prepared.rings}
             vessel={prepared.vessel}
             palette={palette}
-            width={width}
+            width={width - PADDING}
             y={y}
-            hover={hover}
             onEnter={(ring, place) => dispatch(session.hovered({ ring, place }))}
             onPick={(ring, place, keys) => {
               onPlace?.(ring, place);

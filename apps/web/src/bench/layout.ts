@@ -6,3 +6,6 @@ export const MARGIN = 14;
 export const ROW = 17;
 /** The ledger's headings (px). */
 export const HEADINGS = 24;
+
+/** Room beside a drawing for the labels of its curve (px). */
+export const LABELS = 58;

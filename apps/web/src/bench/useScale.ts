@@ -26,16 +26,17 @@ export function useBox<E extends Element>(): { ref: RefObject<E | null>; width: 
 
 /**
  * Pixels a millimetre for all panes at once: the whole piece in the height of the bench and the width of its first
- * pane, grown where a ring would be lower than a line of text, unless `fit`.
+ * pane, with room for labels beside it, grown where a ring would be lower than a line of text, unless `fit`.
  */
 export function scaleFor(
   piece: Piece,
   bench: { height: number },
   pane: { width: number },
   fit: boolean,
+  labels = 0,
 ): number {
   const tall = (bench.height - HEAD - 2 * MARGIN) / piece.heightMm;
-  const wide = (pane.width - 2 * MARGIN) / 2 / piece.reachMm;
+  const wide = (pane.width / 2 - MARGIN - labels) / piece.reachMm;
   const whole = Math.max(0.05, Math.min(tall, wide));
   return fit ? whole : Math.max(whole, ROW / piece.thinnestMm);
 }

@@ -1,45 +1,56 @@
-import { edit, type FormPoint, mm, radiusAt } from '@fellside/core';
+import { type CurvePoint, edit, mm, radiusAt } from '@fellside/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { editPiece } from '../store/edits.js';
-import { preparedOf, projectOf } from '../store/selectors.js';
+import { preparedOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { LengthField } from '../ui/LengthField.js';
 
-/** The points that the outside passes through, lip first, each to be typed. */
-export function CurvePoints() {
-  const { points } = useApp(projectOf).form;
+type Side = 'outside' | 'inside';
+
+interface CurvePointsProps {
+  readonly side: Side;
+  readonly points: readonly CurvePoint[];
+}
+
+/** The points of a curve, the highest first, each to be typed. */
+export function CurvePoints({ side, points }: CurvePointsProps) {
   const last = points.length - 1;
+  const lowest = side === 'outside' ? 'foot' : 'floor';
   return (
-    <section>
-      <h2 className="mb-1 font-semibold">Curve, from the lip down</h2>
-      <ol className="flex flex-col gap-2">
-        {points
-          .map((point, index) => ({ point, index }))
-          .reverse()
-          .map(({ point, index }) => (
-            <PointRow
-              key={index}
-              {...{ point, index }}
-              name={index === last ? 'lip' : index === 0 ? 'foot' : `${index + 1}`}
-            />
-          ))}
-      </ol>
-    </section>
+    <ol className="flex flex-col gap-2">
+      {points
+        .map((point, index) => ({ point, index }))
+        .reverse()
+        .map(({ point, index }) => (
+          <PointRow
+            key={index}
+            {...{ side, points, point, index }}
+            name={`${side === 'inside' ? 'inside ' : ''}${index === last ? 'lip' : index === 0 ? lowest : index + 1}`}
+          />
+        ))}
+    </ol>
   );
 }
 
-function PointRow({ point, index, name }: { point: FormPoint; index: number; name: string }) {
+function PointRow({
+  side,
+  points,
+  point,
+  index,
+  name,
+}: CurvePointsProps & { point: CurvePoint; index: number; name: string }) {
   const dispatch = useActions();
-  const { points } = useApp(projectOf).form;
   const prepared = useApp(preparedOf);
-  const ends = name === 'lip' || name === 'foot';
-  const change = (value: Partial<FormPoint>) => dispatch(editPiece(edit.setPoint(index, value)));
+  const ends = index === 0 || index === points.length - 1;
+  const change = (value: Partial<CurvePoint>) => dispatch(editPiece(edit.setPoint(index, value, side)));
   /** A point on the curve halfway to the one below, where it changes nothing yet. */
   const addBelow = () => {
     const heightMm = mm((point.heightMm + points[index - 1]!.heightMm) / 2);
-    const radius = prepared.ok ? radiusAt(prepared.value.vessel.outside, heightMm) : point.radiusMm;
-    dispatch(editPiece(edit.addPoint({ heightMm, radiusMm: mm(radius), kind: 'smooth' })));
+    const vessel = prepared.ok ? prepared.value.vessel : null;
+    const curve = side === 'outside' ? vessel?.outside : vessel?.inside;
+    const radiusMm = mm(curve ? radiusAt(curve, heightMm) : point.radiusMm);
+    dispatch(editPiece(edit.addPoint({ heightMm, radiusMm, kind: 'smooth' }, side)));
   };
   return (
     <li className="grid grid-cols-[1fr_1fr_auto] items-end gap-x-2 border-b border-line pb-2">
@@ -58,7 +69,7 @@ function PointRow({ point, index, name }: { point: FormPoint; index: number; nam
         aria-label={`Remove curve point ${name}`}
         title="Remove this point"
         disabled={ends}
-        onClick={() => dispatch(editPiece(edit.removePoint(index)))}
+        onClick={() => dispatch(editPiece(edit.removePoint(index, side)))}
       >
         <Trash2 aria-hidden size={14} />
       </Button>

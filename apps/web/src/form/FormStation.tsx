@@ -1,12 +1,12 @@
 import { Bench } from '../bench/Bench.js';
 import { FormPanel } from './FormPanel.js';
 
-/** Form: the bench with a short ledger, and the form's figures at the right. */
+/** Form: the bench with a short ledger, curves to be dragged, and the form's figures at the right. */
 export function FormStation() {
   return (
     <div className="flex min-h-0 flex-1">
       <div className="flex min-w-0 flex-1 flex-col">
-        <Bench unrolled={false} shortLedger />
+        <Bench grab="curve" unrolled={false} shortLedger />
       </div>
       <FormPanel />
     </div>

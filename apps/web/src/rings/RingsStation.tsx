@@ -1,6 +1,6 @@
 import { edit } from '@fellside/core';
 import { useEffect, useRef } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Outlet, useNavigate, useParams } from 'react-router';
 import { Bench } from '../bench/Bench.js';
 import { editPiece } from '../store/edits.js';
 import { projectOf } from '../store/selectors.js';
@@ -21,7 +21,8 @@ export function RingsStation() {
     <>
       <SelectionBar />
       <WoodBar />
-      <Bench unrolled shortLedger={false} onPlace={paint} />
+      <Bench grab="edges" unrolled shortLedger={false} onPlace={paint} />
+      <Outlet />
     </>
   );
 }
@@ -34,17 +35,17 @@ function useRingInAddress(): void {
   const count = useApp(projectOf).rings.length;
   const selected = useApp((state) => state.session.selected.at(-1));
   const asked = Number(ring) - 1;
-  const known = useRef(selected);
+  /** What address and selection were when they were last looked at. */
+  const seen = useRef<{ asked: number; selected: number | undefined }>({ asked: Number.NaN, selected });
   useEffect(() => {
-    if (!(asked >= 0 && asked < count) || known.current === asked) return;
-    known.current = asked;
-    dispatch(session.selected([asked]));
-  }, [asked, count, dispatch]);
-  useEffect(() => {
-    if (selected === known.current) return;
-    known.current = selected;
-    navigate(selected === undefined ? `/piece/${id}/rings` : `/piece/${id}/rings/${selected + 1}`, {
-      replace: true,
-    });
-  }, [selected, id, navigate]);
+    const before = seen.current;
+    seen.current = { asked, selected };
+    if (asked === selected) return;
+    const known = asked >= 0 && asked < count;
+    if (known && asked !== before.asked) dispatch(session.selected([asked]));
+    else if (selected !== before.selected)
+      navigate(selected === undefined ? `/piece/${id}/rings` : `/piece/${id}/rings/${selected + 1}`, {
+        replace: true,
+      });
+  }, [asked, selected, count, id, dispatch, navigate]);
 }

@@ -1,165 +1,95 @@
-import {
-  type Beginning,
-  type Mm,
-  mm,
-  parseLength,
-  type Reason,
-  type Result,
-  SHIPPED_WOODS,
-  STARTING_SHAPES,
-  sentenceIn,
-  startProject,
-} from '@fellside/core';
+import { type Project, type Result, sentenceIn } from '@fellside/core';
 import { Plus } from 'lucide-react';
-import { Dialog } from 'radix-ui';
-import { type FormEvent, useState } from 'react';
+import { Dialog, Tabs } from 'radix-ui';
+import { type FormEvent, type ReactNode, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, sentencesOf } from '../store/api.js';
-import { unitsOf, woodsOf } from '../store/selectors.js';
+import { unitsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
-import { controlClass, Field } from '../ui/Field.js';
 import { Sheet } from '../ui/Sheet.js';
-import { ShapeChoice } from './ShapeChoice.js';
+import { beginFromRings, beginFromShape, type Typed } from './begin.js';
+import { FromRings } from './FromRings.js';
+import { FromShape } from './FromShape.js';
 
-const LENGTHS = [
-  ['heightMm', 'Height'],
-  ['diameterMm', 'Widest diameter'],
-  ['wallMm', 'Wall'],
-  ['ringHeightMm', 'Ring height'],
+const TABS = [
+  ['shape', 'From a shape', 'the curve first, rings sliced from it'],
+  ['rings', 'From rings', 'the rings first, a curve that fits inside'],
 ] as const;
 
-/** Inches and millimetres that are round in their own system. */
-const USUAL = {
-  inch: { heightMm: '6', diameterMm: '8', wallMm: '5/16', ringHeightMm: '3/4' },
-  mm: { heightMm: '150', diameterMm: '200', wallMm: '8', ringHeightMm: '19' },
-};
-
-/** A new piece from a shape, a size, a ring height and a wood. */
+/** A new piece: a shape to start from, or the rings. */
 export function NewPiece() {
   const units = useApp(unitsOf);
-  const woods = useApp(woodsOf);
+  const [rows, setRows] = useState(3);
+  return (
+    <Dialog.Root>
+      <Dialog.Trigger asChild>
+        <Button kind="main">
+          <Plus aria-hidden size={16} /> New piece
+        </Button>
+      </Dialog.Trigger>
+      <Sheet size="plan" title="New piece" says="A start; everything can be changed afterwards.">
+        <Tabs.Root defaultValue="shape">
+          <Tabs.List className="mb-4 flex gap-1 border-b border-line" aria-label="What to start from">
+            {TABS.map(([value, name, says]) => (
+              <Tabs.Trigger
+                key={value}
+                value={value}
+                className="-mb-px rounded-t border border-transparent px-3 py-1.5 text-quiet data-[state=active]:border-line data-[state=active]:border-b-pane data-[state=active]:text-ink"
+              >
+                <b>{name}</b> <span className="text-xs">{says}</span>
+              </Tabs.Trigger>
+            ))}
+          </Tabs.List>
+          <Tabs.Content value="shape">
+            <StartForm begin={(typed) => beginFromShape(typed, units)}>
+              <FromShape />
+            </StartForm>
+          </Tabs.Content>
+          <Tabs.Content value="rings">
+            <StartForm begin={(typed) => beginFromRings(typed, rows, units)}>
+              <FromRings rows={rows} onRows={setRows} />
+            </StartForm>
+          </Tabs.Content>
+        </Tabs.Root>
+      </Sheet>
+    </Dialog.Root>
+  );
+}
+
+/** The form round a way to start: makes the piece and opens it, or says all that is wrong. */
+function StartForm({ begin, children }: { begin: (typed: Typed) => Result<Project>; children: ReactNode }) {
+  const units = useApp(unitsOf);
   const navigate = useNavigate();
   const [create] = api.useCreateProjectMutation();
   const [wrong, setWrong] = useState<string[]>([]);
-  const usual = USUAL[units === 'mm' ? 'mm' : 'inch'];
   const submit = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const typed = Object.fromEntries(new FormData(event.currentTarget)) as Record<string, string>;
-    const begun = begin(typed, (text, label) => parseLength(text, units, label));
+    const begun = begin(typed);
     if (!begun.ok) return setWrong(begun.reasons.map(({ message }) => sentenceIn(message, units)));
     const answer = await create(begun.value);
     if (answer.data) navigate(`/piece/${answer.data.id}/form`);
     else setWrong(sentencesOf(answer.error));
   };
   return (
-    <Dialog.Root onOpenChange={() => setWrong([])}>
-      <Dialog.Trigger asChild>
-        <Button kind="main">
-          <Plus aria-hidden size={16} /> New piece
-        </Button>
-      </Dialog.Trigger>
-      <Sheet wide title="New piece" says="A shape to start from; everything can be changed afterwards.">
-        <form onSubmit={submit} className="grid grid-cols-4 items-end gap-4">
-          <ShapeChoice />
-          <div className="col-span-2">
-            <Field label="Name">
-              {(control) => (
-                <input
-                  {...control}
-                  name="name"
-                  defaultValue="New piece"
-                  autoComplete="off"
-                  className={controlClass}
-                />
-              )}
-            </Field>
-          </div>
-          <div className="col-span-2">
-            <Field label="Main wood">
-              {(control) => (
-                <select {...control} name="wood" className={controlClass}>
-                  {woods.map(({ id, name }) => (
-                    <option key={id} value={id}>
-                      {name}
-                    </option>
-                  ))}
-                </select>
-              )}
-            </Field>
-          </div>
-          {LENGTHS.map(([key, label]) => (
-            <Field key={key} label={`${label}, ${units === 'mm' ? 'mm' : 'inches'}`}>
-              {(control) => (
-                <input
-                  {...control}
-                  name={key}
-                  defaultValue={usual[key]}
-                  autoComplete="off"
-                  className={controlClass}
-                />
-              )}
-            </Field>
+    <form onSubmit={submit} className="grid grid-cols-4 items-end gap-4">
+      {children}
+      {wrong.length > 0 && (
+        <ul role="alert" className="col-span-4 text-rust">
+          {wrong.slice(0, 5).map((sentence) => (
+            <li key={sentence}>{sentence}</li>
           ))}
-          <Field label="Segments a ring">
-            {(control) => (
-              <input
-                {...control}
-                name="count"
-                defaultValue="12"
-                inputMode="numeric"
-                autoComplete="off"
-                className={controlClass}
-              />
-            )}
-          </Field>
-          {wrong.length > 0 && (
-            <ul role="alert" className="col-span-4 text-rust">
-              {wrong.slice(0, 5).map((sentence) => (
-                <li key={sentence}>{sentence}</li>
-              ))}
-            </ul>
-          )}
-          <div className="col-span-4 flex justify-end gap-2">
-            <Dialog.Close asChild>
-              <Button>Cancel</Button>
-            </Dialog.Close>
-            <Button kind="main" type="submit">
-              Start
-            </Button>
-          </div>
-        </form>
-      </Sheet>
-    </Dialog.Root>
+        </ul>
+      )}
+      <div className="col-span-4 flex justify-end gap-2">
+        <Dialog.Close asChild>
+          <Button>Cancel</Button>
+        </Dialog.Close>
+        <Button kind="main" type="submit">
+          Start
+        </Button>
+      </div>
+    </form>
   );
-}
-
-/** What was typed as a new project, or every sentence on what is wrong with it. */
-function begin(
-  typed: Record<string, string>,
-  read: (text: string, label: string) => Result<Mm>,
-): Result<ReturnType<typeof startProject> extends Result<infer P> ? P : never> {
-  const reasons: Reason[] = [];
-  const lengths = { heightMm: mm(1), diameterMm: mm(1), wallMm: mm(1), ringHeightMm: mm(1) };
-  for (const [key, label] of LENGTHS) {
-    const length = read(typed[key] ?? '', label);
-    if (!length.ok)
-      reasons.push({ ...length.reasons[0]!, message: `${label}: ${length.reasons[0]!.message}` });
-    else if (length.value <= 0)
-      reasons.push({ code: 'too_small', path: key, message: `${label} has to be more than 0 mm.` });
-    else lengths[key] = length.value;
-  }
-  if (reasons.length > 0) return { ok: false, reasons };
-  const wood = typed.wood ?? 'sugar-maple';
-  const other = SHIPPED_WOODS.find(
-    ({ id }) => id === (wood === 'black-walnut' ? 'sugar-maple' : 'black-walnut'),
-  )!;
-  const beginning: Beginning = {
-    ...lengths,
-    name: typed.name ?? '',
-    shape: typed.shape ?? STARTING_SHAPES[0]!.id,
-    count: Number((typed.count ?? '').trim() || Number.NaN),
-    woods: [wood, other.id],
-  };
-  return startProject(beginning);
 }

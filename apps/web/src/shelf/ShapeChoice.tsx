@@ -1,12 +1,12 @@
 import { outsideLine, STARTING_SHAPES, startingForm, vesselOf } from '@fellside/core';
 import { linePath } from '../bench/path.js';
 
-const BOX = 84;
+const BOX = 72;
 
 /** The starting shapes as small silhouettes, one of them chosen. */
 export function ShapeChoice() {
   return (
-    <fieldset className="col-span-4 grid grid-cols-6 gap-2">
+    <fieldset className="col-span-4 grid grid-cols-8 gap-2">
       <legend className="mb-1 text-xs text-quiet">Shape</legend>
       {STARTING_SHAPES.map((shape, i) => (
         <label

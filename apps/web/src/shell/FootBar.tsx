@@ -1,10 +1,12 @@
-import { formatLength, sentenceIn } from '@fellside/core';
+import { edit, formatLength, sentenceIn } from '@fellside/core';
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
+import { editPiece } from '../store/edits.js';
 import { planOf, unitsOf, woodsOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
+import { Button } from '../ui/Button.js';
 import { Swatch } from '../ui/Swatch.js';
 
 /** The totals, at every station: pieces, size, board feet and strips by wood, and what to look at. */
@@ -103,14 +105,24 @@ function Checks() {
           className="z-20 max-h-96 w-md overflow-auto rounded border border-line bg-raised p-2 shadow-lg"
         >
           <ul>
-            {checks.map(({ code, ring, message }) => (
+            {checks.map(({ code, ring, message, remedies }) => (
               <li key={`${code} ${ring} ${message}`} className="border-b border-line p-2 last:border-0">
                 <p>{sentenceIn(message, units)}</p>
-                {ring !== null && (
-                  <Popover.Close className="text-teal underline" onClick={() => show(ring)}>
-                    Show ring {ring + 1}
-                  </Popover.Close>
-                )}
+                <div className="mt-1 flex flex-wrap items-center gap-2">
+                  {remedies.map((remedy) => {
+                    const command = edit.remedyOf(remedy);
+                    return (
+                      <Button key={command.label} onClick={() => dispatch(editPiece(command))}>
+                        {command.label}
+                      </Button>
+                    );
+                  })}
+                  {ring !== null && (
+                    <Popover.Close className="text-teal underline" onClick={() => show(ring)}>
+                      Show ring {ring + 1}
+                    </Popover.Close>
+                  )}
+                </div>
               </li>
             ))}
           </ul>

@@ -3,7 +3,6 @@ import { X } from 'lucide-react';
 import { piece } from '../store/pieceSlice.js';
 import { unitsOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
-import { FillUp } from './FillUp.js';
 
 /** Why the last edit was refused, or what it changed besides; one line above the foot bar. */
 export function Messages() {
@@ -19,7 +18,6 @@ export function Messages() {
           className={`flex items-center gap-3 border-t px-4 py-1.5 ${refused.length > 0 ? 'border-rust bg-rust-wash text-rust' : 'border-line bg-teal-wash text-ink'}`}
         >
           <p className="flex-1">{sentences.map((sentence) => sentenceIn(sentence, units)).join(' ')}</p>
-          <FillUp />
           <button
             type="button"
             aria-label="Dismiss the message"

@@ -8,6 +8,7 @@ import { shopOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { SavedSign } from './SavedSign.js';
+import { ThemeButton } from './ThemeButton.js';
 import { useShortcuts } from './useShortcuts.js';
 
 const UNIT_NAMES: Record<UnitSystem, string> = {
@@ -60,6 +61,7 @@ export function TopBar() {
         </>
       )}
       <UnitsButton />
+      <ThemeButton />
     </header>
   );
 }

@@ -43,10 +43,21 @@ const GROUPS: readonly {
     ],
   },
   {
-    title: 'Glue and lathe',
+    title: 'Glue and wall',
     lengths: [
       ['leastOverlapMm', 'Least width of a glue joint'],
+      ['leastWallMm', 'Thinnest wall you turn'],
+    ],
+    counts: [],
+  },
+  {
+    title: 'Lathe',
+    lengths: [
       ['swingRadiusMm', 'Lathe swing, radius'],
+      ['bedDistanceMm', 'Axis to bed or tool-rest base'],
+      ['jawLeastMm', 'Jaws, smallest diameter'],
+      ['jawMostMm', 'Jaws, largest diameter'],
+      ['reachMm', 'Reach of the hollowing tools'],
     ],
     counts: [],
   },

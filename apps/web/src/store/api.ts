@@ -49,6 +49,9 @@ export const api = createApi({
       query: (id) => ({ url: `projects/${id}/restore`, method: 'POST' }),
       invalidatesTags: ['shelf'],
     }),
+    keepPicture: build.mutation<{ readonly key: string }, Blob>({
+      query: (body) => ({ url: 'pictures', method: 'POST', body, headers: { 'content-type': body.type } }),
+    }),
     woods: build.query<ListedWood[], void>({ query: () => 'woods', providesTags: ['woods'] }),
     addWood: build.mutation<ListedWood, Species>({
       query: (body) => ({ url: 'woods', method: 'POST', body }),

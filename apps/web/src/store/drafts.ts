@@ -1,4 +1,4 @@
-import type { Edited } from '@fellside/core';
+import { type Edited, NO_HISTORY, readProject, SCHEMA_VERSION } from '@fellside/core';
 
 /** Edits that are not on the server yet, kept in this browser so that a reload does not lose them. */
 interface Draft {
@@ -16,11 +16,19 @@ export function keepDraft(id: string, draft: Draft): void {
   }
 }
 
+/** A draft that an older Fellside kept, brought up to date; its steps to undo speak of the old shape and are left behind. */
+function upToDate(draft: Draft): Draft | null {
+  if (draft.edited.project.schema === SCHEMA_VERSION) return draft;
+  const read = readProject(draft.edited.project);
+  return read.ok ? { ...draft, edited: { project: read.value, history: NO_HISTORY } } : null;
+}
+
 export const dropDraft = (id: string): void => localStorage.removeItem(key(id));
 
 export function draftOf(id: string): Draft | null {
   try {
-    return JSON.parse(localStorage.getItem(key(id)) ?? 'null') as Draft | null;
+    const draft = JSON.parse(localStorage.getItem(key(id)) ?? 'null') as Draft | null;
+    return draft && upToDate(draft);
   } catch {
     return null;
   }

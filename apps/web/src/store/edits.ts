@@ -1,16 +1,16 @@
 import { type Command, done, type Result, recorded, redone, refuse, run, undone } from '@fellside/core';
-import { type Offer, piece } from './pieceSlice.js';
+import { piece } from './pieceSlice.js';
 import type { Dispatch, State } from './store.js';
 
-/** Carries out a command on the open piece; refused ones change nothing and are told, with what may be done instead. */
+/** Carries out a command on the open piece; refused ones change nothing and are told. */
 export const editPiece =
-  (command: Command, offer: Offer | null = null) =>
+  (command: Command) =>
   (dispatch: Dispatch, getState: () => State): Result<null> => {
     const { edited } = getState().piece;
     if (!edited) return refuse('closed', '', 'No piece is open.');
     const change = run(edited.project, command);
     if (!change.ok) {
-      dispatch(piece.refused({ reasons: change.reasons, offer }));
+      dispatch(piece.refused(change.reasons));
       return change;
     }
     dispatch(
@@ -21,6 +21,22 @@ export const editPiece =
     );
     return done(null);
   };
+
+/** A step of a gesture: shown at once everywhere, but neither saved nor a step to undo before it ends. */
+export const previewPiece = (command: Command) => (dispatch: Dispatch, getState: () => State) => {
+  const { edited } = getState().piece;
+  if (!edited) return;
+  const change = run(edited.project, command);
+  dispatch(change.ok ? piece.previewed(change.value) : piece.heldBack(change.reasons));
+};
+
+/** The gesture has ended: what it last led to is one edit. */
+export const settlePreview = () => (dispatch: Dispatch, getState: () => State) => {
+  const { edited, preview } = getState().piece;
+  if (!edited || !preview) return;
+  const { note } = preview;
+  dispatch(piece.edited({ edited: recorded(edited, preview), ...(note && { note }) }));
+};
 
 export const undo = () => (dispatch: Dispatch, getState: () => State) => {
   const { edited } = getState().piece;
@@ -39,6 +55,6 @@ export const refusedEntry =
   (message: string) =>
   (dispatch: Dispatch): Result<never> => {
     const answer = refuse('not-read', '', message);
-    if (!answer.ok) dispatch(piece.refused({ reasons: answer.reasons, offer: null }));
+    if (!answer.ok) dispatch(piece.refused(answer.reasons));
     return answer;
   };

@@ -1,4 +1,4 @@
-import type { Edited, Mm, Reason } from '@fellside/core';
+import type { Change, Edited, Reason } from '@fellside/core';
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 import type { SavedProject } from './api.js';
 
@@ -6,16 +6,13 @@ import type { SavedProject } from './api.js';
  * or refused by the server. */
 export type Safety = 'saved' | 'unsaved' | 'saving' | 'away' | 'stale' | 'refused';
 
-/** What the user may do instead of an edit that left the stack short of the lip: the same, made up on top. */
-export type Offer =
-  | { readonly edit: 'height'; readonly rings: readonly number[]; readonly heightMm: Mm }
-  | { readonly edit: 'remove'; readonly rings: readonly number[] };
-
 /** The open piece: its document with history, and the revision it was last saved as. */
 export interface PieceState {
   readonly id: string | null;
   readonly revision: number;
   readonly edited: Edited | null;
+  /** What a gesture that is under way would come to; shown in place of the document, saved when it ends. */
+  readonly preview: Change | null;
   readonly savedAt: string | null;
   readonly safety: Safety;
   /** The other side of a conflict. */
@@ -23,19 +20,18 @@ export interface PieceState {
   /** What the last edit changed besides, or why it was refused. */
   readonly note: string | null;
   readonly refused: readonly Reason[];
-  readonly offer: Offer | null;
 }
 
 const closed: PieceState = {
   id: null,
   revision: 0,
   edited: null,
+  preview: null,
   savedAt: null,
   safety: 'saved',
   other: null,
   note: null,
   refused: [],
-  offer: null,
 };
 
 const editedOf = ({ document, history }: SavedProject): Edited => ({ project: document, history });
@@ -54,21 +50,29 @@ export const pieceSlice = createSlice({
     edited: (state, { payload }: PayloadAction<{ edited: Edited; note?: string }>): PieceState => ({
       ...(state as PieceState),
       edited: payload.edited,
+      preview: null,
       safety: state.safety === 'stale' ? 'stale' : 'unsaved',
       note: payload.note ?? null,
       refused: [],
-      offer: null,
     }),
-    refused: (
-      state,
-      { payload: { reasons, offer } }: PayloadAction<{ reasons: readonly Reason[]; offer: Offer | null }>,
-    ): PieceState => ({
+    /** A step of a gesture: what it leads to, or why it is held back where it last could go. */
+    previewed: (state, { payload }: PayloadAction<Change>): PieceState => ({
       ...(state as PieceState),
-      refused: reasons,
-      offer: reasons.some(({ code }) => code === 'stack-short') ? offer : null,
+      preview: payload,
+      note: payload.note ?? null,
+      refused: [],
+    }),
+    heldBack: (state, { payload }: PayloadAction<readonly Reason[]>): PieceState => ({
+      ...(state as PieceState),
+      refused: payload,
+    }),
+    putBack: (state): PieceState => ({ ...(state as PieceState), preview: null, refused: [], note: null }),
+    refused: (state, { payload }: PayloadAction<readonly Reason[]>): PieceState => ({
+      ...(state as PieceState),
+      refused: payload,
       note: null,
     }),
-    dismissed: (state): PieceState => ({ ...(state as PieceState), refused: [], offer: null, note: null }),
+    dismissed: (state): PieceState => ({ ...(state as PieceState), refused: [], note: null }),
     saving: (state): PieceState => ({ ...(state as PieceState), safety: 'saving' }),
     /** `edited` is what was sent: if more was edited since, it still has to be saved. */
     saved: (

@@ -14,9 +14,9 @@ import { createSelector } from '@reduxjs/toolkit';
 import { api } from './api.js';
 import type { State } from './store.js';
 
-/** The open piece's document; only asked for where a piece is open. */
+/** The open piece's document, or what a gesture would make of it; only asked for where a piece is open. */
 export const projectOf = (state: State): Project => {
-  const project = state.piece.edited?.project;
+  const project = state.piece.preview?.project ?? state.piece.edited?.project;
   if (!project) throw new Error('no piece is open');
   return project;
 };

@@ -10,8 +10,15 @@ export interface SessionState {
   /** Palette key that painting uses. */
   readonly brush: string | null;
   readonly fit: boolean;
+  /** How many times larger than at first the bench is drawn. */
+  readonly zoom: number;
+  /** Height that the pointer is at over the cut-through, mm. */
+  readonly pointerMm: number | null;
   readonly hatched: boolean;
 }
+
+/** The bench is drawn at most so many times larger than at first. */
+const MOST_ZOOM = 12;
 
 const initialState: SessionState = {
   selected: [],
@@ -19,6 +26,8 @@ const initialState: SessionState = {
   view: 0.35,
   brush: null,
   fit: false,
+  zoom: 1,
+  pointerMm: null,
   hatched: false,
 };
 
@@ -55,6 +64,12 @@ export const sessionSlice = createSlice({
     },
     brushed(state, { payload }: PayloadAction<string | null>) {
       state.brush = payload;
+    },
+    zoomed(state, { payload }: PayloadAction<number>) {
+      state.zoom = Math.min(MOST_ZOOM, Math.max(1, payload));
+    },
+    pointedAt(state, { payload }: PayloadAction<number | null>) {
+      state.pointerMm = payload;
     },
     fitted(state, { payload }: PayloadAction<boolean>) {
       state.fit = payload;

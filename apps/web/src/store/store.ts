@@ -2,18 +2,32 @@ import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { api } from './api.js';
 import { autosave } from './autosave.js';
+import { keepLook, lookSlice } from './lookSlice.js';
 import { pieceSlice } from './pieceSlice.js';
 import { sessionSlice } from './sessionSlice.js';
 
-export const createStore = () =>
-  configureStore({
-    reducer: { api: api.reducer, piece: pieceSlice.reducer, session: sessionSlice.reducer },
+export const createStore = () => {
+  const store = configureStore({
+    reducer: {
+      api: api.reducer,
+      look: lookSlice.reducer,
+      piece: pieceSlice.reducer,
+      session: sessionSlice.reducer,
+    },
     // The development checks walk the whole document on every pointer move; the core's types say the same.
     middleware: (usual) =>
       usual({ immutableCheck: false, serializableCheck: false })
         .prepend(autosave.middleware)
         .concat(api.middleware),
   });
+  let { look } = store.getState();
+  store.subscribe(() => {
+    if (store.getState().look === look) return;
+    look = store.getState().look;
+    keepLook(look);
+  });
+  return store;
+};
 
 export type Store = ReturnType<typeof createStore>;
 export type State = ReturnType<Store['getState']>;

@@ -4,7 +4,7 @@ type Kind = 'plain' | 'main' | 'bar';
 
 const KINDS: Record<Kind, string> = {
   plain: 'border border-line bg-raised text-ink hover:border-quiet',
-  main: 'border border-teal bg-teal text-white hover:brightness-110',
+  main: 'border border-teal bg-teal text-on-teal hover:brightness-110',
   bar: 'border border-[#5b6a6c] text-on-bar hover:border-on-bar',
 };
 

@@ -1,23 +1,25 @@
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
 
+const WIDTHS = { usual: 'w-xl', wide: 'w-3xl', plan: 'w-5xl' } as const;
+
 /** The sheet that a dialog lies on; goes inside a `Dialog.Root`. */
 export function Sheet({
   title,
   says,
-  wide = false,
+  size = 'usual',
   children,
 }: {
   title: string;
   says: string;
-  wide?: boolean;
+  size?: keyof typeof WIDTHS;
   children: ReactNode;
 }) {
   return (
     <Dialog.Portal>
       <Dialog.Overlay className="fixed inset-0 z-10 bg-black/40" />
       <Dialog.Content
-        className={`fixed top-1/2 left-1/2 z-20 max-h-[92vh] ${wide ? 'w-3xl' : 'w-xl'} max-w-[96vw] -translate-1/2 overflow-auto rounded-lg border border-line bg-pane p-5 shadow-xl`}
+        className={`fixed top-1/2 left-1/2 z-20 max-h-[92vh] ${WIDTHS[size]} max-w-[96vw] -translate-1/2 overflow-auto rounded-lg border border-line bg-pane p-5 shadow-xl`}
       >
         <Dialog.Title className="text-lg font-semibold">{title}</Dialog.Title>
         <Dialog.Description className="mb-4 text-quiet">{says}</Dialog.Description>

@@ -14,7 +14,15 @@ interface Entry {
  * A field that is read when it is left or Enter is pressed. While it is typed in, nothing outside follows; what is
  * refused stays in the field with its sentence; Escape puts back what was there.
  */
-export function TextEntry({ shown, editable, read, onProblem, className = '', ...control }: TextEntryProps) {
+export function TextEntry({
+  shown,
+  editable,
+  read,
+  onProblem,
+  onWalk,
+  className = '',
+  ...control
+}: TextEntryProps) {
   const [entry, setEntry] = useState<Entry | null>(null);
   // An entry begun on another value is over: an undo or a remedy has changed what it was about.
   const live = entry?.from === editable ? entry : null;
@@ -47,6 +55,11 @@ export function TextEntry({ shown, editable, read, onProblem, className = '', ..
       onKeyDown={(event) => {
         if (event.key === 'Enter') settle();
         if (event.key === 'Escape') leave();
+        const step = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
+        if (onWalk && step !== 0) {
+          event.preventDefault();
+          onWalk(step);
+        }
         event.stopPropagation();
       }}
     />
@@ -59,5 +72,7 @@ export interface TextEntryProps extends ControlProps {
   readonly editable: string;
   readonly read: (text: string) => Result<unknown>;
   readonly onProblem: (sentence: string | undefined) => void;
+  /** Up (1) or down (−1) was pressed: goes to the field above or below. */
+  readonly onWalk?: (step: number) => void;
   readonly className?: string;
 }

@@ -1,4 +1,4 @@
-import { knotsBetween, radiusAt } from '../form/curve.js';
+import { type Curve, knotsBetween, radiusAt } from '../form/curve.js';
 import { insideAt, type Vessel } from '../form/vessel.js';
 import type { Made } from '../making/contract.js';
 import { placesRound } from './round.js';
@@ -12,9 +12,9 @@ export interface SectionPoint {
 /** Distance between drawn points of a curve, mm: under a pixel's sagitta at bench scale. */
 const DRAWN_STEP = 2;
 
-/** Heights at which curves are drawn: every couple of millimetres, and the curve's own points. */
-export function drawnHeights(vessel: Vessel, from: number, to: number): number[] {
-  const knots = knotsBetween(vessel.outside, from, to);
+/** Heights at which a curve is drawn: every couple of millimetres, and its own points. */
+function drawnHeights(curve: Curve, from: number, to: number): number[] {
+  const knots = knotsBetween(curve, from, to);
   return knots.flatMap((z, i) => {
     const next = knots[i + 1];
     if (next === undefined) return [z];
@@ -24,17 +24,19 @@ export function drawnHeights(vessel: Vessel, from: number, to: number): number[]
 }
 
 /** The outside of the turned piece, foot to lip. */
-export const outsideLine = (vessel: Vessel, from = 0, to = vessel.heightMm): SectionPoint[] =>
-  drawnHeights(vessel, from, to).map((z) => ({ r: radiusAt(vessel.outside, z), z }));
+export const outsideLine = ({ outside, heightMm }: Vessel, from = 0, to = heightMm): SectionPoint[] =>
+  drawnHeights(outside, from, to).map((z) => ({ r: radiusAt(outside, z), z }));
 
-/** The inside, from the middle of the floor to the lip; empty for a solid piece. */
+/** The inside, from the middle of the floor to the lip, or to the middle of a lid's roof; empty for a solid piece. */
 export function insideLine(vessel: Vessel): SectionPoint[] {
-  if (vessel.hollowFromMm >= vessel.heightMm) return [];
-  const wall = drawnHeights(vessel, vessel.hollowFromMm, vessel.heightMm).map((z) => ({
+  const { inside, hollowFromMm, hollowToMm, heightMm } = vessel;
+  if (!inside) return [];
+  const wall = drawnHeights(inside, hollowFromMm, hollowToMm).map((z) => ({
     r: insideAt(vessel, z) ?? 0,
     z,
   }));
-  return [{ r: 0, z: vessel.hollowFromMm }, ...wall];
+  const roof = hollowToMm < heightMm ? [{ r: 0, z: hollowToMm }] : [];
+  return [{ r: 0, z: hollowFromMm }, ...wall, ...roof];
 }
 
 /**

@@ -97,26 +97,16 @@ function upwards(line: readonly Sample[]): Result<Sample[]> {
   return risen.length >= 2 ? done(risen) : refuse('profile-flat', '', 'The outline has no height.');
 }
 
-/** On a curve that was sampled, a corner turns at least so many times as sharply as the samples beside it. */
-const SHARPER = 3;
-
-/**
- * The same points, corners marked where the line turns sharply and none was marked in the file. Where the file says
- * which are its own points and which were sampled between them, only its own can be corners.
- */
+/** The same points, corners marked where the line turns sharply, unless the file says itself where they are. */
 function marked(samples: readonly Sample[]): Sample[] {
   if (samples.some(({ corner }) => corner !== undefined)) return samples.map((sample) => ({ ...sample }));
-  const turns = samples.map(({ r, z }, i) => {
-    const [before, after] = [samples[i - 1], samples[i + 1]];
-    if (!before || !after) return 0;
-    return Math.abs(Math.atan2(after.r - r, after.z - z) - Math.atan2(r - before.r, z - before.z));
-  });
-  const sampled = samples.some(({ point }) => point);
   return samples.map((sample, i) => {
-    const sampledBeside = [i - 1, i + 1].filter((k) => sampled && samples[k] && !samples[k].point);
-    const beside = Math.max(0, ...sampledBeside.map((k) => turns[k]!));
-    const may = !sampled || sample.point === true;
-    return { ...sample, corner: may && turns[i]! > CORNER && turns[i]! > SHARPER * beside };
+    const [before, after] = [samples[i - 1], samples[i + 1]];
+    if (!before || !after) return { ...sample };
+    const turn =
+      Math.atan2(after.r - sample.r, after.z - sample.z) -
+      Math.atan2(sample.r - before.r, sample.z - before.z);
+    return { ...sample, corner: Math.abs(turn) > CORNER };
   });
 }
 

@@ -43,10 +43,7 @@ export function readProfileSvg(text: string): Result<CurvePoint[]> {
   let path = svgpath.from(d);
   const transform = attribute(element, 'transform');
   if (transform) path = path.transform(transform);
-  const scale = millimetresPerUnit(text);
-  const line: Sample[] = [];
-  const to = (x: number, y: number, point = false) =>
-    line.push({ r: x * scale, z: -y * scale, ...(point && { point }) });
+  const pen = penOf(millimetresPerUnit(text));
   let failed = false;
   path
     .abs()
@@ -54,13 +51,14 @@ export function readProfileSvg(text: string): Result<CurvePoint[]> {
     .unarc()
     .iterate(([name, ...given], _, x, y) => {
       const n = given as number[];
-      if (name === 'C') bezier([x, y, n[0]!, n[1]!, n[2]!, n[3]!, n[4]!, n[5]!], to);
-      else if (name === 'Q') bezier(raised(x, y, n[0]!, n[1]!, n[2]!, n[3]!), to);
-      else if (name === 'M' && line.length > 0) failed = true;
-      else if (name === 'M' || name === 'L') to(n[0]!, n[1]!, true);
-      else if (name === 'H') to(n[0]!, y, true);
-      else if (name === 'V') to(x, n[0]!, true);
+      if (name === 'C') pen.curve([x, y, ...n]);
+      else if (name === 'Q') pen.curve(raised(x, y, n[0]!, n[1]!, n[2]!, n[3]!));
+      else if (name === 'M' && pen.line.length > 0) failed = true;
+      else if (name === 'M' || name === 'L') pen.straight(n[0]!, n[1]!);
+      else if (name === 'H') pen.straight(n[0]!, y);
+      else if (name === 'V') pen.straight(x, n[0]!);
     });
+  const { line } = pen;
   return failed || line.length === 0
     ? refuse(
         'svg-path',
@@ -100,11 +98,53 @@ const raised = (x: number, y: number, cx: number, cy: number, ex: number, ey: nu
   ey,
 ];
 
-function bezier(p: readonly number[], to: (x: number, y: number, point: boolean) => void): void {
-  for (let i = 1; i <= PARTS; i++) {
-    const [t, u] = [i / PARTS, 1 - i / PARTS];
-    const weights = [u * u * u, 3 * u * u * t, 3 * u * t * t, t * t * t];
-    const sum = (from: number) => weights.reduce((total, w, k) => total + w * p[2 * k + from]!, 0);
-    to(sum(0), sum(1), i === PARTS);
-  }
+/** A turn between two parts of a path sharper than this is a corner (rad): of a curve, and between two straight lines. */
+const CORNER = 0.002;
+const STRAIGHT_CORNER = 0.14;
+
+interface Heading {
+  readonly angle: number;
+  readonly straight: boolean;
+}
+
+/** Follows a path: samples its curves, and marks its own points as corners or smooth by the headings that meet there. */
+function penOf(scale: number) {
+  const line: Sample[] = [];
+  let before: Heading | null = null;
+  const put = (x: number, y: number, mark: Partial<Sample>) =>
+    line.push({ r: x * scale, z: -y * scale, ...mark });
+  /** Sets out in a direction: says of the point where it does so whether it is a corner. */
+  const leave = (heading: Heading) => {
+    const last = line.at(-1);
+    if (!last || !before) return;
+    const turn = Math.abs(
+      Math.atan2(Math.sin(heading.angle - before.angle), Math.cos(heading.angle - before.angle)),
+    );
+    const sharp = before.straight && heading.straight ? STRAIGHT_CORNER : CORNER;
+    line[line.length - 1] = { ...last, corner: turn > sharp };
+  };
+  return {
+    line: line as readonly Sample[],
+    straight(x: number, y: number) {
+      const last = line.at(-1);
+      if (last) {
+        const heading = { angle: Math.atan2(-y * scale - last.z, x * scale - last.r), straight: true };
+        leave(heading);
+        before = heading;
+      }
+      put(x, y, { point: true, corner: false });
+    },
+    /** A cubic Bézier: eight numbers, start, two control points, end. */
+    curve(p: readonly number[]) {
+      const angle = (from: number, to: number) => Math.atan2(p[from + 1]! - p[to + 1]!, p[to]! - p[from]!);
+      leave({ angle: angle(0, 2), straight: false });
+      before = { angle: angle(4, 6), straight: false };
+      for (let i = 1; i <= PARTS; i++) {
+        const [t, u] = [i / PARTS, 1 - i / PARTS];
+        const weights = [u * u * u, 3 * u * u * t, 3 * u * t * t, t * t * t];
+        const sum = (from: number) => weights.reduce((total, w, k) => total + w * p[2 * k + from]!, 0);
+        put(sum(0), sum(1), { corner: false, ...(i === PARTS && { point: true }) });
+      }
+    },
+  };
 }

@@ -144,11 +144,18 @@ export const setLid = (lid: Lid | null): Command => ({
   apply({ form }) {
     form.lid = lid && { ...lid };
     const { inside, points } = form;
-    if (inside.by === 'curve' && lid === null)
-      inside.points[inside.points.length - 1]!.heightMm = mm(lip(points));
+    if (inside.by === 'curve')
+      inside.points[inside.points.length - 1]!.heightMm = mm(lip(points) - (lid?.roofMm ?? 0));
     return undefined;
   },
 });
+
+/** A lid of usual size: parted at three quarters of the height, a tenth of it solid at the top. */
+export function usualLid({ points, inside }: Form): Lid {
+  const top = lip(points);
+  const floor = inside.by === 'wall' ? inside.floorMm : inside.points[0]!.heightMm;
+  return { heightMm: mm(floor + (top - floor) * 0.7), roofMm: mm(Math.max(1, (top - floor) * 0.1)) };
+}
 
 export const setAllowance = (side: 'outsideMm' | 'insideMm', value: Mm): Command => ({
   label: side === 'outsideMm' ? 'Outside allowance' : 'Inside allowance',

@@ -1,0 +1,146 @@
+import { edit, MAKINGS, mm, type Result, trimZeros, WAYS, type Way } from '@fellside/core';
+import { Lock, LockOpen } from 'lucide-react';
+import { makingAs } from '../../rings/makingAs.js';
+import { editPiece, refusedEntry } from '../../store/edits.js';
+import { projectOf } from '../../store/selectors.js';
+import { useActions, useApp } from '../../store/store.js';
+import { Cell, LengthCell, rowTargets } from './Cell.js';
+import type { LedgerRing } from './columns.js';
+
+const indexOf = ({ plan }: Pick<LedgerRing, 'plan'>) => plan.index;
+
+export function WayCell(row: LedgerRing) {
+  const dispatch = useActions();
+  const { rings } = useApp(projectOf);
+  const { making } = row.prepared.ring;
+  return (
+    <select
+      aria-label={`How ring ${indexOf(row) + 1} is made`}
+      id={`cell-way-${indexOf(row)}`}
+      className="h-[16px] w-full rounded border border-transparent bg-transparent text-[13px] hover:border-line"
+      value={making.way}
+      onChange={(event) => {
+        const targets = dispatch(rowTargets(indexOf(row)));
+        dispatch(
+          editPiece(edit.setMaking(targets, makingAs(event.target.value as Way, rings, indexOf(row)))),
+        );
+      }}
+    >
+      {WAYS.map((way) => (
+        <option key={way} value={way}>
+          {MAKINGS[way].name}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+export function CountCell(row: LedgerRing) {
+  const dispatch = useActions();
+  const { making } = row.prepared.ring;
+  const count = making.way === 'flat' ? String(making.count) : null;
+  const read = (text: string): Result<unknown> =>
+    dispatch(editPiece(edit.setCount(dispatch(rowTargets(indexOf(row))), Number(text.trim() || Number.NaN))));
+  return (
+    <Cell
+      column="count"
+      ring={indexOf(row)}
+      label="Segments"
+      shown={count ?? 'disc'}
+      editable={count ?? ''}
+      read={read}
+    />
+  );
+}
+
+export const HeightCell = (row: LedgerRing) => (
+  <LengthCell
+    column="height"
+    ring={indexOf(row)}
+    label="Height"
+    value={row.prepared.ring.heightMm}
+    command={(rings, value) => edit.setRingHeight(rings, value!)}
+  />
+);
+
+export function LockCell(row: LedgerRing) {
+  const dispatch = useActions();
+  const locked = row.prepared.ring.locked === true;
+  const Sign = locked ? Lock : LockOpen;
+  return (
+    <button
+      type="button"
+      id={`cell-lock-${indexOf(row)}`}
+      aria-pressed={locked}
+      aria-label={`Lock the height of ring ${indexOf(row) + 1}`}
+      title={locked ? 'This height stays when the form is sliced' : 'Lock this height'}
+      className={`flex h-[16px] w-full items-center justify-center rounded ${locked ? 'text-teal' : 'text-line hover:text-quiet'}`}
+      onClick={() => dispatch(editPiece(edit.setLocked(dispatch(rowTargets(indexOf(row))), !locked)))}
+    >
+      <Sign aria-hidden size={12} />
+    </button>
+  );
+}
+
+export function TurnCell(row: LedgerRing) {
+  const dispatch = useActions();
+  const { turn } = row.prepared.ring;
+  const shown = turn === 0 ? '0' : turn === 0.5 ? '½ seg' : `${trimZeros(turn.toFixed(3))} seg`;
+  const read = (text: string): Result<unknown> => {
+    const value = text.trim() === '1/2' ? 0.5 : Number(text.trim() || Number.NaN);
+    return Number.isFinite(value)
+      ? dispatch(editPiece(edit.setTurn(dispatch(rowTargets(indexOf(row))), value)))
+      : dispatch(refusedEntry(`“${text.trim()}” is not a number of segments; write it like 0.5 or 1/2.`));
+  };
+  return (
+    <Cell
+      column="turn"
+      ring={indexOf(row)}
+      label="Turn, in segments,"
+      shown={shown}
+      editable={trimZeros(turn.toFixed(4))}
+      read={read}
+    />
+  );
+}
+
+/** A diameter that the ring keeps; emptied, the ring follows the form again. */
+export function FixedCell({ side, ...row }: LedgerRing & { side: 'outerMm' | 'innerMm' }) {
+  const { ring } = row.prepared;
+  const { gives, need } = row.plan;
+  const now = ring.fixed ?? { outerMm: mm((gives ?? need).outerMm), innerMm: mm((gives ?? need).innerMm) };
+  return (
+    <LengthCell
+      column={side === 'outerMm' ? 'outer' : 'inner'}
+      ring={indexOf(row)}
+      label={side === 'outerMm' ? 'Fixed diameter' : 'Fixed hole'}
+      value={ring.fixed && mm(2 * ring.fixed[side])}
+      empty="–"
+      command={(rings, value) =>
+        edit.setFixed(rings, value === undefined ? null : { ...now, [side]: mm(value / 2) })
+      }
+    />
+  );
+}
+
+export const MeasuredHeightCell = (row: LedgerRing) => (
+  <LengthCell
+    column="made"
+    ring={indexOf(row)}
+    label="Measured thickness"
+    value={row.prepared.ring.measured?.heightMm}
+    empty="–"
+    command={(rings, heightMm) => edit.setMeasured(rings, { heightMm })}
+  />
+);
+
+export const MeasuredDiameterCell = (row: LedgerRing) => (
+  <LengthCell
+    column="across"
+    ring={indexOf(row)}
+    label="Measured diameter"
+    value={row.prepared.ring.measured?.diameterMm}
+    empty="–"
+    command={(rings, diameterMm) => edit.setMeasured(rings, { diameterMm })}
+  />
+);

@@ -1,0 +1,46 @@
+import { boardFeet, imperialPints, landmarksOf, litres, usPints } from '@fellside/core';
+import { planOf, preparedOf, unitsOf } from '../store/selectors.js';
+import { useApp } from '../store/store.js';
+import { Group } from '../ui/Group.js';
+
+/** What follows from the form: how much it holds and weighs, the wood left in it, and how foot and neck stand to it. */
+export function Readings() {
+  const plan = useApp(planOf);
+  const prepared = useApp(preparedOf);
+  const units = useApp(unitsOf);
+  if (!plan.ok || !prepared.ok) return null;
+  const { capacityMm3, massKg, woodMm3 } = plan.value;
+  const pints = `${usPints(capacityMm3).toFixed(1)} US pt, ${imperialPints(capacityMm3).toFixed(1)} imp pt`;
+  const marks = landmarksOf(prepared.value.vessel.outside);
+  const widest = marks.find(({ name }) => name === 'widest')!.radiusMm;
+  const shares = marks.filter(({ name }) => name !== 'widest');
+  const rows: (readonly [label: string, value: string, rest: string])[] = [
+    ['Holds', `${litres(capacityMm3).toFixed(2)} l`, pints],
+    ['Weighs', `${massKg.toFixed(2)} kg`, units === 'mm' ? '' : `${(massKg / POUND).toFixed(2)} lb`],
+    [
+      'Wood left',
+      units === 'mm' ? `${litres(woodMm3).toFixed(2)} dm³` : `${boardFeet(woodMm3).toFixed(2)} bd ft`,
+      '',
+    ],
+    ...shares.map(
+      ({ name, radiusMm }) => [name, `${Math.round((100 * radiusMm) / widest)} %`, 'of widest'] as const,
+    ),
+  ];
+  return (
+    <Group title="What it comes to">
+      <dl className="grid grid-cols-[auto_1fr] gap-x-3 text-sm">
+        {rows.map(([label, value, rest]) => (
+          <div key={label} className="contents">
+            <dt className="text-quiet first-letter:uppercase">{label}</dt>
+            <dd>
+              <b>{value}</b> <span className="text-xs text-quiet">{rest}</span>
+            </dd>
+          </div>
+        ))}
+      </dl>
+    </Group>
+  );
+}
+
+/** One pound avoirdupois in kg, exactly (NIST SP 811, Appendix B). */
+const POUND = 0.45359237;

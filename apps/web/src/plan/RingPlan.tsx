@@ -1,0 +1,142 @@
+import {
+  edit,
+  type RingPlan as Figures,
+  formatLength,
+  mm,
+  type PreparedRing,
+  sentenceIn,
+} from '@fellside/core';
+import { ChevronDown, ChevronUp } from 'lucide-react';
+import { Dialog } from 'radix-ui';
+import { useNavigate, useParams } from 'react-router';
+import { editPiece } from '../store/edits.js';
+import { paletteOf, planOf, preparedOf, unitsOf } from '../store/selectors.js';
+import { useActions, useApp } from '../store/store.js';
+import { Button } from '../ui/Button.js';
+import { LengthField } from '../ui/LengthField.js';
+import { OptionalLength } from '../ui/OptionalLength.js';
+import { Sheet } from '../ui/Sheet.js';
+import { PieceKinds } from './PieceKinds.js';
+import { PlanDrawing } from './PlanDrawing.js';
+
+/** A ring from above, opened over the bench; its address is the ring's with “plan” behind it. */
+export function RingPlan() {
+  const { id, ring } = useParams();
+  const navigate = useNavigate();
+  const prepared = useApp(preparedOf);
+  const plan = useApp(planOf);
+  const index = Number(ring) - 1;
+  const close = () => navigate(`/piece/${id}/rings/${ring}`);
+  const here = prepared.ok ? prepared.value.rings[index] : undefined;
+  const figures = plan.ok ? plan.value.rings[index] : undefined;
+  if (!here || !figures || !prepared.ok) return null;
+  const go = (step: number) => navigate(`/piece/${id}/rings/${index + 1 + step}/plan`, { replace: true });
+  const last = prepared.value.rings.length - 1;
+  return (
+    <Dialog.Root open onOpenChange={(open) => !open && close()}>
+      <Sheet
+        size="plan"
+        title={`Ring ${index + 1} from above`}
+        says="To scale, before turning. Teal: glued to the ring below. Dashed: the turned wall."
+      >
+        <div className="grid grid-cols-[minmax(0,1fr)_300px] gap-5">
+          <Drawing ring={here} below={prepared.value.rings[index - 1]} figures={figures} />
+          <div className="flex flex-col gap-4">
+            <div className="flex gap-2">
+              <Button disabled={index === last} onClick={() => go(1)}>
+                <ChevronUp aria-hidden size={14} /> Ring above
+              </Button>
+              <Button disabled={index === 0} onClick={() => go(-1)}>
+                <ChevronDown aria-hidden size={14} /> Ring below
+              </Button>
+            </div>
+            <PieceKinds figures={figures} />
+            <Sizes ring={here} figures={figures} index={index} />
+          </div>
+        </div>
+        <Steps ring={here} />
+        <div className="mt-4 flex justify-end">
+          <Dialog.Close asChild>
+            <Button kind="main">Close</Button>
+          </Dialog.Close>
+        </div>
+      </Sheet>
+    </Dialog.Root>
+  );
+}
+
+interface DrawingProps {
+  readonly ring: PreparedRing;
+  readonly below: PreparedRing | undefined;
+  readonly figures: Figures;
+}
+
+function Drawing({ ring, below, figures }: DrawingProps) {
+  const palette = useApp(paletteOf);
+  const units = useApp(unitsOf);
+  if (!ring.made.ok)
+    return <p role="alert">{ring.made.reasons.map(({ message }) => sentenceIn(message, units)).join(' ')}</p>;
+  return <PlanDrawing {...{ ring, below, figures, palette, units }} made={ring.made.value} />;
+}
+
+/** What the ring needs and gives; what was measured of it as really made. */
+function Sizes({ ring, figures, index }: { ring: PreparedRing; figures: Figures; index: number }) {
+  const dispatch = useActions();
+  const units = useApp(unitsOf);
+  const across = (radius: number) => formatLength(mm(2 * radius), units);
+  const { gives, need, overlapMm } = figures;
+  const rows: (readonly [string, string])[] = [
+    ['Needs', `${across(need.outerMm)} / ${across(need.innerMm)}`],
+    ['Gives', gives ? `${across(gives.outerMm)} / ${across(gives.innerMm)}` : '–'],
+    ['Corner radius', formatLength(figures.cornerMm, units)],
+    ['Overlap below', overlapMm === null ? 'lowest ring' : formatLength(overlapMm, units)],
+  ];
+  return (
+    <>
+      <dl className="grid grid-cols-[auto_1fr] gap-x-3 text-sm">
+        {rows.map(([label, value]) => (
+          <div key={label} className="contents">
+            <dt className="text-quiet">{label}</dt>
+            <dd className="font-semibold">{value}</dd>
+          </div>
+        ))}
+      </dl>
+      <div className="grid grid-cols-2 items-end gap-2">
+        <LengthField
+          label="Height, planned"
+          value={ring.ring.heightMm}
+          onChange={(height) => dispatch(editPiece(edit.setRingHeight([index], height)))}
+        />
+        <span />
+        <OptionalLength
+          label="Measured thickness"
+          value={ring.ring.measured?.heightMm}
+          onChange={(heightMm) => dispatch(editPiece(edit.setMeasured([index], { heightMm })))}
+        />
+        <OptionalLength
+          label="Measured diameter"
+          value={ring.ring.measured?.diameterMm}
+          onChange={(diameterMm) => dispatch(editPiece(edit.setMeasured([index], { diameterMm })))}
+        />
+      </div>
+      <p className="-mt-2 text-xs text-quiet">
+        Diameter across the flats, where it is smallest. Empty: not measured.
+      </p>
+    </>
+  );
+}
+
+function Steps({ ring }: { ring: PreparedRing }) {
+  const units = useApp(unitsOf);
+  if (!ring.made.ok) return null;
+  return (
+    <section className="mt-4">
+      <h3 className="mb-1 font-semibold">How it is made</h3>
+      <ol className="ml-5 list-decimal text-sm">
+        {ring.made.value.steps().map((step) => (
+          <li key={step}>{sentenceIn(step, units)}</li>
+        ))}
+      </ol>
+    </section>
+  );
+}

@@ -1,0 +1,20 @@
+import { useMemo } from 'react';
+import { projectOf } from '../store/selectors.js';
+import { useApp } from '../store/store.js';
+
+/** The value that all share; null when they differ. */
+export const shared = <T>(values: readonly T[]): T | null =>
+  values.every((value) => value === values[0]) ? (values[0] ?? null) : null;
+
+/** The selected rings that there are, and those that a change goes to: all where none is selected. */
+export function useTargets(): { selected: readonly number[]; targets: readonly number[] } {
+  const count = useApp(projectOf).rings.length;
+  const all = useApp((state) => state.session.selected);
+  return useMemo(() => {
+    const selected = all.filter((index) => index < count);
+    return {
+      selected,
+      targets: selected.length > 0 ? selected : Array.from({ length: count }, (_, index) => index),
+    };
+  }, [all, count]);
+}

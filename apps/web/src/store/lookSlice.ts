@@ -1,0 +1,46 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+
+export const THEMES = ['light', 'dark', 'system'] as const;
+export type Theme = (typeof THEMES)[number];
+
+/** How this browser likes to see things; kept in it, not with any piece. */
+export interface Look {
+  readonly theme: Theme;
+  /** Columns of the ring ledger that are left out or put in besides the usual ones. */
+  readonly columns: Readonly<Record<string, boolean>>;
+}
+
+const KEY = 'fellside.look';
+const USUAL: Look = { theme: 'system', columns: {} };
+
+function kept(): Look {
+  try {
+    const look = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Look>;
+    return { ...USUAL, ...look, theme: THEMES.find((theme) => theme === look.theme) ?? 'system' };
+  } catch {
+    return USUAL;
+  }
+}
+
+export function keepLook(look: Look): void {
+  try {
+    localStorage.setItem(KEY, JSON.stringify(look));
+  } catch {
+    // A full or forbidden store: the look lasts until the page is closed.
+  }
+}
+
+export const lookSlice = createSlice({
+  name: 'look',
+  initialState: kept,
+  reducers: {
+    themed(state, { payload }: PayloadAction<Theme>) {
+      state.theme = payload;
+    },
+    column(state, { payload }: PayloadAction<{ id: string; shown: boolean }>) {
+      state.columns = { ...state.columns, [payload.id]: payload.shown };
+    },
+  },
+});
+
+export const look = lookSlice.actions;
