@@ -13,7 +13,7 @@ test('no accessibility violations on any screen, and no complaints in the consol
   page,
   fellside,
 }) => {
-  // Nine screens, some with long tables: axe takes its time on a slow machine.
+  // Fourteen screens, some with long tables: axe takes its time on a slow machine.
   test.setTimeout(400_000);
   const complaints: string[] = [];
   page.on('console', (message) => message.type() === 'error' && complaints.push(message.text()));
@@ -23,9 +23,26 @@ test('no accessibility violations on any screen, and no complaints in the consol
   await sound(page);
   await page.getByRole('button', { name: 'New piece' }).click();
   await sound(page);
+  await page.getByRole('tab', { name: /From rings/ }).click();
+  await sound(page);
   for (const station of ['Form', 'Rings', 'Cuts'] as const) {
     await open(page, fellside, 'Fell Race Cup', station);
     await page.getByRole('region', { name: 'Totals' }).waitFor();
+    await sound(page);
+  }
+  await page.getByRole('link', { name: 'Rings' }).click();
+  await page.getByRole('button', { name: 'Slice…' }).click();
+  await sound(page);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Ring 9', exact: true }).press('Enter');
+  await page.getByRole('dialog', { name: 'Ring 9 from above' }).waitFor();
+  await sound(page);
+  await page.keyboard.press('Escape');
+  for (const station of ['Form', 'Rings'] as const) {
+    await page.getByRole('link', { name: station }).click();
+    if (station === 'Form') await page.getByRole('button', { name: /^Theme/ }).click();
+    if (station === 'Form') await page.getByRole('button', { name: /^Theme/ }).click();
+    await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
     await sound(page);
   }
   for (const path of ['/woods', '/shop', '/nowhere']) {

@@ -5,6 +5,7 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, test } from 'vitest';
 import { Messages } from '../shell/Messages.js';
 import { editPiece } from '../store/edits.js';
+import { preparedOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { showWith } from '../testing/open.js';
 import { Bench } from './Bench.js';
@@ -20,8 +21,8 @@ test('paths: a line through points, and the strip between two foreshortenings of
     { r: 10, z: 0 },
     { r: 20, z: 5 },
   ];
-  expect(linePath(line, at)).toBe('M110.00 50.00L120.00 45.00');
-  expect(stripPath(line, at, 0, 0.5)).toBe('M100.00 50.00L100.00 45.00L110.00 45.00L105.00 50.00Z');
+  expect(linePath(line, at)).toBe('M110 50L120 45');
+  expect(stripPath(line, at, 0, 0.5)).toBe('M100 50L100 45L110 45L105 50Z');
   expect(linePath([], at)).toBe('');
 });
 
@@ -42,7 +43,7 @@ describe('the scale', () => {
 const show = (document = demoProjects()[0]!) =>
   showWith(
     <>
-      <Bench unrolled shortLedger={false} />
+      <Bench grab="edges" unrolled shortLedger={false} />
       <Messages />
     </>,
     document,
@@ -53,10 +54,16 @@ describe('the bench', () => {
     const { project } = show();
     const wall = screen.getByRole('region', { name: 'Wall, unrolled' });
     project().rings.forEach((ring, i) => {
-      const drawn = [...wall.querySelectorAll(`[data-ring="${i + 1}"] [data-place]`)].map((place) =>
-        place.getAttribute('data-place'),
+      const drawn = new Map(
+        [...wall.querySelectorAll(`[data-ring="${i + 1}"] [data-wood]`)].map((path) => [
+          path.getAttribute('data-wood')!,
+          path.getAttribute('d')!.split('M').length - 1,
+        ]),
       );
-      expect(new Set(drawn).size).toBe(ring.woods.length);
+      // A segment across 0° is drawn in two parts.
+      const parts = ring.woods.length + (ring.turn === 0 ? 0 : 1);
+      expect([...drawn.values()].reduce((a, b) => a + b, 0)).toBe(parts);
+      expect([...drawn.keys()].sort()).toEqual([...new Set(ring.woods)].sort());
     });
     const rows = within(screen.getByRole('table', { name: 'Ring ledger' }))
       .getAllByRole('row')
@@ -81,7 +88,7 @@ describe('the bench', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Ring 9' }));
     await userEvent.keyboard('{ArrowUp}{ArrowUp}{ArrowDown}');
     expect(store.getState().session.selected).toEqual([9]);
-    fireEvent.pointerOver(document.querySelector('[data-ring="7"] [data-place="0"]')!);
+    fireEvent.pointerMove(document.querySelector('[data-ring="7"]')!, { clientX: 0 });
     expect(screen.getByText('ring 7, segment 1 of 24: Black walnut')).toBeTruthy();
   });
 
@@ -95,27 +102,80 @@ describe('the bench', () => {
     expect(store.getState().session.hover).toEqual({ ring: 7, place: 23 });
   });
 
-  test('a cell that is refused keeps what was typed, says why, and offers the way out', async () => {
+  test('a cell that is refused keeps what was typed and says why', async () => {
     const { project } = show();
     const cell = screen.getByRole('textbox', { name: 'Height of ring 4' });
     await userEvent.clear(cell);
-    await userEvent.type(cell, '1/4{Enter}');
-    expect(screen.getByText(/do not reach the form's height of 10 1\/2"/)).toBeTruthy();
-    expect((cell as HTMLInputElement).value).toBe('1/4');
-    await userEvent.click(screen.getByRole('button', { name: 'Do it and make up on top' }));
-    expect(project().rings[3]!.heightMm).toBe(6.35);
-    expect(project().rings).toHaveLength(16);
-    expect(screen.getByText(/1 ring added on top/)).toBeTruthy();
+    await userEvent.type(cell, '-1/4{Enter}');
+    expect(screen.getByText(/Ring 4: Ring height is −1\/4"/)).toBeTruthy();
+    expect((cell as HTMLInputElement).value).toBe('-1/4');
+    expect(project()).toEqual(demoProjects()[0]);
   });
 
-  test('one ring and a hundred rings are both drawn', () => {
+  test('one ring and a hundred and twenty rings are both drawn', () => {
     const single = structuredClone(demoProjects()[1]!);
     single.form.points = single.form.points.slice(0, 2);
-    single.form.floorMm = mm(5);
+    if (single.form.inside.by === 'wall') single.form.inside.floorMm = mm(5);
     single.rings.length = 1;
     const { store, project } = show(single);
     expect(screen.getAllByRole('row')).toHaveLength(2);
-    store.dispatch(editPiece(edit.setRingHeight([0], mm(0.5), true)));
-    expect(project().rings.length).toBeGreaterThan(10);
+    act(() => void store.dispatch(editPiece(edit.setFormHeight(mm(300)))));
+    act(() => void store.dispatch(editPiece(edit.sliceBy([mm(2.5)]))));
+    expect(project().rings).toHaveLength(120);
+    expect(screen.getAllByRole('row')).toHaveLength(121);
+  });
+});
+
+describe('the ledger', () => {
+  test('an edit in one of several selected rows goes to them all', async () => {
+    const { store, project } = show();
+    act(() => void store.dispatch(session.selected([7, 8, 9])));
+    const cell = screen.getByRole('textbox', { name: 'Segments of ring 9' });
+    await userEvent.clear(cell);
+    await userEvent.type(cell, '12{Enter}');
+    expect(
+      project()
+        .rings.slice(6, 11)
+        .map(({ woods }) => woods.length),
+    ).toEqual([24, 12, 12, 12, 24]);
+  });
+
+  test('up and down in a cell go to the same cell of the next ring; Alt with them moves the ring', async () => {
+    const { project } = show();
+    const before = project().rings.map(({ id }) => id);
+    await userEvent.click(screen.getByRole('textbox', { name: 'Height of ring 9' }));
+    await userEvent.keyboard('{ArrowUp}');
+    expect(document.activeElement?.getAttribute('aria-label')).toBe('Height of ring 10');
+    await userEvent.click(screen.getByRole('button', { name: 'Ring 9' }));
+    await userEvent.keyboard('{Alt>}{ArrowUp}{/Alt}');
+    const moved = project().rings.map(({ id }) => id);
+    expect([moved[8], moved[9]]).toEqual([before[9], before[8]]);
+  });
+
+  test('columns are chosen and stay chosen; what is measured shifts the stack above', async () => {
+    const { store, project } = show();
+    expect(screen.queryByRole('textbox', { name: 'Measured thickness of ring 9' })).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'Choose columns' }));
+    await userEvent.click(screen.getByLabelText('Measured thickness'));
+    await userEvent.keyboard('{Escape}');
+    expect(localStorage.getItem('fellside.look')).toContain('"made":true');
+    const cell = screen.getByRole('textbox', { name: 'Measured thickness of ring 9' });
+    await userEvent.type(cell, '5/8{Enter}');
+    expect(project().rings[8]!.measured).toEqual({ heightMm: 15.875 });
+    const prepared = preparedOf(store.getState());
+    expect(prepared.ok && prepared.value.rings[9]!.course.bottomMm).toBeCloseTo(
+      prepared.ok ? prepared.value.rings[8]!.course.bottomMm + 15.875 : 0,
+      9,
+    );
+    await userEvent.clear(cell);
+    await userEvent.type(cell, '{Enter}');
+    expect(project().rings[8]!.measured).toBeUndefined();
+    localStorage.clear();
+  });
+
+  test('locking is a button in the row', async () => {
+    const { project } = show();
+    await userEvent.click(screen.getByRole('button', { name: 'Lock the height of ring 9' }));
+    expect(project().rings[8]!.locked).toBe(true);
   });
 });

@@ -1,6 +1,8 @@
+import { edit } from '@fellside/core';
 import { cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, test } from 'vitest';
+import { editPiece } from '../store/edits.js';
 import { session } from '../store/sessionSlice.js';
 import { showWith } from '../testing/open.js';
 import { SelectionBar } from './SelectionBar.js';
@@ -46,21 +48,39 @@ describe('the selection bar', () => {
     expect(project().rings[5]).toMatchObject({ making: { way: 'disc' }, woods: ['black-walnut'] });
     await userEvent.selectOptions(screen.getByLabelText('Made as'), 'Flat segments');
     expect(project().rings[5]).toMatchObject({
-      making: { way: 'flat', count: 12 },
-      woods: Array(12).fill('black-walnut'),
+      making: { way: 'flat', count: 24 },
+      woods: Array(24).fill('black-walnut'),
     });
   });
 
-  test('brick bond and aligned joints', async () => {
+  test('the bond that rings are in is shown; another is set for all of them in one go', async () => {
     const { project } = showWith(<SelectionBar />);
-    await userEvent.click(screen.getByText('Aligned'));
-    expect(project().rings.every(({ turn }) => turn === 0)).toBe(true);
-    await userEvent.click(screen.getByText('Brick bond'));
-    expect(
+    const turns = () =>
       project()
         .rings.map(({ turn }) => turn)
-        .slice(0, 4),
-    ).toEqual([0, 0.5, 0, 0.5]);
+        .slice(0, 5);
+    const bond = () => screen.getByLabelText<HTMLSelectElement>('Bond');
+    await userEvent.selectOptions(bond(), 'Aligned');
+    expect(new Set(turns())).toEqual(new Set([0]));
+    expect(bond().value).toBe('grid');
+    await userEvent.selectOptions(bond(), 'Spiral');
+    expect(turns()).toEqual([0, 0.25, 0.5, 0.75, 0]);
+    await type('Step, segments', '0.2');
+    expect(turns().map((turn) => Math.round(turn * 10) / 10)).toEqual([0, 0.2, 0.4, 0.6, 0.8]);
+    await userEvent.selectOptions(bond(), 'Brick bond');
+    expect(turns()).toEqual([0, 0.5, 0, 0.5, 0]);
+  });
+
+  test('unequal widths are written in proportion and repeated round the ring', async () => {
+    const { store, project } = showWith(<SelectionBar />);
+    store.dispatch(session.selected([8]));
+    await screen.findByRole('button', { name: 'Ring 9' });
+    await type('Widths', '2 : 1');
+    expect(project().rings[8]!.making).toEqual({ way: 'flat', count: 24, parts: [2, 1] });
+    await type('Widths', '1 : 2 : 1 : 2 : 3');
+    expect(screen.getByRole('alert').textContent).toMatch(/does not go into 24/);
+    await type('Widths', 'equal');
+    expect(project().rings[8]!.making).toEqual({ way: 'flat', count: 24 });
   });
 
   test.each([
@@ -78,14 +98,62 @@ describe('the selection bar', () => {
     expect(project()).toBe(before);
   });
 
-  test('a ring duplicated goes above itself; removing one that is needed is refused', async () => {
+  test('rings are split, merged, inserted, duplicated, locked, fixed and removed from their menu', async () => {
     const { store, project } = showWith(<SelectionBar />);
-    store.dispatch(session.selected([0]));
-    await userEvent.click(await screen.findByText('Remove'));
-    expect(store.getState().piece.refused[0]?.code).toBe('stack-short');
-    await userEvent.click(screen.getByText('Duplicate'));
-    expect(project().rings[1]).toMatchObject({ making: { way: 'disc' }, woods: ['black-walnut'] });
-    expect(new Set(project().rings.map(({ id }) => id)).size).toBe(project().rings.length);
+    const heights = () => project().rings.map(({ heightMm }) => Math.round(heightMm * 1000) / 1000);
+    const act = async (rings: number[], name: RegExp | string) => {
+      store.dispatch(session.selected(rings));
+      await userEvent.click(
+        await screen.findByRole('button', {
+          name: rings.length > 1 ? 'These rings' : `Ring ${rings[0]! + 1}`,
+        }),
+      );
+      await userEvent.click(await screen.findByRole('menuitem', { name }));
+    };
+    await act([0], 'Split in two');
+    expect(heights().slice(0, 3)).toEqual([9.525, 9.525, 19.05]);
+    await act([0, 1], 'Merge into one');
+    expect(heights()).toHaveLength(15);
+    expect(heights()[0]).toBe(19.05);
+    await act([2], 'Insert a ring below');
+    await act([2], 'Duplicate');
+    expect(heights()).toHaveLength(17);
+    expect(new Set(project().rings.map(({ id }) => id)).size).toBe(17);
+    await act([2, 3], 'Remove');
+    expect(
+      project()
+        .rings.map(({ id }) => id)
+        .slice(2),
+    ).toHaveLength(13);
+    await act([8], 'Lock the height');
+    await act([8], /^Fix the size/);
+    expect(project().rings[8]).toMatchObject({ locked: true, fixed: { outerMm: expect.any(Number) } });
+    await act([8], 'Let the size follow the form');
+    expect(project().rings[8]!.fixed).toBeUndefined();
+  });
+
+  test('the form is sliced by one height, by boards and by hand; locked rings stay; nonsense is refused', async () => {
+    const { store, project } = showWith(<SelectionBar />);
+    store.dispatch(editPiece(edit.setLocked([5], true)));
+    const slice = async (way: string, label: string, text: string) => {
+      await userEvent.click(await screen.findByRole('button', { name: 'Slice…' }));
+      await userEvent.click(screen.getByRole('radio', { name: new RegExp(way) }));
+      await type(label, text);
+    };
+    await slice('By one height', 'Height of every ring', '1');
+    const locked = project().rings.filter(({ locked }) => locked);
+    expect(locked.map(({ heightMm }) => heightMm)).toEqual([17.4625]);
+    expect(project().rings.at(-1)!.heightMm).toBe(25.4);
+    await slice('By hand', 'Heights from the bottom up', '2; 1');
+    expect(
+      project()
+        .rings.map(({ heightMm }) => Math.round(heightMm))
+        .slice(0, 2),
+    ).toEqual([51, 25]);
+    await slice('By the boards on hand', 'Planed thickness × how many rings it gives', '3/4 × 2');
+    expect(screen.getByRole('alert').textContent).toMatch(/The boards give rings of/);
+    await type('Planed thickness × how many rings it gives', '3/4 × many');
+    expect(screen.getByRole('alert').textContent).toMatch(/write it like 3\/4 × 6/);
   });
 });
 

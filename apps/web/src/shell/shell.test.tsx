@@ -62,9 +62,9 @@ describe('the top bar', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Undo Wall thickness' }));
     expect(project()).toEqual(demoProjects()[0]);
     await userEvent.click(screen.getByRole('button', { name: 'Redo Wall thickness' }));
-    expect(project().form.wallMm).toBe(6);
+    expect(project().form.inside).toMatchObject({ walls: [{ wallMm: 6 }] });
     await userEvent.keyboard('{Control>}z{/Control}');
-    expect(project().form.wallMm).not.toBe(6);
+    expect(project().form.inside).not.toMatchObject({ walls: [{ wallMm: 6 }] });
   });
 
   test('an empty name is refused and the old one stays', async () => {
@@ -86,4 +86,24 @@ test('the foot bar counts pieces, size and wood, and follows an edit', () => {
   expect(totals.textContent).toContain('233 in 15 rings');
   act(() => void store.dispatch(editPiece(edit.setCount([8], 200))));
   expect(totals.textContent).toContain('cannot be held at the saw');
+});
+
+test('a check has its remedy beside it; pressed, both are gone', async () => {
+  const { store, project } = showWith(<FootBar />);
+  act(() => void store.dispatch(editPiece(edit.setFixed([9], { outerMm: mm(60), innerMm: mm(50) }))));
+  await userEvent.click(screen.getByRole('button', { name: /^Look at/ }));
+  expect(screen.getByRole('dialog').textContent).toMatch(/Ring 10 is .* short of the wall outside/);
+  await userEvent.click(screen.getByRole('button', { name: 'Cut ring 10 to suit the form' }));
+  expect(project()).toEqual(demoProjects()[0]);
+});
+
+test('the theme goes from the system’s to light and dark, and is kept', async () => {
+  showWith(<TopBar />);
+  const button = screen.getByRole('button', { name: /^Theme/ });
+  expect(document.documentElement.dataset.theme).toBe('light');
+  await userEvent.click(button);
+  await userEvent.click(button);
+  expect(document.documentElement.dataset.theme).toBe('dark');
+  expect(localStorage.getItem('fellside.look')).toContain('"theme":"dark"');
+  localStorage.clear();
 });

@@ -1,11 +1,12 @@
-import { edit, mm, NO_HISTORY } from '@fellside/core';
+import { edit, mm, NO_HISTORY, type Project } from '@fellside/core';
 import { demoProjects } from '@fellside/core/demo';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import type { SavedProject } from './api.js';
 import { openPiece } from './autosave.js';
 import { draftOf, keepDraft } from './drafts.js';
-import { editPiece, redo, undo } from './edits.js';
-import { planOf, preparedOf } from './selectors.js';
+import { editPiece, previewPiece, redo, settlePreview, undo } from './edits.js';
+import { piece } from './pieceSlice.js';
+import { planOf, preparedOf, projectOf } from './selectors.js';
 import { session } from './sessionSlice.js';
 import { createStore } from './store.js';
 
@@ -47,6 +48,8 @@ const opened = () => {
   store.dispatch(openPiece(saved()) as never);
   return store;
 };
+const wallIn = (project: Project | undefined) =>
+  project?.form.inside.by === 'wall' ? project.form.inside.walls[0]!.wallMm : undefined;
 const wall = (value: number) => editPiece(edit.setWall(mm(value)));
 
 describe('autosave', () => {
@@ -55,9 +58,9 @@ describe('autosave', () => {
     store.dispatch(wall(6));
     store.dispatch(wall(7));
     expect(store.getState().piece.safety).toBe('unsaved');
-    expect(draftOf('cup')?.edited.project.form.wallMm).toBe(7);
+    expect(wallIn(draftOf('cup')?.edited.project)).toBe(7);
     await vi.advanceTimersByTimeAsync(1000);
-    expect(sent.map(({ document }) => document.form.wallMm)).toEqual([7]);
+    expect(sent.map(({ document }) => wallIn(document))).toEqual([7]);
     expect(store.getState().piece).toMatchObject({ safety: 'saved', revision: 2 });
     expect(draftOf('cup')).toBeNull();
   });
@@ -68,7 +71,7 @@ describe('autosave', () => {
     store.dispatch(wall(6));
     await vi.advanceTimersByTimeAsync(1000);
     expect(store.getState().piece.safety).toBe('away');
-    expect(draftOf('cup')?.edited.project.form.wallMm).toBe(6);
+    expect(wallIn(draftOf('cup')?.edited.project)).toBe(6);
     await vi.advanceTimersByTimeAsync(10_000);
     expect(store.getState().piece.safety).toBe('saved');
   });
@@ -82,8 +85,8 @@ describe('autosave', () => {
     store.dispatch(wall(9));
     await vi.advanceTimersByTimeAsync(5000);
     expect(store.getState().piece).toMatchObject({ safety: 'stale', other: { revision: 5 } });
-    expect(store.getState().piece.edited?.project.form.wallMm).toBe(9);
-    expect(draftOf('cup')?.edited.project.form.wallMm).toBe(9);
+    expect(wallIn(store.getState().piece.edited?.project)).toBe(9);
+    expect(wallIn(draftOf('cup')?.edited.project)).toBe(9);
     expect(sent).toHaveLength(1);
   });
 
@@ -122,7 +125,7 @@ describe('autosave', () => {
     const again = opened();
     expect(again.getState().piece).toMatchObject({
       safety: 'unsaved',
-      edited: { project: { form: { wallMm: 6 } } },
+      edited: { project: { form: { inside: { walls: [{ wallMm: 6 }] } } } },
     });
     keepDraft('cup', { revision: 0, edited });
     expect(opened().getState().piece.safety).toBe('stale');
@@ -142,16 +145,56 @@ test('undo and redo go through every edit and end where they began', () => {
   expect(store.getState().piece.edited?.project.rings[8]?.making).toEqual({ way: 'flat', count: 12 });
 });
 
-test('what is refused changes nothing, says why, and offers to make the stack up', () => {
+test('what is refused changes nothing and says why', () => {
   const store = opened();
-  const heightMm = mm(5);
-  store.dispatch(editPiece(edit.setRingHeight([3], heightMm), { edit: 'height', rings: [3], heightMm }));
-  expect(store.getState().piece).toMatchObject({
-    safety: 'saved',
-    offer: { rings: [3] },
-    refused: [{ code: 'stack-short' }],
-  });
+  store.dispatch(editPiece(edit.setRingHeight([3], mm(-5))));
+  expect(store.getState().piece).toMatchObject({ safety: 'saved', refused: [{ code: 'too_small' }] });
   expect(store.getState().piece.edited?.history.past).toEqual([]);
+});
+
+describe('a gesture', () => {
+  const shown = (store: ReturnType<typeof opened>) => wallIn(projectOf(store.getState()));
+  const drag = (value: number) => previewPiece(edit.setWall(mm(value)));
+  test('shows where it leads without saving; let go it is one step to undo', () => {
+    const store = opened();
+    for (const value of [6, 8, 9]) store.dispatch(drag(value));
+    expect(shown(store)).toBe(9);
+    expect(store.getState().piece).toMatchObject({ safety: 'saved', edited: { history: { past: [] } } });
+    store.dispatch(settlePreview());
+    expect(shown(store)).toBe(9);
+    expect(store.getState().piece.edited?.history.past.map(({ label }) => label)).toEqual(['Wall thickness']);
+    store.dispatch(undo());
+    expect(shown(store)).toBe(wallIn(saved().document));
+  });
+  test('is held back where it cannot go, says why, and stays where it last could', () => {
+    const store = opened();
+    store.dispatch(drag(8));
+    store.dispatch(drag(200));
+    expect(shown(store)).toBe(8);
+    expect(store.getState().piece.refused[0]?.message).toMatch(/fills the form/);
+    store.dispatch(piece.putBack());
+    expect(shown(store)).toBe(wallIn(saved().document));
+    expect(store.getState().piece.refused).toEqual([]);
+  });
+});
+
+test('a draft that an older Fellside kept comes back without steps that no longer fit', () => {
+  const old = {
+    revision: 1,
+    edited: {
+      project: {
+        ...saved().document,
+        schema: 1,
+        form: { points: saved().document.form.points, wallMm: 8, floorMm: 84 },
+        underlay: undefined,
+      },
+      history: { past: [{ label: 'x', patches: [], inverse: [] }], future: [] },
+    },
+  };
+  localStorage.setItem('fellside.draft.cup', JSON.stringify(old));
+  const draft = draftOf('cup');
+  expect(wallIn(draft?.edited.project)).toBe(8);
+  expect(draft?.edited.history.past).toEqual([]);
 });
 
 test('renaming does not work the rings out again; the plan is the same object until something changes', () => {

@@ -13,7 +13,7 @@ import { type Result, refuse } from '../../measure/reason.js';
 import { fineLine, profileFrom } from './profile.js';
 
 /** The package's default export is its class; its types name the whole module. */
-const DxfParser = dxfParser as unknown as typeof dxfParser.DxfParser;
+const DxfParser = dxfParser as unknown as new () => { parseSync(text: string): IDxf | null };
 
 /** Layers on which points stand where the curve has its own: smooth ones and corners. */
 const LAYERS = { smooth: 'SMOOTH_POINTS', corner: 'CORNER_POINTS' } as const;
