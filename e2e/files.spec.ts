@@ -22,7 +22,7 @@ test('a piece goes out as JSON and comes in again; a file that does not fit is r
 
   const broken = JSON.parse(file.text);
   broken.project.rings[1].making.count = 400;
-  broken.project.form.wallMm = -2;
+  broken.project.form.inside.walls[0].wallMm = -2;
   broken.project.sparkle = 1;
   await take(JSON.stringify(broken));
   const alert = page.getByRole('alert');

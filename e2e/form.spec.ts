@@ -58,7 +58,7 @@ test('the same with the keyboard only', async ({ page, fellside }) => {
       if ((await at.count()) === 0) continue;
       const found = await page
         .getByRole(role, { name })
-        .evaluateAll((all) => all.indexOf(document.activeElement!));
+        .evaluateAll((all) => all.indexOf(document.activeElement as HTMLElement));
       if (found >= 0) return;
     }
     throw new Error(`the keyboard does not reach ${name}`);

@@ -19,7 +19,9 @@ test('SIGKILL in the middle of edits loses nothing that was called saved, and no
     const { body } = await page.request
       .get(`${fellside.url}/api/projects/${page.url().split('/')[4]}`)
       .then(async (r) => ({ body: await r.json() }));
-    expect(body.document.form.wallMm).toBeGreaterThanOrEqual(((round + 2) / 16) * 25.4 - 1e-9);
+    expect(body.document.form.inside.walls[0].wallMm).toBeGreaterThanOrEqual(
+      ((round + 2) / 16) * 25.4 - 1e-9,
+    );
     await saved(page);
   }
   await page.reload();

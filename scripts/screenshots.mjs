@@ -30,6 +30,7 @@ const views = {
   shelf: '/',
   form: `${piece('Honey Class Jar')}/form`,
   rings: `${piece('Fell Race Cup')}/rings/9`,
+  'ring-plan': `${piece('Fell Race Cup')}/rings/9/plan`,
   cuts: `${piece('Best Fleece Bowl')}/cuts`,
   woods: '/woods',
   shop: '/shop',
@@ -51,5 +52,8 @@ for (const [name, path] of Object.entries(views)) {
 await page.goto(base, { waitUntil: 'networkidle' });
 await page.getByRole('button', { name: 'New piece' }).click();
 await page.screenshot({ path: join(ROOT, 'docs/screenshots/new-piece.png') });
+await page.goto(`${base}${piece('Best Fleece Bowl')}/form`, { waitUntil: 'networkidle' });
+for (const _ of ['light', 'dark']) await page.getByRole('button', { name: /^Theme/ }).click();
+await page.screenshot({ path: join(ROOT, 'docs/screenshots/dark.png') });
 await browser.close();
 server.kill('SIGTERM');

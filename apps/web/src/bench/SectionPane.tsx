@@ -16,9 +16,10 @@ import { PaneTitle } from './PaneTitle.js';
 import { Readouts } from './Readouts.js';
 import { RingEdges } from './RingEdges.js';
 import { RingNumbers } from './RingNumbers.js';
-import { SelectedBands } from './SelectedBands.js';
+import { HoveredBand, SelectedBands } from './SelectedBands.js';
 import { TurnByDragging } from './TurnByDragging.js';
 import { UnderlayPicture } from './UnderlayPicture.js';
+import { WallHandles } from './WallHandles.js';
 
 /** The vertical scale that all panes share. */
 export interface Upright {
@@ -92,12 +93,14 @@ export function SectionPane({ prepared, plan, upright, reachMm, grab, box }: Sec
             <Outside {...{ prepared, palette, view }} at={right} {...actions} />
           </TurnByDragging>
           <line x1={half} x2={half} y1={0} y2={height} stroke="var(--color-ink)" strokeDasharray="9 3 2 3" />
+          <HoveredBand rings={rings} y={y} />
           <RingNumbers rings={rings} y={y} />
           {grab === 'curve' && (
             <>
               <LatheFrame vessel={vessel} at={left} top={MARGIN / 2} />
               <Readouts vessel={vessel} at={left} />
               <LevelHandles vessel={vessel} at={left} scale={scale} />
+              <WallHandles vessel={vessel} at={left} scale={scale} />
               <CurveHandles vessel={vessel} at={left} scale={scale} />
             </>
           )}

@@ -27,3 +27,22 @@ export function SelectedBands({
     </g>
   );
 }
+
+/** The line of the ring that is pointed at in any pane. */
+export function HoveredBand({ rings, y }: { rings: readonly PreparedRing[]; y: (height: number) => number }) {
+  const ring = useApp((state) => state.session.hover?.ring);
+  const course = ring === undefined ? undefined : rings[ring]?.course;
+  if (!course) return null;
+  return (
+    <rect
+      x={1}
+      width="100%"
+      y={y(course.topMm)}
+      height={y(course.bottomMm) - y(course.topMm)}
+      fill="none"
+      stroke="var(--color-teal)"
+      strokeOpacity="0.45"
+      pointerEvents="none"
+    />
+  );
+}

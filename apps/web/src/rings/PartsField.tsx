@@ -27,16 +27,7 @@ export function PartsField({ targets, rings }: PartsFieldProps) {
     const parts = typed === '' || typed === EQUAL ? null : typed.split(/[\s:,;]+/).map(Number);
     if (parts?.some((part) => !(part > 0)))
       return dispatch(refusedEntry(`“${text.trim()}” is no proportion; write it like 2 : 1, or “equal”.`));
-    for (const index of targets) {
-      const { making } = rings[index]!;
-      if (making.way !== 'flat') continue;
-      const { count } = making;
-      const equal = !parts || parts.every((part) => part === parts[0]);
-      const next: RingMaking = equal ? { way: 'flat', count } : { way: 'flat', count, parts };
-      const answer = dispatch(editPiece(edit.setMaking([index], next)));
-      if (!answer.ok) return answer;
-    }
-    return { ok: true, value: null } as const;
+    return dispatch(editPiece(edit.setParts(targets, parts)));
   };
   return (
     <Field label="Widths" problem={problem}>

@@ -46,7 +46,8 @@ export function LedgerRow({ ring: { plan, prepared }, flagged, height, last, chi
     event.stopPropagation();
     if (event.altKey) dispatch(moveRingsBy(plan.index, step));
     else dispatch(session.clicked({ ring: next, extend: event.shiftKey }));
-    document.getElementById(`ring-${next}`)?.focus();
+    // After the rows have changed places, or the wrong one would be held.
+    requestAnimationFrame(() => document.getElementById(`ring-${next}`)?.focus());
   };
   return (
     <tr

@@ -1,15 +1,17 @@
 import { type Fit, fitCorridor, type Gate } from '../../form/corridor.js';
 import { extremes } from '../../form/curve.js';
 import { type Vessel, vesselOf } from '../../form/vessel.js';
+import { sayMm } from '../../measure/format.js';
 import { mm } from '../../measure/quantity.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
+import { SAME_SETTING } from '../../measure/tolerance.js';
 import { type PreparedRing, prepare } from '../prepare.js';
 import type { Project } from '../schema.js';
 import type { Command } from './command.js';
 
 /** The hollow is never drawn narrower than this (mm). */
 const LEAST_HOLLOW = 2;
-/** Times that the corridor is made narrower where the wall, square to the slope, came too far in. */
+/** Times at most that the corridor is made narrower where the wall, square to the slope, came too far in. */
 const ROUNDS = 12;
 
 /**
@@ -21,12 +23,14 @@ export const fitForm = (fit: Fit): Command => ({
   apply(draft) {
     const fitted = fittedForm(draft, fit);
     if (!fitted.ok) return { reasons: fitted.reasons };
-    draft.form = fitted.value;
-    return undefined;
+    draft.form = fitted.value.form;
+    const { takenMm } = fitted.value;
+    if (takenMm <= SAME_SETTING) return undefined;
+    return { note: `The wall takes up to ${sayMm(takenMm)} of what is left on inside.` };
   },
 });
 
-function fittedForm(draft: Project, fit: Fit): Result<Project['form']> {
+function fittedForm(draft: Project, fit: Fit): Result<Fitted> {
   const { inside } = draft.form;
   if (inside.by === 'curve')
     return refuse(
@@ -49,10 +53,12 @@ function fittedForm(draft: Project, fit: Fit): Result<Project['form']> {
   let gates = rings.value.map((ring) => gateOf(ring, draft, wall, floorMm));
   const sound = gates.find((gate) => !gate.ok);
   if (sound && !sound.ok) return sound;
-  for (let round = 0; ; round++) {
+  let best: Fitted | null = null;
+  for (let round = 0; round < ROUNDS; round++) {
     const open = gates.map((gate) => (gate as { value: Gate }).value);
     const points = fitCorridor(open, fit);
-    if (!points.ok) return points;
+    if (!points.ok && !best) return points;
+    if (!points.ok) break;
     const form = {
       ...draft.form,
       points: points.value,
@@ -63,9 +69,24 @@ function fittedForm(draft: Project, fit: Fit): Result<Project['form']> {
     const vessel = vesselOf(form);
     if (!vessel.ok) return vessel;
     const deficits = rings.value.map((ring) => deficit(ring, vessel.value, draft));
-    if (Math.max(...deficits) <= 1e-3 || round === ROUNDS) return done(form);
+    const takenMm = Math.max(...deficits);
+    if (!best || takenMm < best.takenMm) best = { form, takenMm };
+    if (takenMm <= SAME_SETTING) break;
     gates = open.map((gate, i) => done({ ...gate, least: gate.least + deficits[i]! }));
   }
+  return best!.takenMm <= draft.allowances.insideMm
+    ? done(best!)
+    : refuse(
+        'no-room-inside',
+        'rings',
+        `No curve found leaves the wall in the rings: the inside would come ${sayMm(best!.takenMm - draft.allowances.insideMm)} too near the axis. Use wider rings or a thinner wall.`,
+      );
+}
+
+/** A form that lies in its rings, and how much of the inside allowance its wall takes at worst (mm). */
+interface Fitted {
+  readonly form: Project['form'];
+  readonly takenMm: number;
 }
 
 /** Rings at the size they have by themselves; those that follow the form keep the size they have now. */

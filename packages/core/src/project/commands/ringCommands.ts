@@ -43,6 +43,23 @@ export const setCount = (rings: Rings, count: number): Command => ({
   },
 });
 
+/** Angles of segments in proportion, repeated round rings of segments; null makes them equal. Discs stay as they are. */
+export const setParts = (rings: Rings, parts: readonly number[] | null): Command => ({
+  label: `Widths in ${named(rings)}`,
+  apply(draft) {
+    const equal = !parts || parts.every((part) => part === parts[0]);
+    for (const index of rings) {
+      const { making } = draft.rings[index]!;
+      if (making.way !== 'flat') continue;
+      const { count } = making;
+      const next: RingMaking = { way: 'flat', count, ...(!equal && { parts: [...parts] }) };
+      const outcome = setMaking([index], next).apply(draft);
+      if (outcome?.reasons) return outcome;
+    }
+    return undefined;
+  },
+});
+
 /** A size that rings keep, whatever the form asks for: radii in mm, or null to let them follow the form again. */
 export const setFixed = (rings: Rings, size: Ring['fixed'] | null): Command => ({
   label: size ? `Fixed size of ${named(rings)}` : `${named(rings)} cut to suit the form`,

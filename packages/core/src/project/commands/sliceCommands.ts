@@ -71,7 +71,7 @@ function sliced(draft: Project, slicer: Slicer): ReturnType<Command['apply']> {
       ],
     };
   const old = [...draft.rings];
-  const bond = bondOf(old.map(({ turn }) => turn));
+  const bond = bondOf(old.filter(({ woods }) => woods.length > 1).map(({ turn }) => turn));
   const rings: Ring[] = [];
   made.value.forEach(({ ring, fromMm, heightMm }, i) => {
     if (ring) rings.push(ring);
