@@ -40,7 +40,7 @@ describe('the outside', () => {
           for (const { heightMm, radiusMm } of form.points)
             expect(radiusAt(curve, heightMm)).toBeCloseTo(radiusMm, 8);
           const [from, to] = [Math.min(a, b) * topOf(curve), Math.max(a, b) * topOf(curve)];
-          const sampled = along(from, to, 400).map((z) => radiusAt(curve, z));
+          const sampled = along(from, to, 4000).map((z) => radiusAt(curve, z));
           const { least, most } = extremes(curve, from, to);
           expect(Math.max(...sampled)).toBeLessThanOrEqual(most + 1e-9);
           expect(Math.min(...sampled)).toBeGreaterThanOrEqual(least - 1e-9);

@@ -71,10 +71,13 @@ function stretches(piece: CurvePiece, from: number, to: number, z: number): [num
   ];
 }
 
-/** How far a disc reaches inwards at a height `away` from its middle; beyond its edge it reaches less than nothing. */
+/** Steeper than any outside: beyond the edge of the disc the gap only grows. */
+const OUT_OF_REACH = 1e4;
+
+/** How far a disc reaches inwards at a height `away` from its middle; beyond its edge far less than nothing. */
 function reach(radius: number, away: number): number {
   const square = radius * radius - away * away;
-  return square > 0 ? Math.sqrt(square) : radius - Math.abs(away);
+  return square > 0 ? Math.sqrt(square) : OUT_OF_REACH * (radius - Math.abs(away));
 }
 
 /** The smallest value of a smooth function on [low, high]: the best of a few samples, then golden section. */
