@@ -37,7 +37,12 @@ module.exports = {
         'The core computes: no interface, no server, no file, no clock. These packages are all it needs.',
       severity: 'error',
       from: { path: src, pathNot: TESTS },
-      to: { pathNot: [src, '^node_modules/(zod|immer|papaparse|@types/papaparse|svgpath|dxf-parser|@tarikjabiri/dxf)/'] },
+      to: {
+        pathNot: [
+          src,
+          '^node_modules/(zod|immer|papaparse|@types/papaparse|svgpath|dxf-parser|@tarikjabiri/dxf)/',
+        ],
+      },
     },
     {
       name: 'apps-meet-in-the-core',

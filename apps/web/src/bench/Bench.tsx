@@ -4,17 +4,15 @@ import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { BenchTools } from './BenchTools.js';
 import { HEAD, HEADINGS, LABELS, MARGIN } from './layout.js';
-import { ledgerWidth } from './ledger/columns.js';
 import { Ledger } from './ledger/Ledger.js';
 import { LedgerHead } from './ledger/LedgerHead.js';
-import { SectionPane, type Upright } from './SectionPane.js';
+import { ledgerWidth } from './ledger/looks.js';
+import { SectionPane } from './SectionPane.js';
 import { UnrolledPane } from './UnrolledPane.js';
+import type { Grab, Upright } from './upright.js';
 import { scaleFor, useBox } from './useScale.js';
 import { useInView, useStill } from './useStill.js';
 import { useZoom } from './useZoom.js';
-
-/** What can be taken hold of on the cut-through: the curves, or the edges between rings. */
-export type Grab = 'curve' | 'edges';
 
 interface BenchProps {
   readonly grab: Grab;

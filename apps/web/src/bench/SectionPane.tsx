@@ -4,7 +4,6 @@ import { paletteOf, projectOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { WoodPatterns } from '../ui/WoodPatterns.js';
-import type { Grab } from './Bench.js';
 import { CurveHandles } from './CurveHandles.js';
 import { CutThrough } from './CutThrough.js';
 import { clickRing } from './keys.js';
@@ -19,14 +18,8 @@ import { RingNumbers } from './RingNumbers.js';
 import { HoveredBand, SelectedBands } from './SelectedBands.js';
 import { TurnByDragging } from './TurnByDragging.js';
 import { UnderlayPicture } from './UnderlayPicture.js';
+import type { Grab, Upright } from './upright.js';
 import { WallHandles } from './WallHandles.js';
-
-/** The vertical scale that all panes share. */
-export interface Upright {
-  readonly scale: number;
-  y(height: number): number;
-  readonly height: number;
-}
 
 interface SectionPaneProps {
   readonly prepared: Prepared;

@@ -4,9 +4,9 @@ import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { clickRing } from './keys.js';
 import { HEAD } from './layout.js';
-import type { Upright } from './SectionPane.js';
 import { SelectedBands } from './SelectedBands.js';
 import { Unrolled } from './Unrolled.js';
+import type { Upright } from './upright.js';
 import { useBox } from './useScale.js';
 import { useWalk } from './useWalk.js';
 

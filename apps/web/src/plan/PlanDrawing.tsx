@@ -1,19 +1,17 @@
 import {
-  formatAngle,
   formatLength,
   layOut,
   type Made,
-  mm,
   type Point,
   type PreparedRing,
   type RingPlan,
-  rad,
   type Species,
   type UnitSystem,
 } from '@fellside/core';
 import { WoodPatterns, woodFill } from '../ui/WoodPatterns.js';
-import { AngleMark, Dimension } from './Dimension.js';
+import { Dimension } from './Dimension.js';
 import { outlinePath, turned } from './outline.js';
+import { Corner, Sizes } from './PlanSizes.js';
 
 interface PlanDrawingProps {
   readonly made: Made;
@@ -77,8 +75,8 @@ export function PlanDrawing({ made, ring, below, figures, palette, units }: Plan
         <text x={reach * 1.02 + half / 20} y={text / 3} fill="#566163">
           0°
         </text>
-        {made.kinds.map(({ places, stock }) => {
-          const piece = pieces.find(({ place }) => place === dimensioned(places, pieces))!;
+        {made.kinds.map(({ places, stock }, i) => {
+          const piece = pieces.find(({ place }) => place === dimensioned(places, pieces, i))!;
           if (stock.from !== 'strip')
             return (
               <Dimension
@@ -107,16 +105,22 @@ export function PlanDrawing({ made, ring, below, figures, palette, units }: Plan
   );
 }
 
-/** The piece of a kind that its sizes are written at: the one that lies farthest down, where there is most room. */
+/** Where the sizes of a ring's kinds of piece are written, one after another: below first, then out of each other's way. */
+const AT = [-1.57, -0.55, 3.7, 2.6, 0.6].map((angle) => ({ x: Math.cos(angle), y: Math.sin(angle) }));
+
+/** The piece of the `i`th kind that its sizes are written at. */
 function dimensioned(
   places: readonly number[],
   pieces: readonly { readonly place: number; readonly outline: readonly Point[] }[],
+  i: number,
 ): number {
-  const low = (place: number) => {
+  const toward = AT[i % AT.length]!;
+  const far = (place: number) => {
     const { outline } = pieces.find((piece) => piece.place === place)!;
-    return (outline[0]!.y + outline[1]!.y) / 2;
+    const [a, b] = [outline[0]!, outline[1]!];
+    return (a.x + b.x) * toward.x + (a.y + b.y) * toward.y;
   };
-  return places.reduce((best, place) => (low(place) < low(best) ? place : best), places[0]!);
+  return places.reduce((best, place) => (far(place) > far(best) ? place : best), places[0]!);
 }
 
 /** Where there is room for the corner's radius: at the upper right. */
@@ -146,62 +150,5 @@ function Overlap({ here, under }: { here: Made; under: Made }) {
       fillOpacity="0.3"
       data-overlap
     />
-  );
-}
-
-interface SizesProps {
-  readonly outline: readonly Point[];
-  readonly stock: {
-    readonly longEdgeMm: number;
-    readonly shortEdgeMm: number;
-    readonly widthMm: number;
-    readonly cutAngle: number;
-  };
-  readonly text: number;
-  readonly units: UnitSystem;
-}
-
-/** Long edge, short edge, width and included angle, written at one segment. */
-function Sizes({ outline, stock, text, units }: SizesProps) {
-  const [a, b, c, d] = outline as [Point, Point, Point, Point | undefined];
-  const middle = (p: Point, q: Point) => ({ x: (p.x + q.x) / 2, y: (p.y + q.y) / 2 });
-  const length = (value: number) => formatLength(mm(value), units);
-  const hole = d ? middle(c, d) : c;
-  return (
-    <>
-      <Dimension from={a} to={b} away={text * 1.9} text={text} label={length(stock.longEdgeMm)} />
-      {d && <Dimension from={d} to={c} away={-text * 1.5} text={text} label={length(stock.shortEdgeMm)} />}
-      <Dimension from={hole} to={middle(a, b)} away={0} text={text} label={length(stock.widthMm)} />
-      <AngleMark from={a} to={b} text={text} label={formatAngle(rad(2 * stock.cutAngle))} />
-    </>
-  );
-}
-
-function Corner({
-  reach,
-  angle,
-  text,
-  units,
-}: {
-  reach: number;
-  angle: number;
-  text: number;
-  units: UnitSystem;
-}) {
-  const [x, y] = [reach * Math.cos(angle), -reach * Math.sin(angle)];
-  const [dx, dy] = [x / reach, y / reach];
-  return (
-    <g fill="#1d2527" stroke="none">
-      <line x1={0} y1={0} x2={x} y2={y} stroke="#9f3f12" strokeDasharray={`${text / 3} ${text / 4}`} />
-      <text
-        className="halo"
-        x={x + dx * text}
-        y={y + dy * text + text / 3}
-        textAnchor={dx < -0.2 ? 'end' : dx > 0.2 ? 'start' : 'middle'}
-        fill="#9f3f12"
-      >
-        corner {formatLength(mm(reach), units)}
-      </text>
-    </g>
   );
 }

@@ -1,15 +1,4 @@
-import {
-  type Command,
-  edit,
-  formatLength,
-  type Mm,
-  mm,
-  parseLength,
-  type Result,
-  refuse,
-  sentenceIn,
-  type Thickness,
-} from '@fellside/core';
+import { formatLength, type Mm, parseLength, sentenceIn } from '@fellside/core';
 import { Layers } from 'lucide-react';
 import { Dialog, RadioGroup } from 'radix-ui';
 import { type FormEvent, useState } from 'react';
@@ -21,13 +10,8 @@ import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { controlClass, Field } from '../ui/Field.js';
 import { Sheet } from '../ui/Sheet.js';
-
-const WAYS = {
-  height: ['By one height', 'every ring as thick as the boards you plane'],
-  boards: ['By the boards on hand', 'in the order that takes the least wood'],
-  hand: ['By hand', 'heights from the bottom up, the last one repeated'],
-} as const;
-type SliceWay = keyof typeof WAYS;
+import { SheetFoot } from '../ui/SheetFoot.js';
+import { commandFor, LABELS, type SliceWay, WAYS } from './slice.js';
 
 /** Slices the whole form into rings; locked ones keep their height and place. */
 export function SliceDialog() {
@@ -110,55 +94,7 @@ function SliceForm({ onDone }: { onDone: () => void }) {
           />
         )}
       </Field>
-      <div className="flex justify-end gap-2">
-        <Dialog.Close asChild>
-          <Button>Cancel</Button>
-        </Dialog.Close>
-        <Button kind="main" type="submit">
-          Slice
-        </Button>
-      </div>
+      <SheetFoot main="Slice" />
     </form>
   );
-}
-
-const LABELS: Record<SliceWay, string> = {
-  height: 'Height of every ring',
-  boards: 'Planed thickness × how many rings it gives',
-  hand: 'Heights from the bottom up',
-};
-
-interface Asked {
-  readonly command: Command;
-  /** The boards on hand, to be kept in the shop. */
-  readonly stock?: readonly Thickness[] & { readonly [i: number]: { heightMm: Mm; rings: number } };
-}
-
-/** Reads what was typed for a way of slicing. */
-function commandFor(way: SliceWay, text: string, read: (part: string) => Result<Mm>): Result<Asked> {
-  const parts = text
-    .split(';')
-    .map((part) => part.trim())
-    .filter(Boolean);
-  if (parts.length === 0) return refuse('empty', way, 'Nothing is typed; give at least one height.');
-  if (way !== 'boards') {
-    const heights = parts.map(read);
-    const bad = heights.find((height) => !height.ok);
-    if (bad && !bad.ok) return bad;
-    return {
-      ok: true,
-      value: { command: edit.sliceBy(heights.map((height) => (height.ok ? height.value : mm(0)))) },
-    };
-  }
-  const stock: { heightMm: Mm; rings: number }[] = [];
-  for (const part of parts) {
-    const [height, count = '1'] = part.split(/[×x*]/i).map((piece) => piece.trim());
-    const heightMm = read(height ?? '');
-    if (!heightMm.ok) return heightMm;
-    const rings = Number(count);
-    if (!Number.isInteger(rings) || rings < 1 || rings > 400 || heightMm.value < 0.5)
-      return refuse('board', way, `“${part}” is not a thickness × a number of rings; write it like 3/4 × 6.`);
-    stock.push({ heightMm: heightMm.value, rings });
-  }
-  return { ok: true, value: { command: edit.sliceFromBoards(stock), stock } };
 }

@@ -8,6 +8,7 @@ import { unitsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Sheet } from '../ui/Sheet.js';
+import { SheetFoot } from '../ui/SheetFoot.js';
 import { beginFromRings, beginFromShape, type Typed } from './begin.js';
 import { FromRings } from './FromRings.js';
 import { FromShape } from './FromShape.js';
@@ -82,14 +83,7 @@ function StartForm({ begin, children }: { begin: (typed: Typed) => Result<Projec
           ))}
         </ul>
       )}
-      <div className="col-span-4 flex justify-end gap-2">
-        <Dialog.Close asChild>
-          <Button>Cancel</Button>
-        </Dialog.Close>
-        <Button kind="main" type="submit">
-          Start
-        </Button>
-      </div>
+      <SheetFoot main="Start" />
     </form>
   );
 }

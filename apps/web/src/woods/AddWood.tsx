@@ -6,6 +6,7 @@ import { api, sentencesOf } from '../store/api.js';
 import { Button } from '../ui/Button.js';
 import { controlClass, Field } from '../ui/Field.js';
 import { Sheet } from '../ui/Sheet.js';
+import { SheetFoot } from '../ui/SheetFoot.js';
 
 const FIELDS = [
   ['name', 'Name', 'text', ''],
@@ -99,14 +100,7 @@ export function AddWood() {
               ))}
             </ul>
           )}
-          <div className="col-span-2 flex justify-end gap-2">
-            <Dialog.Close asChild>
-              <Button>Cancel</Button>
-            </Dialog.Close>
-            <Button kind="main" type="submit">
-              Add
-            </Button>
-          </div>
+          <SheetFoot main="Add" />
         </form>
       </Sheet>
     </Dialog.Root>

@@ -14,8 +14,10 @@ import { moveRingsTo } from '../../store/moves.js';
 import { unitsOf } from '../../store/selectors.js';
 import { useActions, useApp } from '../../store/store.js';
 import { HEADINGS, ROW } from '../layout.js';
-import { columns, features, type LedgerRing, LOOKS, NUMBERS, visibility } from './columns.js';
+import { columns, features } from './columns.js';
 import { LedgerRow } from './LedgerRow.js';
+import type { LedgerRing } from './ledgerRing.js';
+import { LOOKS, NUMBERS, visibility } from './looks.js';
 
 interface LedgerProps {
   readonly plan: Plan;

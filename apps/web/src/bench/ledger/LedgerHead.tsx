@@ -3,7 +3,7 @@ import { Popover } from 'radix-ui';
 import { look } from '../../store/lookSlice.js';
 import { useActions, useApp } from '../../store/store.js';
 import { PaneTitle } from '../PaneTitle.js';
-import { LOOKS, visibility } from './columns.js';
+import { LOOKS, visibility } from './looks.js';
 
 /** What the ledger is, and which of its columns are shown. */
 export function LedgerHead({ short }: { short: boolean }) {

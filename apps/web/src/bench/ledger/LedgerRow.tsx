@@ -6,7 +6,7 @@ import { moveRingsBy } from '../../store/moves.js';
 import { session } from '../../store/sessionSlice.js';
 import { useActions, useApp } from '../../store/store.js';
 import { clickRing } from '../keys.js';
-import type { LedgerRing } from './columns.js';
+import type { LedgerRing } from './ledgerRing.js';
 
 interface LedgerRowProps {
   readonly ring: LedgerRing;

@@ -5,7 +5,7 @@ import { editPiece, refusedEntry } from '../../store/edits.js';
 import { projectOf } from '../../store/selectors.js';
 import { useActions, useApp } from '../../store/store.js';
 import { Cell, LengthCell, rowTargets } from './Cell.js';
-import type { LedgerRing } from './columns.js';
+import type { LedgerRing } from './ledgerRing.js';
 
 const indexOf = ({ plan }: Pick<LedgerRing, 'plan'>) => plan.index;
 
@@ -17,7 +17,7 @@ export function WayCell(row: LedgerRing) {
     <select
       aria-label={`How ring ${indexOf(row) + 1} is made`}
       id={`cell-way-${indexOf(row)}`}
-      className="h-[16px] w-full rounded border border-transparent bg-transparent text-[13px] hover:border-line"
+      className="h-[16px] w-full rounded bg-transparent p-0 text-[12px] leading-[16px] hover:bg-raised"
       value={making.way}
       onChange={(event) => {
         const targets = dispatch(rowTargets(indexOf(row)));

@@ -5,7 +5,7 @@ import { stackHeight } from '../../ring/stack.js';
 import { heightOf, prepare } from '../prepare.js';
 import type { Project, Ring } from '../schema.js';
 import type { Command } from './command.js';
-import { setPoint } from './formCommands.js';
+import { setPoint } from './pointCommands.js';
 import { setCount, setFixed, setMaking, setMeasured } from './ringCommands.js';
 import { fitStack, segmentedLike } from './stack.js';
 import { removeRings, splitRing } from './stackCommands.js';

@@ -1,0 +1,8 @@
+import type { PreparedRing, RingPlan, UnitSystem } from '@fellside/core';
+
+/** What a row of the ledger is about. */
+export interface LedgerRing {
+  readonly plan: RingPlan;
+  readonly prepared: PreparedRing;
+  readonly units: UnitSystem;
+}

@@ -1,0 +1,9 @@
+/** The vertical scale that all panes share. */
+export interface Upright {
+  readonly scale: number;
+  y(height: number): number;
+  readonly height: number;
+}
+
+/** What can be taken hold of on the cut-through: the curves, or the edges between rings. */
+export type Grab = 'curve' | 'edges';
