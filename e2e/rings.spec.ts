@@ -139,3 +139,37 @@ test('columns of the ledger are chosen and kept; several rings are edited at onc
   await page.reload();
   await expect(page.getByRole('columnheader', { name: 'overlap' })).toBeVisible();
 });
+
+test('two fingers zoom the bench; a ring is pointed at and picked on the cut-through and in the ledger', async ({
+  browser,
+  fellside,
+}) => {
+  const context = await browser.newContext({ hasTouch: true, viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  await open(page, fellside, 'Fell Race Cup', 'Rings');
+  const ring = page.locator('[data-ring="9"]');
+  const before = (await ring.boundingBox())!;
+  const devtools = await context.newCDPSession(page);
+  const fingers = (type: 'touchStart' | 'touchMove' | 'touchEnd', apart: number) =>
+    devtools.send('Input.dispatchTouchEvent', {
+      type,
+      touchPoints:
+        type === 'touchEnd'
+          ? []
+          : [-apart, apart].map((y, id) => ({ x: before.x + 40, y: before.y + y, id })),
+    });
+  await fingers('touchStart', 40);
+  for (const apart of [50, 60, 70, 80]) await fingers('touchMove', apart);
+  await fingers('touchEnd', 0);
+  await expect.poll(async () => (await ring.boundingBox())!.height).toBeGreaterThan(before.height * 1.5);
+  await page.getByTitle('As at first (0)').click();
+
+  const row = page.getByRole('row', { name: /^Ring 12\b/ });
+  await row.hover();
+  await expect(page.getByText('ring 12, 24 segments')).toBeVisible();
+  const line = (await page.locator('[data-ring="11"]').boundingBox())!;
+  const cut = (await page.getByRole('group', { name: /^Half-section/ }).boundingBox())!;
+  await page.mouse.click(cut.x + 60, line.y + line.height / 2);
+  await expect(page).toHaveURL(/\/rings\/11$/);
+  await context.close();
+});

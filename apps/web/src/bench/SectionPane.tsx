@@ -1,5 +1,5 @@
 import type { Plan, Prepared } from '@fellside/core';
-import { type PointerEvent, useMemo } from 'react';
+import { type MouseEvent, useMemo } from 'react';
 import { paletteOf, projectOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
@@ -52,10 +52,25 @@ export function SectionPane({ prepared, plan, upright, reachMm, grab, box }: Sec
     }),
     [dispatch],
   );
-  const pointed = (event: PointerEvent<SVGSVGElement>) => {
+  /** The height under the pointer, over the cut-through; null over the outside. */
+  const heightUnder = (event: MouseEvent<SVGSVGElement>): number | null => {
     const box = event.currentTarget.getBoundingClientRect();
-    const over = event.clientX - box.left < half;
-    dispatch(session.pointedAt(over ? (y(0) - (event.clientY - box.top)) / scale : null));
+    return event.clientX - box.left < half ? (y(0) - (event.clientY - box.top)) / scale : null;
+  };
+  const ringAt = (z: number | null) =>
+    z === null
+      ? undefined
+      : rings.find(({ course }) => course.bottomMm <= z && z < course.topMm)?.course.index;
+  const pointed = (event: MouseEvent<SVGSVGElement>) => {
+    const z = heightUnder(event);
+    dispatch(session.pointedAt(z));
+    const ring = ringAt(z);
+    if (ring !== undefined) dispatch(session.hovered({ ring, place: null }));
+  };
+  const picked = (event: MouseEvent<SVGSVGElement>) => {
+    if (event.target instanceof Element && event.target.closest('[role=slider]')) return;
+    const ring = ringAt(heightUnder(event));
+    if (ring !== undefined) dispatch(clickRing(ring, event));
   };
   return (
     <section
@@ -69,6 +84,7 @@ export function SectionPane({ prepared, plan, upright, reachMm, grab, box }: Sec
       </div>
       <div ref={box.ref} className="wood-ground shrink-0 grow overflow-x-auto overflow-y-hidden rounded-b">
         {/* biome-ignore lint/a11y/useSemanticElements: a drawing with handles in it is a group, and no fieldset */}
+        {/* biome-ignore lint/a11y/useKeyWithClickEvents: the ledger's ring numbers do the same by the keyboard */}
         <svg
           width={2 * half}
           height={height}
@@ -76,6 +92,7 @@ export function SectionPane({ prepared, plan, upright, reachMm, grab, box }: Sec
           aria-label={`Half-section and outside of the piece: ${rings.length} rings, ${plan.pieces} pieces.`}
           className="block"
           onPointerMove={pointed}
+          onClick={picked}
           onPointerLeave={() => dispatch(session.pointedAt(null))}
         >
           <WoodPatterns woods={palette.values()} hatched={hatched} prefix="bench" />

@@ -80,13 +80,14 @@ export function UnrolledPane({ prepared, upright: { y, height }, onPlace }: Unro
 
 /** The place under the pointer in words. */
 function nameOf(
-  { ring, place }: { ring: number; place: number },
+  { ring, place }: { ring: number; place: number | null },
   { rings }: Prepared,
   palette: ReadonlyMap<string, Species>,
 ): string {
   const woods = rings[ring]?.ring.woods ?? [];
-  const wood = palette.get(woods[place] ?? '')?.name ?? '';
+  if (place === null && woods.length > 1) return `ring ${ring + 1}, ${woods.length} segments`;
+  const wood = palette.get(woods[place ?? 0] ?? '')?.name ?? '';
   return woods.length === 1
     ? `ring ${ring + 1}: ${wood}`
-    : `ring ${ring + 1}, segment ${place + 1} of ${woods.length}: ${wood}`;
+    : `ring ${ring + 1}, segment ${(place ?? 0) + 1} of ${woods.length}: ${wood}`;
 }

@@ -15,7 +15,10 @@ export function useWalk(rings: readonly PreparedRing[], onPlace?: (ring: number,
   const dispatch = useActions();
   const hover = useApp((state) => state.session.hover);
   const selected = useApp((state) => state.session.selected.at(-1) ?? 0);
-  const at = hover ?? { ring: Math.min(selected, rings.length - 1), place: 0 };
+  const at = {
+    ring: hover?.ring ?? Math.min(selected, rings.length - 1),
+    place: hover?.place ?? 0,
+  };
   return (event: KeyboardEvent) => {
     const step = STEPS[event.key];
     if (step) {

@@ -4,7 +4,8 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 export interface SessionState {
   /** Ring indexes, the one last clicked at the end. */
   readonly selected: readonly number[];
-  readonly hover: { readonly ring: number; readonly place: number } | null;
+  /** The ring that the pointer is at, and the segment, where one shows. */
+  readonly hover: { readonly ring: number; readonly place: number | null } | null;
   /** Turned about the axis, radians. */
   readonly view: number;
   /** Palette key that painting uses. */
@@ -57,6 +58,8 @@ export const sessionSlice = createSlice({
       } else state.selected = [ring];
     },
     hovered(state, { payload }: PayloadAction<SessionState['hover']>) {
+      // The same again is no news: pointers report every pixel.
+      if (state.hover?.ring === payload?.ring && state.hover?.place === payload?.place) return;
       state.hover = payload;
     },
     viewed(state, { payload }: PayloadAction<number>) {

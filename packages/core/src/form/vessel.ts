@@ -24,10 +24,19 @@ export interface Vessel {
   readonly lidMm: number | null;
 }
 
-/** Inside radius at one height; null where the piece is solid. */
+/** Inside radius at one height; null where the piece is solid. Heights that differ by rounding alone are the same. */
 export function insideAt({ inside, hollowFromMm, hollowToMm }: Vessel, z: number): number | null {
-  if (inside === null || z < hollowFromMm || z > hollowToMm) return null;
+  if (inside === null || z < hollowFromMm - SAME_LENGTH || z > hollowToMm + SAME_LENGTH) return null;
   return Math.max(0, radiusAt(inside, z));
+}
+
+/** Whether the piece is solid at some height between two: there a ring of segments would meet in points. */
+export function solidSomewhere(
+  { hollowFromMm, hollowToMm, heightMm }: Vessel,
+  from: number,
+  to: number,
+): boolean {
+  return from < hollowFromMm - SAME_LENGTH || Math.min(to, heightMm) > hollowToMm + SAME_LENGTH;
 }
 
 /** Height up to which the piece can be filled: the lip of the body. */

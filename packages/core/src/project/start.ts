@@ -1,5 +1,5 @@
 import { STARTING_SHAPES, startingForm } from '../form/starting.js';
-import { type Vessel, vesselOf } from '../form/vessel.js';
+import { solidSomewhere, vesselOf } from '../form/vessel.js';
 import { type Mm, mm } from '../measure/quantity.js';
 import { type Result, refuse } from '../measure/reason.js';
 import { readProject } from './inspect.js';
@@ -18,10 +18,6 @@ export interface Beginning {
   readonly woods: readonly [string, ...string[]];
 }
 
-/** Whether a ring that ends at a height reaches into the roof of a lid. */
-const aboveHollow = ({ hollowToMm, heightMm }: Vessel, top: number): boolean =>
-  hollowToMm < heightMm && top > hollowToMm;
-
 export const USUAL_ALLOWANCES = { outsideMm: mm(4), insideMm: mm(4) };
 
 /** A new piece: the shape to size, rings of one height in brick bond, solid discs where the form is solid. */
@@ -34,9 +30,8 @@ export function startProject(beginning: Beginning): Result<Project> {
   const palette = usualPalette(beginning.woods);
   const total = Math.ceil(beginning.heightMm / beginning.ringHeightMm - 1e-9);
   const rings = Array.from({ length: Math.min(total, 1000) }, (_, i): Ring => {
-    const solid =
-      i * beginning.ringHeightMm < vessel.value.hollowFromMm ||
-      aboveHollow(vessel.value, (i + 1) * beginning.ringHeightMm);
+    const from = i * beginning.ringHeightMm;
+    const solid = solidSomewhere(vessel.value, from, from + beginning.ringHeightMm);
     const ring = { id: `r${i + 1}`, heightMm: beginning.ringHeightMm };
     if (solid) return { ...ring, making: { way: 'disc' }, turn: 0, woods: [beginning.woods[0]] };
     const woods = Array.from({ length: Math.min(beginning.count, 1000) }, () => beginning.woods[0]);

@@ -1,6 +1,6 @@
 import { extremes } from '../form/curve.js';
 import { recessAt } from '../form/recess.js';
-import type { Vessel } from '../form/vessel.js';
+import { solidSomewhere, type Vessel } from '../form/vessel.js';
 import { type Mm, mm } from '../measure/quantity.js';
 import type { Band } from './overlap.js';
 import type { Course } from './stack.js';
@@ -31,10 +31,11 @@ export function wallBand(vessel: Vessel, course: Course): Band {
   };
 }
 
-function innermost({ inside, hollowFromMm, hollowToMm, recess }: Vessel, from: number, to: number): number {
+function innermost(vessel: Vessel, from: number, to: number): number {
+  const { inside, hollowFromMm, hollowToMm, recess } = vessel;
   if (to <= hollowFromMm) return recessAt(recess, to);
-  if (inside === null || from < hollowFromMm || to > hollowToMm) return 0;
-  return Math.max(0, extremes(inside, from, to).least);
+  if (inside === null || solidSomewhere(vessel, from, to)) return 0;
+  return Math.max(0, extremes(inside, Math.max(from, hollowFromMm), Math.min(to, hollowToMm)).least);
 }
 
 /** What the form needs of a ring: `Ro = wall's outer + outside allowance`, `Ri = max(0, wall's inner − inside allowance)`. */

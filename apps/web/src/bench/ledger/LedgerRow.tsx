@@ -58,6 +58,7 @@ export function LedgerRow({ ring: { plan, prepared }, flagged, height, last, chi
       aria-selected={selected}
       style={{ height, transform: CSS.Translate.toString(transform), transition }}
       className={`aria-selected:bg-teal-wash ${isDragging ? 'relative z-10 bg-raised opacity-80' : ''} ${hovered && !selected ? 'bg-hover' : ''}`}
+      onPointerEnter={() => dispatch(session.hovered({ ring: plan.index, place: null }))}
       onClick={(event) => {
         if (event.target instanceof Element && event.target.closest('input, select, [id^="cell-"]')) return;
         dispatch(clickRing(plan.index, event));

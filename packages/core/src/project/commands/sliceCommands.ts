@@ -1,4 +1,4 @@
-import { type Vessel, vesselOf } from '../../form/vessel.js';
+import { solidSomewhere, type Vessel, vesselOf } from '../../form/vessel.js';
 import { placesOf } from '../../making/registry.js';
 import { type Mm, mm } from '../../measure/quantity.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
@@ -8,7 +8,7 @@ import { slices, slicesFromBoards, type Thickness } from '../../ring/slicing.js'
 import { heightOf } from '../prepare.js';
 import { MOST_RINGS, type Project, type Ring } from '../schema.js';
 import type { Command } from './command.js';
-import { copyOf, freshId, segmentedLike, solidSomewhere, spread, stackOf } from './stack.js';
+import { copyOf, freshId, segmentedLike, spread, stackOf } from './stack.js';
 
 /** Slices the whole form anew into rings of one height, or of these heights from the bottom up, the last one repeated. */
 export const sliceBy = (heights: readonly Mm[]): Command => ({

@@ -1,4 +1,4 @@
-import { type Vessel, vesselOf } from '../../form/vessel.js';
+import { vesselOf } from '../../form/vessel.js';
 import type { RingMaking } from '../../making/registry.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { bondOf, turnIn } from '../../ring/bond.js';
@@ -53,15 +53,6 @@ export function fitStack(project: Project): string | undefined {
   return change > 0
     ? `${rings} added on top so that the stack reaches the lip.`
     : `${rings} above the lip taken away.`;
-}
-
-/** Whether the form is solid at some height between two: there a ring of segments would meet in points. */
-export function solidSomewhere(
-  { hollowFromMm, hollowToMm, heightMm }: Vessel,
-  from: number,
-  to: number,
-): boolean {
-  return from < hollowFromMm - SAME_LENGTH || Math.min(to, heightMm) > hollowToMm + SAME_LENGTH;
 }
 
 /** Woods for another number of places: the colours keep their share of the circle. */
