@@ -32,7 +32,7 @@ export function LatheFrame({ vessel, at, top }: { vessel: Vessel; at: Place; top
         </>
       )}
       <path
-        d={`M${at.x(jawMostMm / 2)} ${bottom + 3}v4H${at.x(jawLeastMm / 2)}v-4`}
+        d={`M${at.x(jawMostMm / 2)} ${bottom + 1}v4H${at.x(jawLeastMm / 2)}v-4`}
         fill="none"
         className="limit"
         strokeDasharray="none"
