@@ -60,8 +60,9 @@ function PointHandle({
   const units = useApp(unitsOf);
   const last = points.length - 1;
   const moved = (out: number, up: number): Partial<Project['form']['points'][number]> => ({
-    radiusMm: shopLength(point.radiusMm + out, units),
-    ...(side === 'outside' && index === 0 ? {} : { heightMm: shopLength(point.heightMm + up, units) }),
+    ...(out !== 0 && { radiusMm: shopLength(point.radiusMm + out, units) }),
+    ...(up !== 0 &&
+      !(side === 'outside' && index === 0) && { heightMm: shopLength(point.heightMm + up, units) }),
   });
   const drag = useDrag(({ x, y }) => edit.setPoint(index, moved(-x / scale, -y / scale), side));
   const nudge = (out: number, up: number) =>

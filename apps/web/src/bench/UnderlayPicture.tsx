@@ -1,5 +1,5 @@
 import type { Underlay } from '@fellside/core';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Place } from './path.js';
 
 export const pictureUrl = (key: string) => `/api/pictures/${key}`;
@@ -23,13 +23,21 @@ export function UnderlayPicture({ underlay, at, scale }: { underlay: Underlay; a
   );
 }
 
-/** How large a picture is, px; null until it is there. */
-export function usePictureSize(url: string | null): { width: number; height: number } | null {
-  const [size, setSize] = useState<{ url: string; width: number; height: number } | null>(null);
+interface Size {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** How large a picture is, px; null until it is there. `missing` is told when it never comes. */
+export function usePictureSize(url: string | null, missing?: () => void): Size | null {
+  const [size, setSize] = useState<(Size & { readonly url: string }) | null>(null);
+  const told = useRef(missing);
+  told.current = missing;
   useEffect(() => {
     if (!url) return;
     const picture = new Image();
     picture.onload = () => setSize({ url, width: picture.naturalWidth, height: picture.naturalHeight });
+    picture.onerror = () => told.current?.();
     picture.src = url;
   }, [url]);
   return size?.url === url ? size : null;

@@ -1,5 +1,6 @@
 import { edit, type Underlay } from '@fellside/core';
 import { type ChangeEvent, useRef, useState } from 'react';
+import { pictureUrl, usePictureSize } from '../bench/UnderlayPicture.js';
 import { api, sentencesOf } from '../store/api.js';
 import { editPiece, refusedEntry } from '../store/edits.js';
 import { projectOf } from '../store/selectors.js';
@@ -15,6 +16,8 @@ export function UnderlayPanel() {
   const { underlay } = useApp(projectOf);
   const [keep, { isLoading }] = api.useKeepPictureMutation();
   const [fresh, setFresh] = useState<string | null>(null);
+  const [gone, setGone] = useState<string | null>(null);
+  usePictureSize(underlay && pictureUrl(underlay.picture), () => setGone(underlay?.picture ?? null));
   const chooser = useRef<HTMLInputElement>(null);
   const take = async ({ target }: ChangeEvent<HTMLInputElement>) => {
     const file = target.files?.[0];
@@ -47,6 +50,11 @@ export function UnderlayPanel() {
         className="hidden"
         onChange={take}
       />
+      {underlay && gone === underlay.picture && (
+        <p role="alert" className="mt-2 text-xs text-rust">
+          The picture is not kept by this Fellside; choose it again.
+        </p>
+      )}
       {underlay && (
         <div className="mt-2">
           <Pairs>

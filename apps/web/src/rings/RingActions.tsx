@@ -1,4 +1,4 @@
-import { type Command, edit, mm } from '@fellside/core';
+import { type Command, edit } from '@fellside/core';
 import { ChevronDown } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useNavigate } from 'react-router';
@@ -8,6 +8,7 @@ import { planOf, projectOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
+import { fixRings } from './fix.js';
 
 /** What can be done with the selected rings as parts of the stack. */
 export function RingActions({ selected }: { selected: readonly number[] }) {
@@ -25,17 +26,8 @@ export function RingActions({ selected }: { selected: readonly number[] }) {
   const fixed = selected.every((index) => rings[index]?.fixed);
   const ring = plan.ok ? plan.value.rings[first] : undefined;
   const fix = () => {
-    if (fixed) return go(edit.setFixed(selected, null));
-    if (!plan.ok) return;
-    const sizes = selected.map((index) => ({ index, size: plan.value.rings[index]!.gives }));
-    go({
-      label: `Fixed size of ${many ? `${selected.length} rings` : `ring ${first + 1}`}`,
-      apply(draft) {
-        for (const { index, size } of sizes)
-          if (size) draft.rings[index]!.fixed = { outerMm: mm(size.outerMm), innerMm: mm(size.innerMm) };
-        return undefined;
-      },
-    });
+    if (fixed) go(edit.setFixed(selected, null));
+    else if (plan.ok) go(fixRings(selected, plan.value));
   };
   const items: readonly (readonly [name: string, act: () => void, off?: boolean])[] = [
     ['Open its plan (Enter)', () => navigate(`/piece/${id}/rings/${first + 1}/plan`), many],

@@ -108,6 +108,31 @@ describe('rings first', () => {
   });
 });
 
+test('fitting keeps a lid and a recess that still go with the curve, and says what it leaves out', () => {
+  const started = begin([size(120, 0, 19, 1), size(130, 80, 19, 3)]);
+  if (!started.ok) throw new Error('start');
+  const parts = (project: Project, lidMm: number) => {
+    let now = project;
+    for (const command of [
+      edit.setRecess(edit.usualRecess(project.form)),
+      edit.setLid({ heightMm: mm(lidMm), roofMm: mm(6) }),
+      edit.removeRings([2, 3]),
+      edit.fitForm('smoothest'),
+    ]) {
+      const change = run(now, command);
+      if (!change.ok) throw new Error(change.reasons[0]!.message);
+      now = change.value.project;
+      if (change.value.note) notes.push(change.value.note);
+    }
+    return now.form;
+  };
+  const notes: string[] = [];
+  expect(parts(started.value, 26)).toMatchObject({ lid: { heightMm: 26 }, recess: expect.anything() });
+  expect(notes.join()).not.toMatch(/left out/);
+  expect(parts(started.value, 60)).toMatchObject({ lid: null, recess: expect.anything() });
+  expect(notes.join()).toMatch(/The lid did not go with the new curve/);
+});
+
 describe('the form’s parts', () => {
   const started = begin([size(120, 0, 19, 1), size(130, 80, 19, 3)]);
   const project = () => {

@@ -1,8 +1,9 @@
 import { edit, MAKINGS, mm, type Result, trimZeros, WAYS, type Way } from '@fellside/core';
 import { Lock, LockOpen } from 'lucide-react';
+import { fixRings } from '../../rings/fix.js';
 import { makingAs } from '../../rings/makingAs.js';
 import { editPiece, refusedEntry } from '../../store/edits.js';
-import { projectOf } from '../../store/selectors.js';
+import { planOf, projectOf } from '../../store/selectors.js';
 import { useActions, useApp } from '../../store/store.js';
 import { Cell, LengthCell, rowTargets } from './Cell.js';
 import type { LedgerRing } from './ledgerRing.js';
@@ -106,18 +107,20 @@ export function TurnCell(row: LedgerRing) {
 
 /** A diameter that the ring keeps; emptied, the ring follows the form again. */
 export function FixedCell({ side, ...row }: LedgerRing & { side: 'outerMm' | 'innerMm' }) {
-  const { ring } = row.prepared;
-  const { gives, need } = row.plan;
-  const now = ring.fixed ?? { outerMm: mm((gives ?? need).outerMm), innerMm: mm((gives ?? need).innerMm) };
+  const plan = useApp(planOf);
+  const { fixed } = row.prepared.ring;
+  if (!plan.ok) return null;
   return (
     <LengthCell
       column={side === 'outerMm' ? 'outer' : 'inner'}
       ring={indexOf(row)}
       label={side === 'outerMm' ? 'Fixed diameter' : 'Fixed hole'}
-      value={ring.fixed && mm(2 * ring.fixed[side])}
+      value={fixed && mm(2 * fixed[side])}
       empty="–"
       command={(rings, value) =>
-        edit.setFixed(rings, value === undefined ? null : { ...now, [side]: mm(value / 2) })
+        value === undefined
+          ? edit.setFixed(rings, null)
+          : fixRings(rings, plan.value, { [side]: mm(value / 2) })
       }
     />
   );

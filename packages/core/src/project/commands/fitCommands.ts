@@ -1,6 +1,6 @@
 import { type Fit, fitCorridor, type Gate } from '../../form/corridor.js';
 import { extremes } from '../../form/curve.js';
-import { type Vessel, vesselOf } from '../../form/vessel.js';
+import type { Vessel } from '../../form/vessel.js';
 import { sayMm } from '../../measure/format.js';
 import { mm } from '../../measure/quantity.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
@@ -8,6 +8,7 @@ import { SAME_SETTING } from '../../measure/tolerance.js';
 import { type PreparedRing, prepare } from '../prepare.js';
 import type { Project } from '../schema.js';
 import type { Command } from './command.js';
+import { type Parts, withParts } from './parts.js';
 
 /** The hollow is never drawn narrower than this (mm). */
 const LEAST_HOLLOW = 2;
@@ -24,9 +25,13 @@ export const fitForm = (fit: Fit): Command => ({
     const fitted = fittedForm(draft, fit);
     if (!fitted.ok) return { reasons: fitted.reasons };
     draft.form = fitted.value.form;
-    const { takenMm } = fitted.value;
-    if (takenMm <= SAME_SETTING) return undefined;
-    return { note: `The wall takes up to ${sayMm(takenMm)} of what is left on inside.` };
+    const { takenMm, without } = fitted.value;
+    const notes = [
+      takenMm > SAME_SETTING && `The wall takes up to ${sayMm(takenMm)} of what is left on inside.`,
+      without.length > 0 &&
+        `The ${without.join(' and the ')} did not go with the new curve and was left out.`,
+    ].filter((note) => note !== false);
+    return notes.length > 0 ? { note: notes.join(' ') } : undefined;
   },
 });
 
@@ -59,18 +64,11 @@ function fittedForm(draft: Project, fit: Fit): Result<Fitted> {
     const points = fitCorridor(open, fit);
     if (!points.ok && !best) return points;
     if (!points.ok) break;
-    const form = {
-      ...draft.form,
-      points: points.value,
-      inside: { ...inside, floorMm },
-      lid: null,
-      recess: null,
-    };
-    const vessel = vesselOf(form);
-    if (!vessel.ok) return vessel;
-    const deficits = rings.value.map((ring) => deficit(ring, vessel.value, draft));
+    const made = withParts({ ...draft.form, points: points.value, inside: { ...inside, floorMm } });
+    if (!made.ok) return made;
+    const deficits = rings.value.map((ring) => deficit(ring, made.value.vessel, draft));
     const takenMm = Math.max(...deficits);
-    if (!best || takenMm < best.takenMm) best = { form, takenMm };
+    if (!best || takenMm < best.takenMm) best = { ...made.value, takenMm };
     if (takenMm <= SAME_SETTING) break;
     gates = open.map((gate, i) => done({ ...gate, least: gate.least + deficits[i]! }));
   }
@@ -84,8 +82,7 @@ function fittedForm(draft: Project, fit: Fit): Result<Fitted> {
 }
 
 /** A form that lies in its rings, and how much of the inside allowance its wall takes at worst (mm). */
-interface Fitted {
-  readonly form: Project['form'];
+interface Fitted extends Parts {
   readonly takenMm: number;
 }
 
