@@ -23,11 +23,13 @@ export interface Sample {
 /**
  * As few curve points as will do so that the curve through them passes `accepts`: starts with the ends, the corners,
  * points and places where the radius turns back, then adds the sample that is farthest off in every stretch that is not good
- * enough yet. `accepts` is asked for each stretch between two neighbouring points. Ends when nothing can be added.
+ * enough yet. `accepts` is asked for each stretch between two neighbouring points. Ends when nothing can be added, or
+ * with more than `most` points, when it has run away.
  */
 export function fitPoints(
   samples: readonly Sample[],
   accepts: (curve: Curve, from: number, to: number) => boolean,
+  most = Number.POSITIVE_INFINITY,
 ): CurvePoint[] {
   const chosen = new Set<number>([0, samples.length - 1]);
   samples.forEach(({ corner, point }, i) => {
@@ -36,6 +38,7 @@ export function fitPoints(
   for (;;) {
     const order = [...chosen].sort((a, b) => a - b);
     const points = order.map((i) => pointOf(samples[i]!));
+    if (points.length > most) return points;
     const curve = curveThrough(points);
     let added = false;
     order.slice(1).forEach((end, k) => {

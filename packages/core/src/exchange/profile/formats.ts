@@ -18,8 +18,17 @@ export function writeProfile(
   return format === 'dxf' ? profileDxf(points) : profileCsv(points, system);
 }
 
+/** Longest file that is read, letters: a line of some fifty thousand points. */
+const MOST_LETTERS = 2e6;
+
 /** Reads a profile by the ending of its file's name. */
 export function readProfile(text: string, fileName: string, system: UnitSystem): Result<CurvePoint[]> {
+  if (text.length > MOST_LETTERS)
+    return refuse(
+      'profile-large',
+      '',
+      `“${fileName}” is too large for an outline; 2 million letters are allowed.`,
+    );
   const ending = fileName.toLowerCase().split('.').at(-1);
   if (ending === 'svg') return readProfileSvg(text);
   if (ending === 'dxf') return readProfileDxf(text, system);

@@ -86,6 +86,13 @@ describe('files from elsewhere', () => {
     expect(read('40,0\n0.2,50\n45,80', 'a.csv')).toMatch(/0.2 mm from the axis/);
     expect(read('40,10\n50,10', 'a.csv')).toMatch(/no height|at least two points/);
   });
+  test('a rough or an endless outline is refused, and soon', () => {
+    const rough = Array.from({ length: 20_000 }, (_, i) => `${50 + ((i * 7919) % 13) / 4},${i / 100}`).join(
+      '\n',
+    );
+    expect(read(rough, 'scan.csv')).toMatch(/more than 400 curve points/);
+    expect(read('x'.repeat(2_000_001), 'a.csv')).toMatch(/too large for an outline/);
+  });
   test('a DXF bulge of 1 is half a circle', () => {
     const dxf = [
       '0',

@@ -54,12 +54,12 @@ export function profileFrom(line: readonly Sample[]): Result<CurvePoint[]> {
   const risen = upwards(line);
   if (!risen.ok) return risen;
   const samples = close(marked(risen.value));
-  const points = fitPoints(samples, within(samples, READ_WITHIN));
+  const points = fitPoints(samples, within(samples, READ_WITHIN), MOST_POINTS);
   if (points.length > MOST_POINTS)
     return refuse(
       'profile-fine',
       '',
-      `The outline needs ${points.length} curve points; ${MOST_POINTS} are allowed. Is it drawn very large, or rough?`,
+      `The outline needs more than ${MOST_POINTS} curve points, which is the most there may be. Is it rough, or drawn very large?`,
     );
   const { least } = extremes(curveThrough(points), 0, topOf(curveThrough(points)));
   return least >= 1

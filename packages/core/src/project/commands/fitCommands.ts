@@ -55,13 +55,13 @@ function fittedForm(draft: Project, fit: Fit): Result<Fitted> {
     );
   const floorMm = mm(Math.min(inside.floorMm, holed?.course.bottomMm ?? inside.floorMm));
   const wall = Math.max(...inside.walls.map(({ wallMm }) => wallMm));
-  let gates = rings.value.map((ring) => gateOf(ring, draft, wall, floorMm));
-  const sound = gates.find((gate) => !gate.ok);
-  if (sound && !sound.ok) return sound;
+  const asked = rings.value.map((ring) => gateOf(ring, draft, wall, floorMm));
+  const shut = asked.find((gate) => !gate.ok);
+  if (shut && !shut.ok) return shut;
+  let gates = asked.flatMap((gate) => (gate.ok ? [gate.value] : []));
   let best: Fitted | null = null;
   for (let round = 0; round < ROUNDS; round++) {
-    const open = gates.map((gate) => (gate as { value: Gate }).value);
-    const points = fitCorridor(open, fit);
+    const points = fitCorridor(gates, fit);
     if (!points.ok && !best) return points;
     if (!points.ok) break;
     const made = withParts({ ...draft.form, points: points.value, inside: { ...inside, floorMm } });
@@ -70,7 +70,7 @@ function fittedForm(draft: Project, fit: Fit): Result<Fitted> {
     const takenMm = Math.max(...deficits);
     if (!best || takenMm < best.takenMm) best = { ...made.value, takenMm };
     if (takenMm <= SAME_SETTING) break;
-    gates = open.map((gate, i) => done({ ...gate, least: gate.least + deficits[i]! }));
+    gates = gates.map((gate, i) => ({ ...gate, least: gate.least + deficits[i]! }));
   }
   return best!.takenMm <= draft.allowances.insideMm
     ? done(best!)
