@@ -21,7 +21,8 @@ import { woodPaths } from './woodPaths.js';
 /** Right of the axis: the turned piece as it looks from the front, every segment in its wood. */
 export function Outside({ prepared, at, ...pointing }: OutsideProps) {
   const { vessel, rings } = prepared;
-  const outline = useMemo(() => outsideLine(vessel), [vessel]);
+  const top = Math.min(vessel.heightMm, rings.at(-1)!.course.topMm);
+  const outline = useMemo(() => outsideLine(vessel, 0, top), [vessel, top]);
   return (
     <g>
       {rings.map((ring, index) => (

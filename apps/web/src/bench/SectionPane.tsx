@@ -39,7 +39,8 @@ export function SectionPane({ prepared, plan, upright, reachMm, grab, box }: Sec
   const palette = useApp(paletteOf);
   const hatched = useApp((state) => state.session.hatched);
   const view = useApp((state) => state.session.view);
-  const underlay = useApp((state) => projectOf(state).underlay);
+  const picture = useApp((state) => projectOf(state).underlay);
+  const underlay = grab === 'curve' ? picture : null;
   const { scale, y, height } = upright;
   const { rings, vessel } = prepared;
   const half = Math.max(reachMm * scale + MARGIN + (grab === 'curve' ? LABELS : 0), box.width / 2);
