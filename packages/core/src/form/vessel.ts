@@ -1,12 +1,12 @@
 import { sayMm } from '../measure/format.js';
 import { done, type Reason, type Result, refuse, refused } from '../measure/reason.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
-import { type Curve, curveThrough, radiusAt, topOf } from './curve.js';
+import { type Curve, curveThrough, pieceRadius, piecesBetween, radiusAt, topOf } from './curve.js';
 import { hollowOf } from './hollow.js';
 import { insideOrder, outsideOrder, wallOrder } from './order.js';
 import { type Cap, capOf, recessReasons } from './recess.js';
 import type { Form } from './shape.js';
-import { smallest, wallOf } from './wall.js';
+import { smallest, stretches, wallOf } from './wall.js';
 
 /** A form made ready to be asked: its outside, and its inside where it is open. All mm. */
 export interface Vessel {
@@ -48,11 +48,12 @@ export function wallAt(vessel: Vessel, z: number): number | null {
   const inside = insideAt(vessel, z);
   if (inside === null) return null;
   const level = radiusAt(vessel.outside, z) - inside;
-  const away = (height: number) =>
-    Math.hypot(Math.max(0, radiusAt(vessel.outside, height) - inside), height - z);
-  const below = smallest(away, Math.max(0, z - level), z);
-  const above = smallest(away, z, Math.min(vessel.heightMm, z + level));
-  return Math.min(level, below.value, above.value);
+  const [from, to] = [Math.max(0, z - level), Math.min(vessel.heightMm, z + level)];
+  const found = piecesBetween(vessel.outside, from, to).flatMap((piece) => {
+    const away = (height: number) => Math.hypot(Math.max(0, pieceRadius(piece, height) - inside), height - z);
+    return stretches(piece, from, to, z).map(([low, high]) => smallest(away, low, high).value);
+  });
+  return Math.min(level, ...found);
 }
 
 /**

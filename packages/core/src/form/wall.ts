@@ -61,8 +61,8 @@ export function insideOfWall(outside: Curve, wall: Wall, z: number): InsidePoint
   return { z, r: best, slope: Math.abs(slope) < STEEPEST ? slope : null };
 }
 
-/** A part of a curve piece below or above the height asked about, where the gap is smooth. */
-function stretches(piece: CurvePiece, from: number, to: number, z: number): [number, number][] {
+/** The parts of a curve piece below and above the height asked about, where the gap to it is smooth. */
+export function stretches(piece: CurvePiece, from: number, to: number, z: number): [number, number][] {
   const [low, high] = [Math.max(from, piece.z0), Math.min(to, piece.z1)];
   if (z <= low || z >= high) return [[low, high]];
   return [
