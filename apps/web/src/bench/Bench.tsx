@@ -80,7 +80,7 @@ function Panes({
         {unrolled && <UnrolledPane {...{ prepared, upright }} onPlace={onPlace} />}
         <section
           aria-label="Ring ledger"
-          className="min-h-fit shrink-0 rounded border border-line bg-pane"
+          className={`${fit ? 'max-h-full overflow-y-auto' : 'min-h-fit'} shrink-0 rounded border border-line bg-pane`}
           style={{ width: ledgerWidth(shortLedger, chosen) }}
         >
           <div className="px-2 pt-1.5" style={{ height: HEAD - HEADINGS + MARGIN / 2 }}>

@@ -79,7 +79,10 @@ export function SectionPane({ prepared, plan, upright, reachMm, grab, box }: Sec
       aria-label="Cut through and outside"
       className="flex min-h-fit min-w-80 flex-col rounded border border-line bg-pane"
     >
-      <div className="grid shrink-0 grid-cols-2 px-2 pt-1.5" style={{ height: HEAD }}>
+      <div
+        className="sticky top-0 z-10 grid shrink-0 grid-cols-2 rounded-t bg-pane px-2 pt-1.5"
+        style={{ height: HEAD }}
+      >
         <PaneTitle title="Cut through" says={SAYS[grab]} />
         <PaneTitle title="Outside" says="drag sideways to turn it" />
       </div>

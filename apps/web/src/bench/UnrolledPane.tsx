@@ -31,7 +31,7 @@ export function UnrolledPane({ prepared, upright: { y, height }, onPlace }: Unro
       aria-label="Wall, unrolled"
       className="flex min-h-fit min-w-64 flex-[4] flex-col rounded border border-line bg-pane"
     >
-      <div className="shrink-0 px-2 pt-1.5" style={{ height: HEAD }}>
+      <div className="sticky top-0 z-10 shrink-0 rounded-t bg-pane px-2 pt-1.5" style={{ height: HEAD }}>
         <h2 className="truncate font-semibold">
           Wall, unrolled{' '}
           <span aria-live="polite" className="text-xs font-normal text-quiet">

@@ -13,7 +13,7 @@ import { type Dispatch, type State, useActions, useApp } from '../../store/store
 import { TextEntry } from '../../ui/TextEntry.js';
 
 const cell =
-  'w-full h-[16px]! leading-[15px]! text-[13px] border-transparent! bg-transparent! px-1! hover:border-line! focus:bg-raised! aria-invalid:bg-rust-wash!';
+  'w-full h-[16px]! leading-[15px]! text-[13px] border-0! bg-transparent! px-1! hover:ring-1 hover:ring-line focus:bg-raised! aria-invalid:bg-rust-wash!';
 
 /** What is wrong is said in the message line; the cell keeps what was typed. */
 const quiet = () => {};

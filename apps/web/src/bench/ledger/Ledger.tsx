@@ -79,7 +79,7 @@ export function Ledger({ plan, prepared, scale, short }: LedgerProps) {
           <thead>
             {table.getHeaderGroups().map((group) => (
               <tr key={group.id} className="text-left text-xs text-quiet" style={{ height: HEADINGS }}>
-                <th scope="col" className="px-1.5 font-normal">
+                <th scope="col" className="sticky top-0 z-10 bg-pane px-1.5 font-normal">
                   #
                 </th>
                 {group.headers
@@ -88,7 +88,7 @@ export function Ledger({ plan, prepared, scale, short }: LedgerProps) {
                     <th
                       key={header.id}
                       scope="col"
-                      className="px-1.5 font-normal"
+                      className="sticky top-0 z-10 bg-pane px-1.5 font-normal"
                       title={LOOKS[header.id]!.says}
                     >
                       <table.FlexRender header={header} />
