@@ -1,6 +1,6 @@
 import { edit, formatLength, mm, parseLength, sentenceIn } from '@fellside/core';
 import { Dialog } from 'radix-ui';
-import { type MouseEvent, useState } from 'react';
+import { useState } from 'react';
 import { pictureUrl, usePictureSize } from '../bench/UnderlayPicture.js';
 import { editPiece } from '../store/edits.js';
 import { projectOf, unitsOf } from '../store/selectors.js';
@@ -8,11 +8,7 @@ import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { controlClass, Field } from '../ui/Field.js';
 import { Sheet } from '../ui/Sheet.js';
-
-interface Spot {
-  readonly x: number;
-  readonly y: number;
-}
+import { PictureToClick, type Spot } from './PictureToClick.js';
 
 const ASKS = [
   'Click one end of something whose length you know: the height of the piece, say.',
@@ -29,15 +25,7 @@ export function ScalePicture({ picture, onClose }: { picture: string; onClose: (
   const size = usePictureSize(pictureUrl(picture));
   const [spots, setSpots] = useState<readonly Spot[]>([]);
   const [wrong, setWrong] = useState<string>();
-  const click = (event: MouseEvent<SVGSVGElement>) => {
-    if (!size) return;
-    const box = event.currentTarget.getBoundingClientRect();
-    const spot = {
-      x: ((event.clientX - box.left) / box.width) * size.width,
-      y: ((event.clientY - box.top) / box.height) * size.height,
-    };
-    setSpots((before) => (before.length >= 3 ? [spot] : [...before, spot]));
-  };
+  const place = (spot: Spot) => setSpots((before) => (before.length >= 3 ? [spot] : [...before, spot]));
   const done = (form: FormData) => {
     const length = parseLength(String(form.get('length')), units, 'Length');
     if (!length.ok) return setWrong(sentenceIn(length.reasons[0]!.message, units));
@@ -70,37 +58,7 @@ export function ScalePicture({ picture, onClose }: { picture: string; onClose: (
           }}
         >
           {size ? (
-            // biome-ignore lint/a11y/useKeyWithClickEvents: the fields in the panel give the same figures to the keyboard
-            <svg
-              viewBox={`0 0 ${size.width} ${size.height}`}
-              className="mx-auto max-h-[56vh] w-full cursor-crosshair border border-line bg-white"
-              role="img"
-              aria-label="The picture, to be clicked"
-              onClick={click}
-            >
-              <image href={pictureUrl(picture)} width={size.width} height={size.height} />
-              {spots.length > 1 && (
-                <line
-                  x1={spots[0]!.x}
-                  y1={spots[0]!.y}
-                  x2={spots[1]!.x}
-                  y2={spots[1]!.y}
-                  stroke="#0d6470"
-                  strokeWidth={size.width / 300}
-                />
-              )}
-              {spots.map(({ x, y }, i) => (
-                <circle
-                  key={`${x} ${y}`}
-                  cx={x}
-                  cy={y}
-                  r={size.width / 120}
-                  fill={i === 2 ? '#9f3f12' : '#0d6470'}
-                  stroke="#fff"
-                  strokeWidth={size.width / 500}
-                />
-              ))}
-            </svg>
+            <PictureToClick picture={picture} size={size} spots={spots} onPlace={place} />
           ) : (
             <p className="text-quiet">Opening the picture…</p>
           )}
