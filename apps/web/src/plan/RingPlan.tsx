@@ -13,6 +13,7 @@ import { editPiece } from '../store/edits.js';
 import { paletteOf, planOf, preparedOf, unitsOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
+import { Cautions } from '../ui/Cautions.js';
 import { LengthField } from '../ui/LengthField.js';
 import { OptionalLength } from '../ui/OptionalLength.js';
 import { Sheet } from '../ui/Sheet.js';
@@ -128,6 +129,8 @@ function Sizes({ ring, figures, index }: { ring: PreparedRing; figures: Figures;
 
 function Steps({ ring }: { ring: PreparedRing }) {
   const units = useApp(unitsOf);
+  const palette = useApp(paletteOf);
+  const woods = [...new Set(ring.ring.woods)].flatMap((key) => palette.get(key) ?? []);
   if (!ring.made.ok) return null;
   return (
     <section className="mt-4">
@@ -137,6 +140,9 @@ function Steps({ ring }: { ring: PreparedRing }) {
           <li key={step}>{sentenceIn(step, units)}</li>
         ))}
       </ol>
+      <div className="mt-3">
+        <Cautions ids={ring.made.value.cautions} woods={woods} />
+      </div>
     </section>
   );
 }

@@ -42,6 +42,8 @@ describe('a ring from above', () => {
     expect(drawing().querySelector('[data-overlap]')).not.toBeNull();
     expect(screen.getByText('18 × Segment')).toBeTruthy();
     expect(screen.getByText(/Set the saw to 7.5°/)).toBeTruthy();
+    expect(screen.getByText(/Hold short pieces with a clamp/)).toBeTruthy();
+    expect(screen.getByText(/local rules come first/)).toBeTruthy();
   });
 
   test('a disc has its width; the lowest ring lies on nothing', () => {

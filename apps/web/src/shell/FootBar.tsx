@@ -7,6 +7,7 @@ import { planOf, unitsOf, woodsOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
+import { Cautions } from '../ui/Cautions.js';
 import { Swatch } from '../ui/Swatch.js';
 
 /** The totals, at every station: pieces, size, board feet and strips by wood, and what to look at. */
@@ -74,6 +75,9 @@ function Figure({ label, value, rest }: { label: ReactNode; value: string; rest?
   );
 }
 
+/** Checks that are about what is done at the lathe. */
+const AT_THE_LATHE = new Set(['swing', 'bed', 'jaws', 'reach', 'thin-wall']);
+
 function Checks() {
   const dispatch = useActions();
   const navigate = useNavigate();
@@ -126,6 +130,7 @@ function Checks() {
               </li>
             ))}
           </ul>
+          {checks.some(({ code }) => AT_THE_LATHE.has(code)) && <Cautions ids={['lathe']} />}
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -97,6 +97,13 @@ test('a check has its remedy beside it; pressed, both are gone', async () => {
   expect(project()).toEqual(demoProjects()[0]);
 });
 
+test('what is about the lathe comes with its cautions', async () => {
+  const { store } = showWith(<FootBar />);
+  act(() => void store.dispatch(editPiece(edit.setDiameter(mm(600)))));
+  await userEvent.click(screen.getByRole('button', { name: /^Look at/ }));
+  expect(screen.getByRole('dialog').textContent).toMatch(/full face shield/);
+});
+
 test('the theme goes from the system’s to light and dark, and is kept', async () => {
   showWith(<TopBar />);
   const button = screen.getByRole('button', { name: /^Theme/ });
