@@ -1,4 +1,4 @@
-export type { Check, Remedy } from './check/check.js';
+export type { Check } from './check/check.js';
 export { cutListCsv } from './exchange/cutListCsv.js';
 export {
   PROFILE_FORMATS,
@@ -9,8 +9,7 @@ export {
 export { MOST_BYTES, type ProjectFile, readProjectFile, writeProjectFile } from './exchange/projectFile.js';
 export type { Fit } from './form/corridor.js';
 export { type Curve, type CurvePoint, curveThrough, extremes, radiusAt, topOf } from './form/curve.js';
-export { type Landmark, landmarksOf } from './form/landmarks.js';
-export { recessAt } from './form/recess.js';
+export { landmarksOf } from './form/landmarks.js';
 export type { Form, FormPoint, Inside, Lid, Recess, WallAt } from './form/shape.js';
 export { STARTING_SHAPES, startingForm } from './form/starting.js';
 export { brimOf, insideAt, type Vessel, vesselOf, wallAt } from './form/vessel.js';
@@ -49,7 +48,7 @@ export {
 } from './project/history.js';
 export { readProject } from './project/inspect.js';
 export { type Plan, plan } from './project/plan.js';
-export { heightOf, type Prepared, type PreparedRing, prepare } from './project/prepare.js';
+export { type Prepared, type PreparedRing, prepare } from './project/prepare.js';
 export {
   type PaletteEntry,
   type Project,
@@ -61,9 +60,8 @@ export {
 } from './project/schema.js';
 export { reasonsOf } from './project/sentences.js';
 export { type Beginning, startProject } from './project/start.js';
-export { type RingSize, type RingsBeginning, startFromRings } from './project/startFromRings.js';
+export { type RingSize, startFromRings } from './project/startFromRings.js';
 export { type Bond, bondOf } from './ring/bond.js';
-export type { Band } from './ring/overlap.js';
 export type { Point } from './ring/plane.js';
 export type { Thickness } from './ring/slicing.js';
 export { CAUTION_NOTE, CAUTIONS, type CautionId } from './settings/cautions.js';
@@ -77,6 +75,7 @@ export {
   type SectionPoint,
   type UnrolledPart,
   unrolledParts,
+  woodOutline,
 } from './surface/drawing.js';
 export { SHIPPED_WOODS } from './wood/catalogue.js';
 export { changeCoefficient } from './wood/movement.js';

@@ -7,9 +7,8 @@ import {
   type PreparedRing,
   type Project,
   placeToward,
-  recessAt,
   type Species,
-  type Vessel,
+  woodOutline,
 } from '@fellside/core';
 import { type MouseEvent, memo, useMemo } from 'react';
 import { editPiece } from '../store/edits.js';
@@ -33,7 +32,10 @@ export const CutThrough = memo(function CutThrough({ prepared, palette, at, view
   const dispatch = useActions();
   const units = useApp(unitsOf);
   const { vessel, rings } = prepared;
-  const lines = useMemo(() => ({ outside: outsideLine(vessel), inside: insideLine(vessel) }), [vessel]);
+  const lines = useMemo(
+    () => ({ outside: outsideLine(vessel), inside: insideLine(vessel), wood: woodOutline(vessel) }),
+    [vessel],
+  );
   const outside = linePath(lines.outside, at);
   const inside = linePath(lines.inside, at);
   const add = (event: MouseEvent<SVGPathElement>) => {
@@ -48,7 +50,7 @@ export const CutThrough = memo(function CutThrough({ prepared, palette, at, view
   return (
     <g>
       <clipPath id="wall-left">
-        <path d={`${outside}${wallInside(vessel, lines.inside, at)}Z`} />
+        <path d={`${linePath(lines.wood, at)}Z`} />
       </clipPath>
       <g opacity={faint ? 0.18 : 0.38}>{blanks}</g>
       <g clipPath="url(#wall-left)" opacity={faint ? 0.55 : 1}>
@@ -68,19 +70,6 @@ export const CutThrough = memo(function CutThrough({ prepared, palette, at, view
     </g>
   );
 });
-
-/** From the top of the outside back to its foot: down the inside, round the recess; a path that goes on. */
-function wallInside(vessel: Vessel, inside: ReturnType<typeof insideLine>, at: Place): string {
-  const points = [...inside].reverse();
-  if (points.length === 0 || vessel.hollowToMm < vessel.heightMm)
-    points.unshift({ r: 0, z: vessel.heightMm });
-  const depth = vessel.recess?.depthMm ?? 0;
-  const recess = Array.from({ length: 17 }, (_, i) => {
-    const z = depth * (1 - i / 16);
-    return { r: recessAt(vessel.recess, z), z };
-  });
-  return linePath([...points, ...recess], at).replace('M', 'L');
-}
 
 /** What rings of a fixed size can give, less the allowances: the lines that outside and inside have to keep between. */
 function envelope(rings: readonly PreparedRing[], allowances: Project['allowances'], at: Place): string {

@@ -8,7 +8,6 @@ import { planOf, projectOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
-import { fixRings } from './fix.js';
 
 /** What can be done with the selected rings as parts of the stack. */
 export function RingActions({ selected }: { selected: readonly number[] }) {
@@ -27,7 +26,7 @@ export function RingActions({ selected }: { selected: readonly number[] }) {
   const ring = plan.ok ? plan.value.rings[first] : undefined;
   const fix = () => {
     if (fixed) go(edit.setFixed(selected, null));
-    else if (plan.ok) go(fixRings(selected, plan.value));
+    else go(edit.fixSizes(selected));
   };
   const items: readonly (readonly [name: string, act: () => void, off?: boolean])[] = [
     ['Open its plan (Enter)', () => navigate(`/piece/${id}/rings/${first + 1}/plan`), many],

@@ -7,7 +7,6 @@ import { controlClass, Field } from '../ui/Field.js';
 import { LengthField } from '../ui/LengthField.js';
 import { NumberField } from '../ui/NumberField.js';
 import { BondChoice } from './BondChoice.js';
-import { makingAs } from './makingAs.js';
 import { PartsField } from './PartsField.js';
 import { RingActions } from './RingActions.js';
 import { SliceDialog } from './SliceDialog.js';
@@ -47,9 +46,7 @@ export function SelectionBar() {
             {...control}
             className={`${controlClass} w-36`}
             value={shared(chosen.map(({ making }) => making.way)) ?? ''}
-            onChange={(event) =>
-              go(edit.setMaking(targets, makingAs(event.target.value as Way, rings, targets[0]!)))
-            }
+            onChange={(event) => go(edit.setWay(targets, event.target.value as Way))}
           >
             <option value="" disabled>
               various

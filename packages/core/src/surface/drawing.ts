@@ -1,4 +1,5 @@
 import { type Curve, knotsBetween, radiusAt } from '../form/curve.js';
+import { recessAt } from '../form/recess.js';
 import { insideAt, type Vessel } from '../form/vessel.js';
 import type { Made } from '../making/contract.js';
 import { placesRound } from './round.js';
@@ -37,6 +38,25 @@ export function insideLine(vessel: Vessel): SectionPoint[] {
   }));
   const roof = hollowToMm < heightMm ? [{ r: 0, z: hollowToMm }] : [];
   return [{ r: 0, z: hollowFromMm }, ...wall, ...roof];
+}
+
+/** Points drawn on a foot recess. */
+const RECESS_POINTS = 16;
+
+/**
+ * The half-section of the wood that is left, as a closed outline: up the outside, across the top, down the inside to the
+ * axis (or down the axis where it is solid) and out round the foot recess.
+ */
+export function woodOutline(vessel: Vessel): SectionPoint[] {
+  const { recess, heightMm, hollowToMm } = vessel;
+  const inside = insideLine(vessel).reverse();
+  const closed = inside.length === 0 || hollowToMm < heightMm;
+  const depth = recess?.depthMm ?? 0;
+  const under = Array.from({ length: RECESS_POINTS + 1 }, (_, i) => {
+    const z = depth * (1 - i / RECESS_POINTS);
+    return { r: recessAt(recess, z), z };
+  });
+  return [...outsideLine(vessel), ...(closed ? [{ r: 0, z: heightMm }] : []), ...inside, ...under];
 }
 
 /**

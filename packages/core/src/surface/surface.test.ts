@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
+import { vesselOf } from '../form/vessel.js';
+import { outsideVolume, woodVolume } from '../form/volume.js';
 import { makeRing } from '../making/registry.js';
-import { anyMaking, anyNeed } from '../testing/random.js';
-import { outsidePatches, placeToward, unrolledParts } from './drawing.js';
+import { anyMaking, anyNeed, anyRichForm } from '../testing/random.js';
+import { outsidePatches, placeToward, unrolledParts, woodOutline } from './drawing.js';
 
 const cases = fc.record({
   making: anyMaking,
@@ -47,3 +49,20 @@ test.each(['right', 'front'] as const)(
     );
   },
 );
+
+test('the outline of the wood, turned about the axis, is the wood’s volume: π/3 · Σ(r² + rr′ + r′²)·Δz (frusta)', () => {
+  fc.assert(
+    fc.property(anyRichForm, (form) => {
+      const made = vesselOf(form);
+      if (!made.ok) throw new Error('form');
+      const outline = woodOutline(made.value);
+      const turned = outline.reduce((sum, { r, z }, i) => {
+        const next = outline[(i + 1) % outline.length]!;
+        return sum + ((Math.PI * (r * r + r * next.r + next.r * next.r)) / 3) * (next.z - z);
+      }, 0);
+      const body = outsideVolume(made.value, 0, made.value.heightMm);
+      expect(Math.abs(turned - woodVolume(made.value, 0, made.value.heightMm)) / body).toBeLessThan(0.01);
+    }),
+    { numRuns: 40 },
+  );
+});

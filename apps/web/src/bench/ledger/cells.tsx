@@ -1,10 +1,7 @@
 import { edit, MAKINGS, mm, type Result, trimZeros, WAYS, type Way } from '@fellside/core';
 import { Lock, LockOpen } from 'lucide-react';
-import { fixRings } from '../../rings/fix.js';
-import { makingAs } from '../../rings/makingAs.js';
 import { editPiece, refusedEntry } from '../../store/edits.js';
-import { planOf, projectOf } from '../../store/selectors.js';
-import { useActions, useApp } from '../../store/store.js';
+import { useActions } from '../../store/store.js';
 import { Cell, LengthCell, rowTargets } from './Cell.js';
 import type { LedgerRing } from './ledgerRing.js';
 
@@ -12,7 +9,6 @@ const indexOf = ({ plan }: Pick<LedgerRing, 'plan'>) => plan.index;
 
 export function WayCell(row: LedgerRing) {
   const dispatch = useActions();
-  const { rings } = useApp(projectOf);
   const { making } = row.prepared.ring;
   return (
     <select
@@ -22,9 +18,7 @@ export function WayCell(row: LedgerRing) {
       value={making.way}
       onChange={(event) => {
         const targets = dispatch(rowTargets(indexOf(row)));
-        dispatch(
-          editPiece(edit.setMaking(targets, makingAs(event.target.value as Way, rings, indexOf(row)))),
-        );
+        dispatch(editPiece(edit.setWay(targets, event.target.value as Way)));
       }}
     >
       {WAYS.map((way) => (
@@ -107,9 +101,7 @@ export function TurnCell(row: LedgerRing) {
 
 /** A diameter that the ring keeps; emptied, the ring follows the form again. */
 export function FixedCell({ side, ...row }: LedgerRing & { side: 'outerMm' | 'innerMm' }) {
-  const plan = useApp(planOf);
   const { fixed } = row.prepared.ring;
-  if (!plan.ok) return null;
   return (
     <LengthCell
       column={side === 'outerMm' ? 'outer' : 'inner'}
@@ -118,9 +110,7 @@ export function FixedCell({ side, ...row }: LedgerRing & { side: 'outerMm' | 'in
       value={fixed && mm(2 * fixed[side])}
       empty="–"
       command={(rings, value) =>
-        value === undefined
-          ? edit.setFixed(rings, null)
-          : fixRings(rings, plan.value, { [side]: mm(value / 2) })
+        value === undefined ? edit.setFixed(rings, null) : edit.fixSizes(rings, { [side]: mm(value / 2) })
       }
     />
   );

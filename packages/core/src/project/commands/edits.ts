@@ -1,4 +1,5 @@
 export * from './fitCommands.js';
+export * from './fixCommands.js';
 export * from './formCommands.js';
 export * from './insideCommands.js';
 export * from './paletteCommands.js';

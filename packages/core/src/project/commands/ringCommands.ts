@@ -1,10 +1,10 @@
-import { makingSchema, placesOf, type RingMaking } from '../../making/registry.js';
+import { makingSchema, placesOf, type RingMaking, type Way } from '../../making/registry.js';
 import { type Bond, turnIn } from '../../ring/bond.js';
 import type { Ring } from '../schema.js';
 import { reasonsOf } from '../sentences.js';
 import type { Command } from './command.js';
 import { each, named, type Rings } from './each.js';
-import { spread } from './stack.js';
+import { segmentedLike, spread } from './stack.js';
 
 /** Makes rings another way, or with other parameters; what can be kept of their woods is kept. */
 export const setMaking = (rings: Rings, making: RingMaking): Command => ({
@@ -23,6 +23,15 @@ export const setMaking = (rings: Rings, making: RingMaking): Command => ({
     ring.making = parsed.data;
     return undefined;
   }),
+});
+
+/** Makes rings another way; segments are cut like those of the nearest ring of segments. */
+export const setWay = (rings: Rings, way: Way): Command => ({
+  label: `How ${named(rings)} ${rings.length === 1 ? 'is' : 'are'} made`,
+  apply(draft) {
+    const making = way === 'disc' ? { way } : segmentedLike(draft.rings, rings[0]!);
+    return setMaking(rings, making).apply(draft);
+  },
 });
 
 /** Segment counts of rings; discs become rings of segments, a pattern of unequal ones stays where it still goes in. */

@@ -162,4 +162,15 @@ describe('measured and fixed', () => {
     });
     expect(gives(9)).toMatchObject({ outerMm: 80, innerMm: 55 });
   });
+
+  test('several rings are fixed each at its own size; a change goes to all of them', () => {
+    const prepared = prepare(cup);
+    const own = (i: number) => prepared.ok && prepared.value.rings[i]!.need;
+    const fixed = after(cup, edit.fixSizes([8, 9])).rings;
+    for (const i of [8, 9]) expect({ ...own(i) }).toMatchObject({ ...fixed[i]!.fixed });
+    const narrow = after(cup, edit.fixSizes([8, 9], { innerMm: mm(40) })).rings;
+    expect([8, 9].map((i) => narrow[i]!.fixed)).toEqual(
+      [8, 9].map((i) => ({ outerMm: fixed[i]!.fixed!.outerMm, innerMm: 40 })),
+    );
+  });
 });
