@@ -13,13 +13,14 @@ export interface SectionPoint {
 /** Distance between drawn points of a curve, mm: under a pixel's sagitta at bench scale. */
 const DRAWN_STEP = 2;
 
-/** Heights at which a curve is drawn: every couple of millimetres, and its own points. */
+/** Heights at which a curve is drawn: every couple of millimetres up or across, and its own points. */
 function drawnHeights(curve: Curve, from: number, to: number): number[] {
   const knots = knotsBetween(curve, from, to);
   return knots.flatMap((z, i) => {
     const next = knots[i + 1];
     if (next === undefined) return [z];
-    const parts = Math.max(1, Math.ceil((next - z) / DRAWN_STEP));
+    const across = Math.abs(radiusAt(curve, next) - radiusAt(curve, z));
+    const parts = Math.max(1, Math.ceil(Math.max(next - z, across) / DRAWN_STEP));
     return Array.from({ length: parts }, (_, k) => z + ((next - z) * k) / parts);
   });
 }
