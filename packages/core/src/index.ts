@@ -17,10 +17,25 @@ export type { WoodLedger } from './lumber/ledger.js';
 export type { Lumber, StripListEntry, WoodTotal } from './lumber/lumber.js';
 export { QUARTERS } from './lumber/quarters.js';
 export type { RingPlan } from './lumber/ringPlan.js';
-export type { Made, PieceKind } from './making/contract.js';
-export { FEWEST_SEGMENTS, MOST_SEGMENTS } from './making/flat/flat.js';
-export { layOut } from './making/layOut.js';
-export { MAKINGS, pitchOf, placesOf, type RingMaking, WAYS, type Way } from './making/registry.js';
+export type { Figure, Made, PieceKind, PlaceGroup } from './making/contract.js';
+export { partsFromDegrees } from './making/flat/parts.js';
+export { layOut, outlineAt } from './making/layOut.js';
+export {
+  bodyOf,
+  groupsOf,
+  isSolid,
+  MAKINGS,
+  type ParamsOf,
+  pitchOf,
+  placesOf,
+  type RingMaking,
+  segmentsOf,
+  WAYS,
+  type Way,
+} from './making/registry.js';
+export { FEWEST_SEGMENTS, MOST_SEGMENTS } from './making/segments.js';
+export { divisors, thicknessesOf } from './making/spaced/params.js';
+export { mitred, type Stock, type StripStock } from './making/stock.js';
 export {
   editableLength,
   formatAngle,
@@ -37,6 +52,7 @@ export { done, type Reason, type Result, refuse, refused } from './measure/reaso
 export { boardFeet, imperialPints, litres, usPints } from './measure/volume.js';
 export { type Change, type Command, run } from './project/commands/command.js';
 export * as edit from './project/commands/edits.js';
+export type { StashedRing } from './project/commands/stashCommands.js';
 export {
   type Edited,
   type History,
@@ -47,6 +63,7 @@ export {
   undone,
 } from './project/history.js';
 export { readProject } from './project/inspect.js';
+export { mirrorImage } from './project/mirror.js';
 export { type Plan, plan } from './project/plan.js';
 export { type Prepared, type PreparedRing, prepare } from './project/prepare.js';
 export {
@@ -62,11 +79,14 @@ export { reasonsOf } from './project/sentences.js';
 export { type Beginning, startProject } from './project/start.js';
 export { type RingSize, startFromRings } from './project/startFromRings.js';
 export { type Bond, bondOf } from './ring/bond.js';
-export type { Point } from './ring/plane.js';
+export { type Point, turned } from './ring/plane.js';
 export type { Thickness } from './ring/slicing.js';
 export { CAUTION_NOTE, CAUTIONS, type CautionId } from './settings/cautions.js';
 export { DEFAULT_SHOP, type Shop, shopSchema } from './settings/shop.js';
 export {
+  type CutPart,
+  cutParts,
+  type FrontPoint,
   insideLine,
   type OutsidePatch,
   outsideLine,
@@ -77,6 +97,7 @@ export {
   unrolledParts,
   woodOutline,
 } from './surface/drawing.js';
+export { stepAtJoint } from './surface/steps.js';
 export { SHIPPED_WOODS } from './wood/catalogue.js';
 export { changeCoefficient } from './wood/movement.js';
 export { density, type Species, speciesSchema } from './wood/species.js';

@@ -1,6 +1,7 @@
 import type { Vessel } from '../form/vessel.js';
 import type { Lumber } from '../lumber/lumber.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
+import type { RingMaking } from '../making/registry.js';
 import type { Shop } from '../settings/shop.js';
 
 /** What puts a check right, as data; `project/commands/remedies.ts` turns it into an edit. Rings by index. */
@@ -8,6 +9,10 @@ export type Remedy =
   | { readonly does: 'follow-form'; readonly ring: number }
   | { readonly does: 'make-disc'; readonly ring: number }
   | { readonly does: 'make-segments'; readonly ring: number }
+  | { readonly does: 'make-plugged'; readonly ring: number }
+  | { readonly does: 'make-as'; readonly ring: number; readonly making: RingMaking }
+  | { readonly does: 'alternate-hands'; readonly rings: readonly number[] }
+  | { readonly does: 'cut-one-hand'; readonly rings: readonly number[] }
   | { readonly does: 'fewer-segments'; readonly ring: number; readonly shortestMm: number }
   | { readonly does: 'split'; readonly ring: number; readonly atMm: number }
   | { readonly does: 'remove'; readonly rings: readonly number[] }

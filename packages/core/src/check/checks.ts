@@ -2,9 +2,13 @@ import type { Check, Subject } from './check.js';
 import { hollowDiscChecks } from './hollowDisc.js';
 import { impossibleChecks } from './impossible.js';
 import { latheChecks } from './lathe.js';
+import { layerChecks } from './layers.js';
 import { lidChecks } from './lid.js';
 import { meetingPointChecks } from './meetingPoints.js';
+import { openWorkChecks } from './openWork.js';
+import { otherHandChecks } from './otherHand.js';
 import { overlapChecks } from './overlap.js';
+import { ringWarningChecks } from './ringWarnings.js';
 import { shortSegmentChecks } from './shortSegment.js';
 import { stackChecks } from './stack.js';
 import { thinWallChecks } from './thinWall.js';
@@ -18,6 +22,10 @@ const CHECKS = [
   lidChecks,
   thinWallChecks,
   shortSegmentChecks,
+  layerChecks,
+  openWorkChecks,
+  ringWarningChecks,
+  otherHandChecks,
   meetingPointChecks,
   hollowDiscChecks,
   latheChecks,

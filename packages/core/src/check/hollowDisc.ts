@@ -1,11 +1,12 @@
 import { sayMm } from '../measure/format.js';
 import type { Check, Subject } from './check.js';
 
-/** Solid discs where the form is hollow all the way through: wood that is only turned away. */
+/** Solid discs and plugs where the form is hollow all the way through: wood that is only turned away. */
 export const hollowDiscChecks = ({ rings }: Subject): Check[] =>
   rings.flatMap(({ index, need, pieces }) => {
-    if (need.innerMm === 0 || !pieces.some(({ kind }) => kind.stock.from === 'panel')) return [];
-    const message = `Ring ${index + 1} is a solid disc where a ring would do: a hole of ${sayMm(2 * need.innerMm)} is turned away.`;
+    const solid = pieces.some(({ kind: { stock } }) => stock.from === 'panel' && stock.shape !== 'stave');
+    if (need.innerMm === 0 || !solid) return [];
+    const message = `Ring ${index + 1} is solid where a ring would do: a hole of ${sayMm(2 * need.innerMm)} is turned away.`;
     return [
       { code: 'hollow-disc', ring: index, message, remedies: [{ does: 'make-segments', ring: index }] },
     ];

@@ -7,9 +7,9 @@ const NEAR_ENOUGH = 0.01;
 
 /** Rings whose size stands and that do not hold the wall of the form. */
 export const tooNarrowChecks = ({ rings }: Subject): Check[] =>
-  rings.flatMap(({ index, gives, wall, fixed }) => {
+  rings.flatMap(({ index, gives, wallAlong, fixed }) => {
     if (!gives) return [];
-    const { outsideMm, insideMm } = shortfall(gives, wall);
+    const { outsideMm, insideMm } = shortfall(gives, wallAlong);
     const wrong = [
       outsideMm > NEAR_ENOUGH && `is ${sayMm(outsideMm)} short of the wall outside`,
       insideMm > NEAR_ENOUGH && `has a hole that is ${sayMm(insideMm)} too large in radius`,

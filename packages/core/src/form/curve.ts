@@ -97,18 +97,35 @@ export function knotsBetween(curve: Curve, z0: number, z1: number): number[] {
   return [z0, ...between, z1];
 }
 
-/** Least and greatest radius over heights z0..z1: at the ends, at points, and where a piece turns back inside them. */
-export function extremes(curve: Curve, z0: number, z1: number): { least: number; most: number } {
+/** What radii are measured from: a line that grows by `slope` for every mm and is 0 at height `about`. */
+export interface Lean {
+  readonly slope: number;
+  readonly about: number;
+}
+
+const UPRIGHT: Lean = { slope: 0, about: 0 };
+
+/**
+ * Least and greatest radius over heights z0..z1, less a leaning line: at the ends, at points, and where a piece runs
+ * alongside that line inside them.
+ */
+export function extremes(
+  curve: Curve,
+  z0: number,
+  z1: number,
+  { slope, about }: Lean = UPRIGHT,
+): { least: number; most: number } {
   let [least, most] = [Infinity, -Infinity];
-  const see = (radius: number) => {
+  const see = (piece: CurvePiece, z: number) => {
+    const radius = pieceRadius(piece, z) - slope * (z - about);
     if (radius < least) least = radius;
     if (radius > most) most = radius;
   };
   for (const piece of piecesBetween(curve, z0, z1)) {
     const [from, to] = [Math.max(z0, piece.z0), Math.min(z1, piece.z1)];
-    see(pieceRadius(piece, from));
-    see(pieceRadius(piece, to));
-    for (const z of turningHeights(piece)) if (z > from && z < to) see(pieceRadius(piece, z));
+    see(piece, from);
+    see(piece, to);
+    for (const z of turningHeights(piece, slope)) if (z > from && z < to) see(piece, z);
   }
   return { least, most };
 }
@@ -121,10 +138,12 @@ export function piecesBetween(curve: Curve, z0: number, z1: number): readonly Cu
   return curve.pieces.slice(first, end);
 }
 
-/** Heights where a piece's slope is 0: the roots of a quadratic. None of a monotone piece lies inside it. */
-function turningHeights({ z0, z1, r0, r1, d0, d1 }: CurvePiece): number[] {
+/** Heights where a piece has a slope: the roots of a quadratic. A monotone piece is nowhere level inside it. */
+function turningHeights(piece: CurvePiece, slope: number): number[] {
+  const { z0, z1 } = piece;
   const h = z1 - z0;
-  const secant = (r1 - r0) / h;
+  const secant = (piece.r1 - piece.r0) / h - slope;
+  const [d0, d1] = [piece.d0 - slope, piece.d1 - slope];
   const a = 3 * (d0 + d1 - 2 * secant);
   const b = 2 * (3 * secant - 2 * d0 - d1);
   if (d0 * d1 > 0 && d0 * secant > 0 && Math.abs(a) <= 3 * Math.abs(secant)) return [];

@@ -1,50 +1,40 @@
+import type { PanelStock } from '../making/stock.js';
 import type { Mm } from '../measure/quantity.js';
 import type { Shop } from '../settings/shop.js';
-import { kerfAlong, meanLength, type StripSetting, wedgeAlong } from './cutting.js';
+import { cutsFor, endsAlong, kerfAlong, meanLength, pieceAlong, type StripSetting } from './cutting.js';
 import type { WoodLedger } from './ledger.js';
 import type { Quarter } from './quarters.js';
-import type { StripList } from './strips.js';
+import type { Cut, StripList } from './strips.js';
 
-/** A square of board that a disc is sawn from. */
+/** Blocks of board that discs, plugs or staves are sawn from. */
 export interface Panel {
   readonly ring: number;
   readonly wood: string;
+  readonly shape: PanelStock['shape'];
+  readonly count: number;
   readonly lengthMm: Mm;
   readonly widthMm: Mm;
   readonly thicknessMm: Mm;
-  /** Of the piece itself, at its ring's height. */
+  /** Thickness that is left when the ring is sanded. */
+  readonly netMm: Mm;
+  /** Of one piece as it lies in the ring. */
   readonly pieceMm3: number;
-  readonly heightMm: Mm;
 }
 
-/** Enters a strip list: `heightOf` gives the height of a ring by its index. */
-export function enterStrips(
-  ledger: WoodLedger,
-  list: StripList,
-  quarter: Quarter,
-  shop: Shop,
-  heightOf: (ring: number) => number,
-): void {
+export function enterStrips(ledger: WoodLedger, list: StripList, quarter: Quarter, shop: Shop): void {
   const setting: StripSetting = { ...list, kerfMm: shop.kerfMm };
   const section = list.widthMm * list.thicknessMm;
   for (const strip of list.strips) {
-    let used = shop.endTrimMm + wedgeAlong(setting);
+    let used = shop.endTrimMm + endsAlong(setting);
     let count = 0;
     for (const cut of strip.cuts) {
-      const length = cut.count * meanLength(setting, cut.longEdgeMm);
-      const whole = length * section;
-      if (cut.ring === null) ledger.spares += whole;
-      else {
-        const kept = length * list.widthMm * heightOf(cut.ring);
-        ledger.segments += kept;
-        ledger.faceSanding += whole - kept;
-      }
-      used += length;
+      enterPieces(ledger, cut, setting);
+      used += cut.count * pieceAlong(setting, cut.longEdgeMm, cut.boardEdgeMm);
       count += cut.count;
     }
-    const kerf = (count + 1) * kerfAlong(setting);
+    const kerf = cutsFor(setting, count) * kerfAlong(setting);
     ledger.kerf += kerf * section;
-    ledger.wedges += wedgeAlong(setting) * section;
+    ledger.wedges += endsAlong(setting) * section;
     ledger.endTrim += shop.endTrimMm * section;
     ledger.tails += (strip.lengthMm - used - kerf) * section;
     const planed = strip.lengthMm * section;
@@ -53,16 +43,38 @@ export function enterStrips(
   }
 }
 
-/** Enters the square of a disc; a rip kerf is taken off both ways. */
+/** Pieces of one length: what stays in the ring, what resawing and sanding take, the wedges beside them. */
+function enterPieces(ledger: WoodLedger, cut: Cut, setting: StripSetting): void {
+  const { widthMm, thicknessMm } = setting;
+  const mean = cut.count * meanLength(setting, cut.longEdgeMm) * widthMm;
+  const along = cut.count * pieceAlong(setting, cut.longEdgeMm, cut.boardEdgeMm) * widthMm;
+  ledger.wedges += (along - mean) * thicknessMm;
+  if (cut.purpose === 'spare') ledger.spares += mean * thicknessMm;
+  else if (cut.purpose === 'other-hand') ledger.otherHand += mean * thicknessMm;
+  else {
+    ledger.segments += mean * cut.keptMm;
+    ledger.resawing += mean * cut.resawMm;
+    ledger.faceSanding += mean * (thicknessMm - cut.keptMm - cut.resawMm);
+  }
+}
+
+/** Enters blocks; a rip kerf is taken off both ways. */
 export function enterPanel(ledger: WoodLedger, panel: Panel, quarter: Quarter, shop: Shop): void {
-  const face = panel.lengthMm * panel.widthMm;
-  ledger.segments += panel.pieceMm3;
-  ledger.corners += face * panel.heightMm - panel.pieceMm3;
-  ledger.faceSanding += face * (panel.thicknessMm - panel.heightMm);
+  const face = panel.count * panel.lengthMm * panel.widthMm;
+  const pieces = panel.count * panel.pieceMm3;
+  ledger.segments += pieces;
+  ledger.corners += face * panel.netMm - pieces;
+  ledger.faceSanding += face * (panel.thicknessMm - panel.netMm);
   const planed = face * panel.thicknessMm;
   ledger.strips += planed;
-  const rough = (panel.lengthMm + shop.ripKerfMm) * (panel.widthMm + shop.ripKerfMm) * quarter.roughMm;
-  enterBoard(ledger, planed, rough, shop);
+  const sawn = (panel.lengthMm + shop.ripKerfMm) * (panel.widthMm + shop.ripKerfMm);
+  enterBoard(ledger, planed, panel.count * sawn * quarter.roughMm, shop);
+}
+
+/** Enters pieces of rings that are made already. */
+export function enterStash(ledger: WoodLedger, volumeMm3: number): void {
+  ledger.segments += volumeMm3;
+  ledger.stash += volumeMm3;
 }
 
 function enterBoard(ledger: WoodLedger, planed: number, rough: number, shop: Shop): void {

@@ -1,26 +1,53 @@
+import type { Cutting } from '../making/stock.js';
+
 /**
- * The arithmetic of one strip cut into mitred pieces turned over between cuts. Lengths run along the strip, in mm;
- * derived in docs/how-it-computes.md, "Strips".
+ * The arithmetic of one strip cut into mitred pieces. Lengths run along the strip, in mm; derived in
+ * docs/how-it-computes.md, "Strips".
  */
 export interface StripSetting {
   readonly widthMm: number;
+  readonly thicknessMm: number;
   readonly cutAngle: number;
+  readonly bladeTilt: number;
+  readonly cutting: Cutting;
   readonly kerfMm: number;
 }
 
-/** What one mitre cut takes along the strip: κ = k / cos θ. */
-export const kerfAlong = ({ kerfMm, cutAngle }: StripSetting): number => kerfMm / Math.cos(cutAngle);
+/** What one cut takes along the strip: κ = k / (cos θ · cos τ). */
+export const kerfAlong = ({ kerfMm, cutAngle, bladeTilt }: StripSetting): number =>
+  kerfMm / (Math.cos(cutAngle) * Math.cos(bladeTilt));
 
 /** The slanted ends of a run of pieces stand out by w·tan θ together. */
 export const wedgeAlong = ({ widthMm, cutAngle }: StripSetting): number => widthMm * Math.tan(cutAngle);
 
-/** Mean length of a piece, (Lo + Li)/2 = Lo − w·tan θ: what it takes of a strip that is turned over between cuts. */
+/** What a tilted blade takes besides, once a strip: h·tan τ / cos θ. */
+export const leanAlong = ({ thicknessMm, cutAngle, bladeTilt }: StripSetting): number =>
+  (thicknessMm * Math.tan(bladeTilt)) / Math.cos(cutAngle);
+
+/** Mean length of a piece, (Lo + Li)/2 = Lo − w·tan θ: its volume over its section. */
 export const meanLength = (setting: StripSetting, longEdgeMm: number): number =>
   longEdgeMm - wedgeAlong(setting);
 
 /**
- * Length of strip that pieces of the given total mean length take: `Σ mean + (n + 1)κ + w·tan θ`. Both ends are cut with
- * a whole kerf, the first to make the mitre and the last to part from the tail. 0 for no pieces.
+ * What a piece takes of a strip, kerfs not counted: its mean length where long and short edges take turns; its whole
+ * long edge (`boardEdgeMm` where it is one layer of a board) where the same edge is always out.
  */
-export const lengthFor = (setting: StripSetting, count: number, totalMean: number): number =>
-  count === 0 ? 0 : totalMean + (count + 1) * kerfAlong(setting) + wedgeAlong(setting);
+export const pieceAlong = (setting: StripSetting, longEdgeMm: number, boardEdgeMm = longEdgeMm): number =>
+  setting.cutting === 'same-edge' ? boardEdgeMm : meanLength(setting, longEdgeMm);
+
+/** Cuts that n pieces take: n + 1 where one cut ends a piece and begins the next; two for each where a wedge falls out. */
+export const cutsFor = ({ cutting }: StripSetting, count: number): number =>
+  cutting === 'same-edge' ? 2 * count : count + 1;
+
+/**
+ * What is lost once a strip besides its cuts: the slanted ends where edges take turns, and the lean of a tilted blade.
+ */
+export const endsAlong = (setting: StripSetting): number =>
+  leanAlong(setting) + (setting.cutting === 'same-edge' ? 0 : wedgeAlong(setting));
+
+/**
+ * Length of strip that pieces of the given total length (`pieceAlong`) take, all cuts with a whole kerf:
+ * `Σ mean + (n + 1)κ + w·tan θ`, or `n(Lo + 2κ)` with the same edge always out. 0 for no pieces.
+ */
+export const lengthFor = (setting: StripSetting, count: number, total: number): number =>
+  count === 0 ? 0 : total + cutsFor(setting, count) * kerfAlong(setting) + endsAlong(setting);

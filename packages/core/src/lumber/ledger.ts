@@ -9,9 +9,15 @@ export interface WoodLedger {
   shavings: number;
   /** = finished + shavings: the pieces at their ring's height. */
   segments: number;
+  /** Of these, pieces of rings that are made already, from the stash: nothing is cut or bought for them. */
+  stash: number;
   /** Sanded or planed off the faces of the glued ring. */
   faceSanding: number;
   spares: number;
+  /** Pieces that lean the other way and come out as well between two fences. */
+  otherHand: number;
+  /** Kerfs and clean-up of slices sawn from thick pieces. */
+  resawing: number;
   /** Sawdust of the mitre cuts. */
   kerf: number;
   /** Slanted ends of strips. */
@@ -19,9 +25,9 @@ export interface WoodLedger {
   endTrim: number;
   /** Hold-back tails, and what a full strip has left over. */
   tails: number;
-  /** Corners of the squares that discs are sawn from. */
+  /** Corners of the blocks that discs, plugs and staves are sawn from. */
   corners: number;
-  /** = segments + all wastes since: strips and squares, planed. */
+  /** = segments − stash + all wastes since: strips and blocks, planed. */
   strips: number;
   /** Rip kerfs and what the planer takes off nominal thickness. */
   planing: number;
@@ -35,8 +41,11 @@ export const emptyLedger = (): WoodLedger => ({
   finished: 0,
   shavings: 0,
   segments: 0,
+  stash: 0,
   faceSanding: 0,
   spares: 0,
+  otherHand: 0,
+  resawing: 0,
   kerf: 0,
   wedges: 0,
   endTrim: 0,

@@ -2,7 +2,7 @@ import { sayMm } from '../measure/format.js';
 import type { Reason } from '../measure/reason.js';
 import { boardFeet } from '../measure/volume.js';
 import type { Shop } from '../settings/shop.js';
-import { enterPanel, enterStrips, type Panel } from './account.js';
+import { enterPanel, enterStash, enterStrips, type Panel } from './account.js';
 import { emptyLedger, type WoodLedger } from './ledger.js';
 import { QUARTERS, type Quarter, quarterFor } from './quarters.js';
 import { cutIntoStrips, type StripList } from './strips.js';
@@ -34,7 +34,6 @@ export interface Lumber {
 /** Strips, squares and board feet for pieces; `finished` is the volume left in the work by wood, mm³. */
 export function lumberFor(
   pieces: readonly RingPieces[],
-  heights: readonly number[],
   finished: ReadonlyMap<string, number>,
   shop: Shop,
 ): Lumber {
@@ -52,7 +51,10 @@ export function lumberFor(
     tally.set(wood, total);
     return total;
   };
-  for (const { wood, count } of pieces) of(wood).pieces += count;
+  for (const { wood, count, kind, volumeMm3 } of pieces) {
+    of(wood).pieces += count;
+    if (kind.stock.from === 'stash') enterStash(of(wood).ledger, count * volumeMm3);
+  }
   const reasons: Reason[] = [];
   const strips = stripWants(pieces, shop).flatMap((want): StripListEntry[] => {
     const list = cutIntoStrips(want, shop);
@@ -60,9 +62,9 @@ export function lumberFor(
     if (!list.ok) reasons.push(...list.reasons);
     if (!list.ok || !quarter) return [];
     const total = of(want.wood);
-    enterStrips(total.ledger, list.value, quarter, shop, (ring) => heights[ring]!);
+    enterStrips(total.ledger, list.value, quarter, shop);
     total.strips += list.value.strips.length;
-    for (const cut of want.cuts) if (cut.ring === null) total.spares += cut.count;
+    for (const cut of want.cuts) if (cut.purpose === 'spare') total.spares += cut.count;
     return [{ ...list.value, quarter: quarter.name }];
   });
   const panels = panelsOf(pieces, shop).flatMap((panel): PanelEntry[] => {
@@ -70,7 +72,7 @@ export function lumberFor(
     if (!quarter) return [];
     const total = of(panel.wood);
     enterPanel(total.ledger, panel, quarter, shop);
-    total.panels += 1;
+    total.panels += panel.count;
     return [{ ...panel, quarter: quarter.name }];
   });
   for (const total of tally.values()) {

@@ -1,3 +1,5 @@
+import type { Figure, LayerLine, Warning } from '../making/contract.js';
+import type { RingMaking } from '../making/registry.js';
 import type { Mm } from '../measure/quantity.js';
 import type { Reason } from '../measure/reason.js';
 import type { RingNeed } from '../ring/need.js';
@@ -12,6 +14,8 @@ export interface RingPlan {
   readonly topMm: Mm;
   /** The turned wall, what the form asks for round it, and what the ring gives; null where it cannot be made. */
   readonly wall: Band;
+  /** The wall as the ring leans, by radii at half its height; the same where it stands upright. */
+  readonly wallAlong: Band;
   readonly need: RingNeed;
   readonly gives: Band | null;
   /** Whether its size stands, whatever the form asks for: pieces cut, or the ring made and measured. */
@@ -21,4 +25,13 @@ export interface RingPlan {
   readonly overlapMm: Mm | null;
   readonly pieces: readonly RingPieces[];
   readonly reasons: readonly Reason[];
+  /** Parameters near by that can be made, where these cannot. */
+  readonly instead: RingMaking | null;
+  /** Wood all round; otherwise there are gaps between its pieces. */
+  readonly closed: boolean;
+  readonly layers: readonly LayerLine[];
+  readonly figures: readonly Figure[];
+  readonly warnings: readonly Warning[];
+  /** Least area by which an end of a segment is glued to the ring below, mm²; only where one of the two has gaps. */
+  readonly contactMm2: number | null;
 }

@@ -1,23 +1,40 @@
+import type { Cutting, Hand } from '../making/stock.js';
 import { sayMm } from '../measure/format.js';
 import { type Mm, mm, type Rad } from '../measure/quantity.js';
 import { done, type Result, refuse } from '../measure/reason.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import type { Shop } from '../settings/shop.js';
-import { kerfAlong, lengthFor, meanLength, type StripSetting, wedgeAlong } from './cutting.js';
+import { cutsFor, endsAlong, kerfAlong, lengthFor, pieceAlong, type StripSetting } from './cutting.js';
 
-/** Pieces of one length wanted from a strip: for a ring (its index), or spare (null). */
+/** What pieces are for: a ring, spares, or those of the other hand that come out whether wanted or not. */
+export type Purpose = 'ring' | 'spare' | 'other-hand';
+
+/** Pieces of one length wanted from a strip. */
 export interface Cut {
+  /** The ring they go to, by index; null for spares and pieces of the other hand. */
   readonly ring: number | null;
+  readonly purpose: Purpose;
   readonly longEdgeMm: Mm;
+  /** Long edge of the whole piece where the strip is one layer of a board. */
+  readonly boardEdgeMm?: Mm;
   readonly count: number;
+  /** Height that is left of each in the ring, or in all its slices together. */
+  readonly keptMm: Mm;
+  /** Lost in resawing each and cleaning up its slices. */
+  readonly resawMm: Mm;
+  readonly hand?: Hand;
+  /** Numbers of the pieces in the order in which they are cut, where it matters. */
+  readonly numbers?: readonly number[];
 }
 
-/** Everything cut from strips of one wood, width, planed thickness and angle. */
+/** Everything cut from strips of one wood, width, planed thickness and setting of the saw. */
 export interface StripWant {
   readonly wood: string;
   readonly widthMm: Mm;
   readonly thicknessMm: Mm;
   readonly cutAngle: Rad;
+  readonly bladeTilt: Rad;
+  readonly cutting: Cutting;
   readonly cuts: readonly Cut[];
 }
 
@@ -31,20 +48,47 @@ export interface StripList extends StripWant {
   readonly strips: readonly Strip[];
 }
 
+const sameLength = (a: Cut, b: Cut): boolean => Math.abs(a.longEdgeMm - b.longEdgeMm) < SAME_LENGTH;
+
+/** Cuts of one length together: the first of them, and how many pieces they are. */
+function byLength(cuts: readonly Cut[]): { first: Cut; count: number }[] {
+  const lengths: { first: Cut; count: number }[] = [];
+  for (const cut of cuts) {
+    const same = lengths.find(({ first }) => sameLength(first, cut));
+    if (same) same.count += cut.count;
+    else lengths.push({ first: cut, count: cut.count });
+  }
+  return lengths;
+}
+
+/** Without what is true of single pieces: order and hand. */
+const alike = ({ numbers: _, hand: __, ...cut }: Cut): Cut => cut;
+
 /** One test piece a setting and a percentage, rounded up, for every length that is cut. */
 export function withSpares(cuts: readonly Cut[], shop: Shop): Cut[] {
-  const lengths = new Map<number, number>();
-  for (const cut of cuts) {
-    const same =
-      [...lengths.keys()].find((edge) => Math.abs(edge - cut.longEdgeMm) < SAME_LENGTH) ?? cut.longEdgeMm;
-    lengths.set(same, (lengths.get(same) ?? 0) + cut.count);
-  }
-  const spares = [...lengths].map(([edge, count]) => ({
-    ring: null,
-    longEdgeMm: mm(edge),
-    count: shop.testPieces + Math.ceil((count * shop.sparePercent) / 100),
-  }));
+  const spares = byLength(cuts).map(
+    ({ first, count }): Cut => ({
+      ...alike(first),
+      ring: null,
+      purpose: 'spare',
+      count: shop.testPieces + Math.ceil((count * shop.sparePercent) / 100),
+    }),
+  );
   return [...cuts, ...spares.filter((spare) => spare.count > 0)];
+}
+
+/** Between two fences left and right leaning pieces come in turn: as many of the one as of the other are cut. */
+export function withOtherHand(cuts: readonly Cut[]): Cut[] {
+  const missing = byLength(cuts).flatMap(({ first }): Cut[] => {
+    const same = cuts.filter((cut) => sameLength(cut, first));
+    const of = (hand: Hand) =>
+      same.filter((cut) => cut.hand === hand).reduce((sum, { count }) => sum + count, 0);
+    const [left, right] = [of('left'), of('right')];
+    if (left === right) return [];
+    const hand = left < right ? 'left' : 'right';
+    return [{ ...alike(first), ring: null, purpose: 'other-hand', hand, count: Math.abs(left - right) }];
+  });
+  return [...cuts, ...missing];
 }
 
 /**
@@ -56,30 +100,32 @@ export function cutIntoStrips(want: StripWant, shop: Shop): Result<StripList> {
   const kerf = kerfAlong(setting);
   const spent = shop.endTrimMm + shop.holdBackMm;
   const room = shop.stripLengthMm - spent + SAME_LENGTH;
+  const each = cutsFor(setting, 1) - cutsFor(setting, 0);
   const strips: Strip[] = [];
-  let open: { cuts: Cut[]; count: number; mean: number } = { cuts: [], count: 0, mean: 0 };
+  let open: { cuts: Cut[]; count: number; total: number } = { cuts: [], count: 0, total: 0 };
   const close = (lengthMm: number) => {
     strips.push({ lengthMm: mm(lengthMm), cuts: open.cuts });
-    open = { cuts: [], count: 0, mean: 0 };
+    open = { cuts: [], count: 0, total: 0 };
   };
   for (const cut of want.cuts) {
-    const mean = meanLength(setting, cut.longEdgeMm);
-    if (lengthFor(setting, 1, mean) > room) return tooLong(cut, lengthFor(setting, 1, mean) + spent, shop);
-    let left = cut.count;
-    while (left > 0) {
-      const free = room - wedgeAlong(setting) - kerf * (open.count + 1) - open.mean;
-      const fits = Math.min(left, Math.floor(free / (mean + kerf)));
+    const along = pieceAlong(setting, cut.longEdgeMm, cut.boardEdgeMm);
+    if (lengthFor(setting, 1, along) > room) return tooLong(cut, lengthFor(setting, 1, along) + spent, shop);
+    let cutSoFar = 0;
+    while (cutSoFar < cut.count) {
+      const free = room - endsAlong(setting) - kerf * cutsFor(setting, open.count) - open.total;
+      const fits = Math.min(cut.count - cutSoFar, Math.floor(free / (along + each * kerf)));
       if (fits <= 0) {
         close(shop.stripLengthMm);
         continue;
       }
-      open.cuts.push({ ...cut, count: fits });
+      const numbers = cut.numbers?.slice(cutSoFar, cutSoFar + fits);
+      open.cuts.push({ ...cut, count: fits, ...(numbers && { numbers }) });
       open.count += fits;
-      open.mean += fits * mean;
-      left -= fits;
+      open.total += fits * along;
+      cutSoFar += fits;
     }
   }
-  if (open.count > 0) close(lengthFor(setting, open.count, open.mean) + spent);
+  if (open.count > 0) close(lengthFor(setting, open.count, open.total) + spent);
   return done({ ...want, strips });
 }
 

@@ -1,9 +1,10 @@
-import type { PieceKind, StripStock } from '../making/contract.js';
+import type { PieceKind } from '../making/contract.js';
+import type { PanelStock, StripStock } from '../making/stock.js';
 import { mm } from '../measure/quantity.js';
 import { SAME_ANGLE, SAME_SETTING } from '../measure/tolerance.js';
 import type { Shop } from '../settings/shop.js';
 import type { Panel } from './account.js';
-import { type Cut, type StripWant, withSpares } from './strips.js';
+import { type Cut, type StripWant, withOtherHand, withSpares } from './strips.js';
 
 /** Pieces of one kind and one wood that a ring (by index) is made of. */
 export interface RingPieces {
@@ -11,57 +12,87 @@ export interface RingPieces {
   readonly wood: string;
   readonly kind: PieceKind;
   readonly count: number;
+  /** The places that they fill. */
+  readonly places: readonly number[];
+  /** Of one piece as it lies in the ring, mm³. */
+  readonly volumeMm3: number;
 }
-
-type FromStrip = RingPieces & { readonly kind: PieceKind & { readonly stock: StripStock } };
-
-const fromStrip = (pieces: RingPieces): pieces is FromStrip => pieces.kind.stock.from === 'strip';
 
 /** Planed thickness that a ring of a height is cut from: both faces are sanded after gluing (mm). */
 export const plannedThickness = (heightMm: number, shop: Shop) => mm(heightMm + 2 * shop.faceSandingMm);
 
-/** Groups pieces by what one strip can serve: same wood, width, thickness and cut angle. Spares are added. */
+type Setting = Omit<StripWant, 'cuts'>;
+
+/** Groups pieces by what one strip can serve: same wood, width, thickness and setting. Spares are added. */
 export function stripWants(pieces: readonly RingPieces[], shop: Shop): StripWant[] {
-  const groups: { want: Omit<StripWant, 'cuts'>; cuts: Cut[] }[] = [];
-  for (const { ring, wood, kind, count } of pieces.filter(fromStrip)) {
-    const want = {
-      wood,
-      widthMm: kind.stock.widthMm,
-      thicknessMm: plannedThickness(kind.heightMm, shop),
-      cutAngle: kind.stock.cutAngle,
-    };
-    const cut = { ring, longEdgeMm: kind.stock.longEdgeMm, count };
+  const groups: { want: Setting; cuts: Cut[] }[] = [];
+  for (const of of pieces) {
+    const { stock } = of.kind;
+    if (stock.from !== 'strip') continue;
+    const { widthMm, cutAngle, bladeTilt, cutting } = stock;
+    const thicknessMm = plannedThickness(stock.thicknessMm, shop);
+    const want = { wood: of.wood, widthMm, thicknessMm, cutAngle, bladeTilt, cutting };
     const group = groups.find((g) => sameStrip(g.want, want));
-    if (!group) groups.push({ want, cuts: [cut] });
+    if (!group) groups.push({ want, cuts: [cutOf(of, stock)] });
     else {
-      group.cuts.push(cut);
-      const widthMm = mm(Math.max(group.want.widthMm, want.widthMm));
-      const thicknessMm = mm(Math.max(group.want.thicknessMm, want.thicknessMm));
-      group.want = { ...group.want, widthMm, thicknessMm };
+      group.cuts.push(cutOf(of, stock));
+      group.want = {
+        ...group.want,
+        widthMm: mm(Math.max(group.want.widthMm, want.widthMm)),
+        thicknessMm: mm(Math.max(group.want.thicknessMm, want.thicknessMm)),
+      };
     }
   }
-  return groups.map(({ want, cuts }) => ({ ...want, cuts: withSpares(cuts, shop) }));
+  return groups.map(({ want, cuts }) => {
+    const all = want.cutting === 'two-fences' ? withOtherHand(cuts) : cuts;
+    return { ...want, cuts: withSpares(all, shop) };
+  });
 }
 
-const sameStrip = (a: Omit<StripWant, 'cuts'>, b: Omit<StripWant, 'cuts'>): boolean =>
+function cutOf({ ring, kind, count, places }: RingPieces, stock: StripStock): Cut {
+  const { slicing, inOrder, hand, boardEdgeMm, longEdgeMm } = stock;
+  const inRing = slicing?.inRing ?? 1;
+  const half = kind.places.length / inRing;
+  const numbered = places.filter((place) => inRing === 1 || place < half).map((place) => place + 1);
+  return {
+    ring,
+    purpose: 'ring',
+    longEdgeMm,
+    count: Math.ceil(count / inRing),
+    keptMm: slicing?.keptMm ?? kind.heightMm,
+    resawMm: slicing ? mm((slicing.slices - 1) * slicing.kerfMm + slicing.cleanUpMm) : mm(0),
+    ...(boardEdgeMm !== undefined && { boardEdgeMm }),
+    ...(hand && { hand }),
+    ...(inOrder && { numbers: numbered }),
+  };
+}
+
+const sameStrip = (a: Setting, b: Setting): boolean =>
   a.wood === b.wood &&
+  a.cutting === b.cutting &&
   Math.abs(a.widthMm - b.widthMm) < SAME_SETTING &&
   Math.abs(a.thicknessMm - b.thicknessMm) < SAME_SETTING &&
-  Math.abs(a.cutAngle - b.cutAngle) < SAME_ANGLE;
+  Math.abs(a.cutAngle - b.cutAngle) < SAME_ANGLE &&
+  Math.abs(a.bladeTilt - b.bladeTilt) < SAME_ANGLE;
 
-/** The squares that discs are sawn from, one each. */
+/** The blocks that discs, plugs and staves are sawn from. */
 export const panelsOf = (pieces: readonly RingPieces[], shop: Shop): Panel[] =>
-  pieces.flatMap(({ ring, wood, kind, count }) => {
-    if (kind.stock.from !== 'panel') return [];
-    const { lengthMm, widthMm } = kind.stock;
-    const panel: Panel = {
-      ring,
-      wood,
-      lengthMm,
-      widthMm,
-      thicknessMm: plannedThickness(kind.heightMm, shop),
-      pieceMm3: kind.volumeMm3,
-      heightMm: kind.heightMm,
-    };
-    return Array.from({ length: count }, () => panel);
-  });
+  pieces.flatMap(({ ring, wood, kind, count, volumeMm3 }) =>
+    kind.stock.from === 'panel'
+      ? [panelOf(kind.stock, { ring, wood, count, pieceMm3: volumeMm3 }, shop)]
+      : [],
+  );
+
+/** Staves are planed to their thickness, the others sanded with the faces of the ring. */
+const panelOf = (
+  { shape, lengthMm, widthMm, thicknessMm }: PanelStock,
+  of: Pick<Panel, 'ring' | 'wood' | 'count' | 'pieceMm3'>,
+  shop: Shop,
+): Panel => ({
+  ...of,
+  shape,
+  lengthMm,
+  widthMm,
+  netMm: thicknessMm,
+  thicknessMm: shape === 'stave' ? thicknessMm : plannedThickness(thicknessMm, shop),
+});

@@ -5,54 +5,89 @@ import type { RingNeed } from '../ring/need.js';
 import type { Band } from '../ring/overlap.js';
 import type { Point } from '../ring/plane.js';
 import type { CautionId } from '../settings/cautions.js';
+import type { Stock } from './stock.js';
 
-/** Piece sawn off a strip by mitre cuts: long edge outside, cut angle from square, blade tilt. */
-export interface StripStock {
-  readonly from: 'strip';
-  readonly longEdgeMm: Mm;
-  readonly shortEdgeMm: Mm;
-  readonly widthMm: Mm;
-  readonly cutAngle: Rad;
+/** Places of one sort: segments, spacers, a plug. They are numbered one group after the other. */
+export interface PlaceGroup {
+  readonly name: string;
+  readonly count: number;
 }
 
-/** Piece sawn out of the middle of a wide board: the least rectangle it comes from. */
-export interface PanelStock {
-  readonly from: 'panel';
-  readonly lengthMm: Mm;
-  readonly widthMm: Mm;
-}
-
-/** One kind of piece of a ring: all of one size, and alike when turned about the axis. */
+/** One kind of piece of a ring: all of one size as they are sawn. */
 export interface PieceKind {
   readonly name: string;
   readonly heightMm: Mm;
-  readonly volumeMm3: number;
-  readonly stock: StripStock | PanelStock;
+  readonly stock: Stock;
   /** The places these pieces fill, one piece each. */
   readonly places: readonly number[];
 }
 
-/** One piece where it lies in the ring at turn 0, as outlines at its bottom and its top, counter-clockwise, mm. */
+/**
+ * One piece where it lies in the ring at turn 0, as outlines at its bottom and its top, counter-clockwise, mm. Both have
+ * the same number of corners; between them each corner goes straight from the one to the other.
+ */
 export interface LaidPiece {
   readonly place: number;
   readonly bottom: readonly Point[];
   readonly top: readonly Point[];
 }
 
+/** A line between two places of one piece that turning must not break through: where it is nearest to the axis, and farthest. */
+export interface LayerLine {
+  readonly name: string;
+  readonly nearMm: number;
+  readonly farMm: number;
+}
+
+/** A figure that only this way of making has. */
+export interface Figure {
+  readonly name: string;
+  readonly value: number;
+  readonly unit: 'mm' | 'rad' | 'mm2' | 'pieces';
+}
+
+/** Something to look at in a ring that can be made all the same. */
+export interface Warning {
+  readonly code: string;
+  readonly message: string;
+}
+
 /** A ring that can be made: prepared once, then asked as often as a drawing likes. */
 export interface Made {
-  /** Radii between which the blank is wood all round. */
+  readonly heightMm: Mm;
+  /** Radii between which the blank has wood (gaps apart), at half its height. */
   readonly gives: Band;
+  /** By how much these radii grow for every mm of height; 0 in an upright ring. */
+  readonly lean: number;
+  /** Whether the ring is wood all round; otherwise there are gaps between its pieces. */
+  readonly closed: boolean;
+  /** Whether every joint lies in an upright plane through the axis: a piece then holds one share of every circle. */
+  readonly radial: boolean;
+  /** How often the lay-out comes to itself in a turn, woods apart; so does the order of the places in every group. */
+  readonly repeats: number;
   /** Farthest point of the blank from the axis, mm: what the lathe must swing. */
   readonly cornerMm: Mm;
+  readonly groups: readonly PlaceGroup[];
   readonly kinds: readonly PieceKind[];
+  readonly layers: readonly LayerLine[];
+  readonly figures: readonly Figure[];
+  readonly warnings: readonly Warning[];
   /** The piece at one of the places. */
   lay(place: number): LaidPiece;
   /** Which place holds the point (mm; z from the ring's bottom; turn 0); null where there is no wood. */
   placeAt(x: number, y: number, z: number): number | null;
+  /** What is written on the piece at a place, where its order matters; null where it does not. */
+  mark(place: number): string | null;
   /** What is done, in order; lengths in mm. */
   steps(): readonly string[];
   readonly cautions: readonly CautionId[];
+}
+
+/** What a way of making starts from when a ring is to be made in it. */
+export interface Beginning {
+  readonly segments: number;
+  /** A name that no other glue-up of the piece has. */
+  readonly body: string;
 }
 
 /**
@@ -65,11 +100,25 @@ export interface Making<P extends { readonly way: string }> {
   /** When turners choose it, in one line. */
   readonly says: string;
   readonly params: z.ZodType<P>;
-  /** How many places can be given a wood; they are numbered from the index mark, counter-clockwise from above. */
-  places(params: P): number;
-  /** The angle by which the ring looks the same again; `turn` counts in it. */
+  /** Whether it is meant for rings that are solid to the centre. */
+  readonly solid: boolean;
+  /** Its parameters when a ring is first made so; null where it needs more than that (a ring from stock). */
+  begin(from: Beginning): P | null;
+  /** What can be given a wood; segments come first, numbered from the index mark, counter-clockwise from above. */
+  groups(params: P): readonly PlaceGroup[];
+  /** Segments round the ring; null where there are none to count. */
+  segments(params: P): number | null;
+  /** The same with another number of segments; what does not go with it is left out. */
+  withSegments(params: P, count: number): P;
+  /** The angle that `turn` counts in: one segment, or one repeat of unequal ones. */
   pitch(params: P): Rad;
   make(params: P, need: RingNeed): Result<Made>;
-  /** What a ring of the planned size is when it was made and its outer radius, across the flats, is another. */
-  asMeasured(params: P, planned: RingNeed, outerMm: Mm): RingNeed;
+  /** Parameters near these that can be made, when these cannot; null when none are at hand. */
+  instead?(params: P, need: RingNeed): P | null;
+  /** The same as seen in a mirror that stands on the index mark; left out where nothing has a hand. */
+  mirror?(params: P): P;
+  /** Rings that name the same body are one glue-up, sawn apart: they share parameters, woods and radii. */
+  body?(params: P): string;
+  /** Places that are sawn from one piece and so have one wood; sets of two or more. */
+  oneWood?(params: P): readonly (readonly number[])[];
 }

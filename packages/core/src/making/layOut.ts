@@ -1,8 +1,28 @@
-import type { LaidPiece, Made } from './contract.js';
+import { area, type Point } from '../ring/plane.js';
+import type { LaidPiece, Made, PlaceGroup } from './contract.js';
+
+export const placesIn = (groups: readonly PlaceGroup[]): number =>
+  groups.reduce((sum, { count }) => sum + count, 0);
 
 /** Every piece of a ring where it lies, in the order of the places. */
 export const layOut = (made: Made): LaidPiece[] =>
-  made.kinds
-    .flatMap(({ places }) => places)
-    .sort((a, b) => a - b)
-    .map((place) => made.lay(place));
+  Array.from({ length: placesIn(made.groups) }, (_, place) => made.lay(place));
+
+/** The outline of a piece at a share of its height, 0 at the bottom, 1 at the top. */
+export function outlineAt({ bottom, top }: LaidPiece, share: number): readonly Point[] {
+  if (bottom === top) return bottom;
+  return bottom.map((p, i) => ({
+    x: p.x + share * (top[i]!.x - p.x),
+    y: p.y + share * (top[i]!.y - p.y),
+  }));
+}
+
+/** Volume of a piece, mm³: corners go straight up, so areas are quadratic in the height and Simpson's rule is exact. */
+export function volumeOf(piece: LaidPiece, heightMm: number): number {
+  const [low, middle, high] = [0, 0.5, 1].map((share) => area(outlineAt(piece, share))) as [
+    number,
+    number,
+    number,
+  ];
+  return (heightMm / 6) * (low + 4 * middle + high);
+}

@@ -1,156 +1,210 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { mm } from '../measure/quantity.js';
-import { area, polar } from '../ring/plane.js';
+import { bandAt } from '../ring/overlap.js';
+import { area, polar, turned } from '../ring/plane.js';
 import { arcsInside } from '../surface/arcs.js';
-import { shareOf } from '../surface/round.js';
-import { anyMaking, anyNeed } from '../testing/random.js';
-import { innerOfWidth, ringSizes } from './flat/geometry.js';
-import { layOut } from './layOut.js';
-import { MAKINGS, makeRing, makingSchema, pitchOf, placesOf, ringAsMeasured, WAYS } from './registry.js';
+import { anyNeed, makingOf } from '../testing/random.js';
+import type { LaidPiece, Made } from './contract.js';
+import { layOut, outlineAt, volumeOf } from './layOut.js';
+import {
+  begun,
+  groupsOf,
+  insteadOf,
+  MAKINGS,
+  makeRing,
+  makingSchema,
+  pitchOf,
+  placesOf,
+  type RingMaking,
+  ringAsMeasured,
+  segmentsOf,
+  WAYS,
+  withSegments,
+} from './registry.js';
+import { mitred } from './stock.js';
 
-const equal = (count: number) => Array.from({ length: count }, () => (2 * Math.PI) / count);
-const segmentSizes = (count: number, outer: ReturnType<typeof mm>, inner: ReturnType<typeof mm>) =>
-  ringSizes(equal(count), outer, inner).segments[0]!;
+const NEED = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20) };
 
-describe('a flat ring', () => {
-  // Engineering handbooks' table of regular polygons, written down from memory.
-  test.each([
-    [6, 1.1547],
-    [8, 0.82843],
-    [12, 0.5359],
-    [16, 0.39782],
-    [24, 0.2633],
-  ])('%i segments: long edge ÷ radius of the inscribed circle is %f', (count, ratio) =>
-    expect(segmentSizes(count, mm(1), mm(0)).longEdgeMm).toBeCloseTo(ratio, 5),
-  );
-  test.each([
-    [6, 1],
-    [8, 0.76537],
-    [12, 0.51764],
-    [16, 0.39018],
-    [24, 0.26105],
-  ])('%i segments: short edge ÷ radius of the hole’s circumscribed circle is %f', (count, ratio) =>
-    expect(segmentSizes(count, mm(2), mm(1)).shortEdgeMm).toBeCloseTo(ratio, 5),
-  );
-  // Common practice.
-  test.each([
-    [8, 22.5],
-    [12, 15],
-    [18, 10],
-    [24, 7.5],
-  ])('%i segments are cut at %f°', (count, angle) =>
-    expect((segmentSizes(count, mm(100), mm(80)).cutAngle * 180) / Math.PI).toBeCloseTo(angle, 12),
-  );
-  test('strips tell the ring they make: the inverse gives the radii back', () => {
-    fc.assert(
-      fc.property(anyNeed, fc.integer({ min: 3, max: 100 }), ({ outerMm, innerMm }, count) => {
-        const { longEdgeMm, widthMm } = segmentSizes(count, outerMm, innerMm);
-        const outer = longEdgeMm / (2 * Math.tan(Math.PI / count));
-        expect(outer).toBeCloseTo(outerMm, 8);
-        expect(innerOfWidth((2 * Math.PI) / count, mm(outer), widthMm)).toBeCloseTo(innerMm, 7);
-      }),
-    );
+/** The slow way to ask which pieces hold a point: even-odd over every outline. */
+function holders(pieces: readonly LaidPiece[], x: number, y: number, share: number): number[] {
+  return pieces
+    .filter((piece) => {
+      const outline = outlineAt(piece, share);
+      let inside = false;
+      outline.forEach((p, i) => {
+        const q = outline[(i + 1) % outline.length]!;
+        if (p.y > y !== q.y > y && x < p.x + ((y - p.y) / (q.y - p.y)) * (q.x - p.x)) inside = !inside;
+      });
+      return inside;
+    })
+    .map(({ place }) => place);
+}
+
+/** Evenly scattered points of a unit cube (Halton's sequence). */
+const scattered = (i: number) =>
+  [2, 3, 5].map((base) => {
+    let [at, share] = [0, 1 / base];
+    for (let n = i; n > 0; n = Math.floor(n / base), share /= base) at += (n % base) * share;
+    return at;
   });
-});
+
+/** Angle of wood on a circle at a share of the height. */
+const woodOn = (made: Made, radius: number, share: number): number =>
+  layOut(made)
+    .flatMap((piece) => arcsInside(outlineAt(piece, share), radius))
+    .reduce((sum, { from, to }) => sum + to - from, 0);
 
 describe.each(WAYS)('the way “%s”', (way) => {
-  const making = anyMaking.filter((candidate) => candidate.way === way);
-  const cases = fc.record({ making, need: anyNeed });
-  const made = (given: { making: Parameters<typeof makeRing>[0]; need: Parameters<typeof makeRing>[1] }) => {
-    const result = makeRing(given.making, given.need);
-    if (!result.ok) throw new Error(result.reasons[0]!.message);
-    return result.value;
-  };
+  const cases = fc
+    .record({ making: makingOf(way), need: anyNeed })
+    .map(({ making, need }) => ({ making, need: way === 'stock' ? NEED : need }))
+    .map((given) => ({ ...given, made: makeRing(given.making, given.need) }))
+    .filter(({ made }) => made.ok)
+    .map(({ making, need, made }) => ({ making, need, made: (made as { value: Made }).value }));
+  const always = (holds: (given: { making: RingMaking; need: typeof NEED; made: Made }) => void, runs = 40) =>
+    fc.assert(
+      fc.property(cases, (given) => holds(given as never)),
+      { numRuns: runs, endOnFailure: true },
+    );
 
-  test('has a name, a word on when to use it, and refuses unknown keys', () => {
+  test('has a name and a word on when to use it; refuses unknown keys; begins with what can be made', () => {
     expect(MAKINGS[way].name).not.toBe('');
     expect(MAKINGS[way].says.length).toBeGreaterThan(10);
-    expect(makingSchema.safeParse({ way, count: 12, colour: 'red' }).success).toBe(false);
+    const making = begun(way, { segments: 12, body: 'thick' });
+    if (!making) return expect(way).toBe('stock');
+    expect(makingSchema.safeParse(making).data).toEqual(making);
+    expect(makingSchema.safeParse({ ...making, colour: 'red' }).success).toBe(false);
+    expect(makeRing(making, NEED).ok).toBe(true);
   });
 
-  test('lays out one piece for each place, and counts the same pieces', () => {
+  test('random parameters are allowed, and refusals are sentences with figures', () => {
     fc.assert(
-      fc.property(cases, (given) => {
-        const ring = made(given);
-        const places = Array.from({ length: placesOf(given.making) }, (_, place) => place);
-        expect(layOut(ring).map(({ place }) => place)).toEqual(places);
-        expect(ring.kinds.flatMap((kind) => kind.places).sort((a, b) => a - b)).toEqual(places);
+      fc.property(makingOf(way), anyNeed, (making, need) => {
+        expect(makingSchema.safeParse(making).error).toBeUndefined();
+        const made = makeRing(making, need);
+        if (!made.ok) for (const { message } of made.reasons) expect(message).toMatch(/\d.*\.$/);
+        const near = made.ok ? null : insteadOf(making, need);
+        if (near) expect(makeRing(near, need).ok).toBe(true);
       }),
     );
   });
 
-  test('volume of the laid-out pieces is the volume that is counted', () => {
-    fc.assert(
-      fc.property(cases, (given) => {
-        const ring = made(given);
-        const drawn = layOut(ring).reduce((sum, piece) => sum + area(piece.bottom), 0) * given.need.heightMm;
-        const counted = ring.kinds.reduce((sum, kind) => sum + kind.volumeMm3 * kind.places.length, 0);
-        expect(drawn / counted).toBeCloseTo(1, 3);
-      }),
-    );
-  });
+  test('lays out one piece for each place, and counts the same pieces', () =>
+    always(({ making, made }) => {
+      const places = Array.from({ length: placesOf(making) }, (_, place) => place);
+      expect(layOut(made).map(({ place }) => place)).toEqual(places);
+      expect(made.kinds.flatMap((kind) => kind.places).sort((a, b) => a - b)).toEqual(places);
+      expect(made.groups).toEqual(groupsOf(making));
+      const segments = segmentsOf(making);
+      if (segments !== null) expect(segmentsOf(withSegments(making, segments))).toBe(segments);
+    }));
 
-  test('sampling finds the place that the lay-out draws, and together they fill the circle', () => {
-    fc.assert(
-      fc.property(
-        cases,
-        fc.double({ min: 0.01, max: 0.99, noNaN: true }),
-        fc.double({ min: 0, max: 6.28, noNaN: true }),
-        (given, share, angle) => {
-          const ring = made(given);
-          const radius = ring.gives.innerMm + share * (ring.gives.outerMm - ring.gives.innerMm);
-          const { x, y } = polar(radius, angle);
-          const found = ring.placeAt(x, y, given.need.heightMm / 2);
-          const drawn = layOut(ring).filter(({ bottom }) =>
-            arcsInside(bottom, radius).some(({ from, to }) =>
-              [angle, angle + 2 * Math.PI].some((a) => a >= from - 1e-7 && a <= to + 1e-7),
-            ),
+  test('volume of the laid-out pieces is that of the pieces as they are sawn', () =>
+    always(({ made }) => {
+      if (made.groups.some(({ name }) => name === 'Plug')) return;
+      for (const { stock, places, heightMm } of made.kinds) {
+        const piece = mitred(stock);
+        if (!piece) continue;
+        const sawn = ((piece.longEdgeMm + piece.shortEdgeMm) / 2) * piece.widthMm * heightMm;
+        for (const place of places.slice(0, 3))
+          expect(volumeOf(made.lay(place), heightMm) / sawn).toBeCloseTo(1, 6);
+      }
+    }));
+
+  test('sampling gives the piece that the outlines hold, and no two hold one point', () =>
+    always(({ made }) => {
+      const pieces = layOut(made);
+      for (let i = 1; i <= 60; i++) {
+        const [a, b, c] = scattered(i) as [number, number, number];
+        const { x, y } = polar(made.cornerMm * Math.sqrt(b), (a + 0.1234567) * 2 * Math.PI);
+        const held = holders(pieces, x, y, c);
+        const found = made.placeAt(x, y, c * made.heightMm);
+        if (held.length > 1) expect(plugged(made, held)).toBe(true);
+        if (held.length === 1 || found === null)
+          expect(held.slice(0, 1)).toEqual(found === null ? [] : [found]);
+        else
+          expect(held.length === 0 ? found === null || plugged(made, [found]) : held.includes(found)).toBe(
+            true,
           );
-          expect(drawn.map(({ place }) => place)).toContain(found);
-          const all = ring.kinds.map((kind) => kind.places.length * shareOf(ring, kind, radius));
-          expect(all.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 6);
-          expect(ring.placeAt(x, y, given.need.heightMm + 0.1)).toBeNull();
-        },
-      ),
-    );
-  });
+      }
+      expect(made.placeAt(made.gives.outerMm * 0.99, 0, made.heightMm + 0.1)).toBeNull();
+    }));
 
-  test('holds the ring that must survive, and reaches no farther than its corner', () => {
-    fc.assert(
-      fc.property(cases, (given) => {
-        const ring = made(given);
-        expect(ring.gives.outerMm).toBeGreaterThanOrEqual(given.need.outerMm - 1e-9);
-        expect(ring.gives.innerMm).toBeLessThanOrEqual(given.need.innerMm + 1e-9);
-        const corners = layOut(ring).flatMap(({ bottom }) => bottom.map(({ x, y }) => Math.hypot(x, y)));
-        expect(Math.max(...corners)).toBeLessThanOrEqual(ring.cornerMm * 1.0002);
-      }),
-    );
-  });
+  test('the volume found by sampling is the volume of the pieces', () =>
+    always(({ made }) => {
+      const counted = layOut(made).reduce((sum, piece) => sum + volumeOf(piece, made.heightMm), 0);
+      const points = 20000;
+      let hits = 0;
+      for (let i = 1; i <= points; i++) {
+        const [a, b, c] = scattered(i) as [number, number, number];
+        const [x, y] = [(2 * a - 1) * made.cornerMm, (2 * b - 1) * made.cornerMm];
+        if (made.placeAt(x, y, c * made.heightMm) !== null) hits++;
+      }
+      const box = 4 * made.cornerMm ** 2 * made.heightMm;
+      expect(Math.abs((hits / points) * box - counted) / box).toBeLessThan(0.005);
+    }, 12));
 
-  test('pieces of one kind hold alike shares of any circle about the axis', () => {
-    fc.assert(
-      fc.property(cases, fc.double({ min: 0.01, max: 0.99, noNaN: true }), (given, share) => {
-        const ring = made(given);
-        const radius = ring.gives.innerMm + share * (ring.gives.outerMm - ring.gives.innerMm);
-        for (const { place, bottom } of layOut(ring)) {
-          const kind = ring.kinds.find(({ places }) => places.includes(place))!;
-          const held = arcsInside(bottom, radius).reduce((sum, { from, to }) => sum + to - from, 0);
-          expect(held / (2 * Math.PI)).toBeCloseTo(shareOf(ring, kind, radius), 6);
-        }
-      }),
-      { numRuns: 30 },
-    );
-  });
+  test('holds the ring that must survive, exactly, and reaches no farther than its corner', () =>
+    always(({ need, made }) => {
+      if (way !== 'stock' && made.lean === 0) {
+        expect(made.gives.outerMm).toBeGreaterThanOrEqual(need.outerMm - 1e-9);
+        expect(made.gives.innerMm).toBeLessThanOrEqual(need.innerMm + 1e-9);
+      }
+      const full = made.closed
+        ? 2 * Math.PI
+        : woodOn(made, (made.gives.outerMm + made.gives.innerMm) / 2, 0.5);
+      /** Parallel gaps take more of a small circle than of a large one. */
+      const loose = made.closed || made.radial;
+      for (const share of [0, 0.5, 1]) {
+        const { outerMm, innerMm } = bandAt(made, share * made.heightMm);
+        if (loose) expect(woodOn(made, outerMm - 1e-4, share)).toBeCloseTo(full, 5);
+        if (loose && innerMm > 0.1) expect(woodOn(made, innerMm + 1e-4, share)).toBeCloseTo(full, 5);
+      }
+      const some = (radius: (band: ReturnType<typeof bandAt>) => number) =>
+        Math.min(
+          ...[0, 0.5, 1].map((share) => woodOn(made, radius(bandAt(made, share * made.heightMm)), share)),
+        );
+      if (made.closed) expect(some(({ outerMm }) => outerMm * 1.001 + 0.05)).toBeLessThan(full - 1e-6);
+      if (made.closed && made.gives.innerMm > 1)
+        expect(some(({ innerMm }) => innerMm * 0.999 - 0.05)).toBeLessThan(full - 1e-6);
+      const corners = layOut(made).flatMap(({ bottom, top }) => [...bottom, ...top]);
+      expect(Math.max(...corners.map(({ x, y }) => Math.hypot(x, y)))).toBeLessThanOrEqual(
+        made.cornerMm * 1.0002,
+      );
+    }));
 
-  test('looks the same after one pitch, has steps and cautions', () => {
-    const ring = made(fc.sample(cases, { numRuns: 1, seed: 7 })[0]!);
-    const pitch = pitchOf(fc.sample(cases, { numRuns: 1, seed: 7 })[0]!.making);
-    expect((2 * Math.PI) / pitch).toBeCloseTo(Math.round((2 * Math.PI) / pitch), 9);
-    expect(ring.steps().length).toBeGreaterThan(1);
-    expect(ring.cautions.length).toBeGreaterThan(0);
-  });
+  test('comes to itself as often as it says', () =>
+    always(({ made }) => {
+      let first = 0;
+      for (const { count } of made.groups) {
+        const step = count / made.repeats;
+        if (Number.isInteger(step))
+          for (let i = 0; i < count; i++) {
+            const here = turned(made.lay(first + i).bottom, (2 * Math.PI) / made.repeats);
+            const there = made.lay(first + ((i + step) % count)).bottom;
+            expect(area(here)).toBeCloseTo(area(there), 6);
+            expect(here[0]!.x).toBeCloseTo(there[0]!.x, 6);
+            expect(here[0]!.y).toBeCloseTo(there[0]!.y, 6);
+          }
+        first += count;
+      }
+    }, 15));
+
+  test('says what is done and what to beware of, in figures that are finite', () =>
+    always(({ making, made }) => {
+      expect(made.steps().length).toBeGreaterThan(1);
+      expect(made.cautions.length).toBeGreaterThan(0);
+      expect(made.steps().join(' ') + JSON.stringify([made.kinds, made.figures])).not.toMatch(
+        /NaN|null|undefined/,
+      );
+      expect((2 * Math.PI) / pitchOf(making)).toBeGreaterThan(0.99);
+    }));
 });
+
+/** A plug goes before what is drawn with a many-sided rim round it. */
+const plugged = (made: Made, places: readonly number[]): boolean =>
+  places.some((place) => made.kinds.some((kind) => kind.name === 'Plug' && kind.places.includes(place)));
 
 test('a ring with no width is refused with its figures', () => {
   const refused = makeRing(
@@ -160,37 +214,19 @@ test('a ring with no width is refused with its figures', () => {
   expect(refused).toMatchObject({ ok: false, reasons: [{ code: 'ring-no-width' }] });
 });
 
-describe('unequal segments', () => {
-  const need = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20) };
-  test('wide and narrow ones are two kinds; together they close the circle', () => {
-    const made = makeRing({ way: 'flat', count: 12, parts: [2, 1] }, need);
-    if (!made.ok) throw new Error(made.reasons[0]!.message);
-    const [wide, narrow] = made.value.kinds;
-    expect(made.value.kinds.map(({ places }) => places.length)).toEqual([6, 6]);
-    // 2·Ro·tan(β/2) with β = 40° and 20°; the hole's corners are those of the wide ones: w = Ro − Ri·cos 20°.
-    expect(wide!.stock).toMatchObject({
-      longEdgeMm: expect.closeTo(72.794, 3),
-      widthMm: expect.closeTo(24.8246, 4),
-    });
-    expect(narrow!.stock).toMatchObject({ longEdgeMm: expect.closeTo(35.2654, 4) });
-    expect(made.value.placeAt(90 * Math.cos(0.7), 90 * Math.sin(0.7), 5)).toBe(1);
-  });
-  test('a pattern that does not go into the count, or a segment too wide for a mitre, is refused', () => {
-    const parsed = makingSchema.safeParse({ way: 'flat', count: 10, parts: [1, 1, 2] });
-    expect(parsed.error?.issues[0]?.message).toMatch(/does not go into 10/);
-    expect(makeRing({ way: 'flat', count: 3, parts: [1, 1, 9] }, need)).toMatchObject({
-      ok: false,
-      reasons: [{ code: 'segment-wide' }],
-    });
-  });
-});
-
-test('a ring that came out smaller keeps its width: the hole is smaller too', () => {
-  const planned = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20) };
-  const flatMade = ringAsMeasured({ way: 'flat', count: 12 }, planned, mm(98));
-  expect(flatMade.innerMm).toBeCloseTo(
-    (98 - (100 - 80 * Math.cos(Math.PI / 12))) / Math.cos(Math.PI / 12),
-    9,
+test('a ring that came out smaller keeps its strips: the hole is smaller too', () => {
+  const flatMade = ringAsMeasured({ way: 'flat', count: 12 }, NEED, mm(98));
+  // Strips keep their width: Ri = (Ro − w) / cos θ with w = 100 − 80·cos 15°.
+  const width = 100 - 80 * Math.cos(Math.PI / 12);
+  expect(flatMade.innerMm).toBeCloseTo((98 - width) / Math.cos(Math.PI / 12), 9);
+  const spacedMade = ringAsMeasured(
+    { way: 'spaced', count: 12, spacers: { at: 'every', thicknessMm: mm(3) } },
+    NEED,
+    mm(98),
   );
-  expect(ringAsMeasured({ way: 'disc' }, planned, mm(98))).toMatchObject({ outerMm: 98, innerMm: 0 });
+  expect(spacedMade.innerMm).toBeLessThan(80);
+  expect(ringAsMeasured({ way: 'disc' }, { ...NEED, innerMm: mm(0) }, mm(98))).toMatchObject({
+    outerMm: 98,
+    innerMm: 0,
+  });
 });

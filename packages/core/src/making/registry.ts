@@ -2,33 +2,118 @@ import { z } from 'zod';
 import type { Mm, Rad } from '../measure/quantity.js';
 import type { Result } from '../measure/reason.js';
 import type { RingNeed } from '../ring/need.js';
-import type { Made, Making } from './contract.js';
+import type { Beginning, Made, Making, PlaceGroup } from './contract.js';
 import { type DiscParams, disc } from './disc/disc.js';
 import { type FlatParams, flat } from './flat/flat.js';
+import { type GrainParams, grain } from './grain/grain.js';
+import { type HalvesParams, halves } from './halves/halves.js';
+import { type LayeredParams, layered } from './layered/layered.js';
+import { placesIn } from './layOut.js';
+import { sameStrips } from './measured.js';
+import { type OpenParams, open } from './open/open.js';
+import { type PieParams, pie } from './pie/pie.js';
+import { type ResawnParams, resawn } from './resawn/resawn.js';
+import type { SpacedParams } from './spaced/params.js';
+import { spaced } from './spaced/spaced.js';
+import { type StavedParams, staved } from './staved/staved.js';
+import { fromStock, type StockParams } from './stock/fromStock.js';
+import { type TiltedParams, tilted } from './tilted/tilted.js';
+
+/** Ways of making a ring at the saw. */
+export type SawnMaking =
+  | FlatParams
+  | SpacedParams
+  | OpenParams
+  | TiltedParams
+  | StavedParams
+  | ResawnParams
+  | HalvesParams
+  | GrainParams
+  | LayeredParams
+  | DiscParams
+  | PieParams;
 
 /** How a ring is made, with the parameters of that way. */
-export type RingMaking = FlatParams | DiscParams;
+export type RingMaking = SawnMaking | StockParams<SawnMaking>;
 export type Way = RingMaking['way'];
+type SawnWay = SawnMaking['way'];
+export type ParamsOf<W extends Way> = Extract<RingMaking, { way: W }>;
+
+const SAWN = {
+  flat,
+  spaced,
+  open,
+  tilted,
+  staved,
+  resawn,
+  halves,
+  grain,
+  layered,
+  disc,
+  pie,
+} satisfies { [W in SawnWay]: Making<ParamsOf<W>> };
+
+/** Parameters of any of some ways; `way` says which. */
+const anyOf = <P>(ways: Record<string, Making<never>>): z.ZodType<P> => {
+  const options = Object.values(ways).map(({ params }) => params) as unknown as [
+    z.ZodObject,
+    ...z.ZodObject[],
+  ];
+  return z.discriminatedUnion('way', options, {
+    error: () => `Way of making is not known; it has to be one of ${Object.keys(ways).join(', ')}.`,
+  }) as unknown as z.ZodType<P>;
+};
+
+const sawn = (making: SawnMaking): Making<SawnMaking> => SAWN[making.way] as unknown as Making<SawnMaking>;
+
+/** How rings in the stash were made: any way but from the stash. */
+export const sawnSchema = anyOf<SawnMaking>(SAWN as unknown as Record<string, Making<never>>);
 
 /** The only list of the ways of making a ring. */
-export const MAKINGS = { flat, disc } satisfies { [W in Way]: Making<Extract<RingMaking, { way: W }>> };
+export const MAKINGS = {
+  ...SAWN,
+  stock: fromStock<SawnMaking>({
+    schema: sawnSchema,
+    groups: (made) => sawn(made).groups(made),
+    segments: (made) => sawn(made).segments(made),
+    pitch: (made) => sawn(made).pitch(made),
+    make: (made, need) => sawn(made).make(made, need),
+  }),
+} satisfies { [W in Way]: Making<ParamsOf<W>> };
 
 export const WAYS = Object.keys(MAKINGS) as readonly Way[];
 
-const paramsOfEveryWay = WAYS.map((way) => MAKINGS[way].params) as unknown as [z.ZodObject, ...z.ZodObject[]];
-
-/** Parameters of any way; `way` says which. */
-export const makingSchema = z.discriminatedUnion('way', paramsOfEveryWay, {
-  error: () => `Way of making is not known; it has to be one of ${WAYS.join(', ')}.`,
-}) as unknown as z.ZodType<RingMaking>;
+export const makingSchema = anyOf<RingMaking>(MAKINGS as unknown as Record<string, Making<never>>);
 
 /** The definition behind a ring's parameters; the one place where the two are matched. */
-const definition = (making: RingMaking): Making<RingMaking> =>
+const definition = (making: { readonly way: Way }): Making<RingMaking> =>
   MAKINGS[making.way] as unknown as Making<RingMaking>;
 
-export const placesOf = (making: RingMaking): number => definition(making).places(making);
+export const begun = (way: Way, from: Beginning): RingMaking | null => definition({ way }).begin(from);
+export const groupsOf = (making: RingMaking): readonly PlaceGroup[] => definition(making).groups(making);
+export const placesOf = (making: RingMaking): number => placesIn(groupsOf(making));
+export const segmentsOf = (making: RingMaking): number | null => definition(making).segments(making);
+export const isSolid = (making: RingMaking): boolean => definition(making).solid;
 export const pitchOf = (making: RingMaking): Rad => definition(making).pitch(making);
+export const bodyOf = (making: RingMaking): string | null => definition(making).body?.(making) ?? null;
+export const oneWoodOf = (making: RingMaking): readonly (readonly number[])[] =>
+  definition(making).oneWood?.(making) ?? [];
 export const makeRing = (making: RingMaking, need: RingNeed): Result<Made> =>
   definition(making).make(making, need);
+/** Parameters as seen in a mirror; a ring from the stash is made anew, for there is only one of it. */
+export const mirrored = (making: RingMaking): RingMaking => {
+  const own = making.way === 'stock' ? making.of : making;
+  return definition(own).mirror?.(own) ?? own;
+};
+/** Another number of segments, as far as the way has segments. */
+export const withSegments = (making: RingMaking, count: number): RingMaking =>
+  definition(making).withSegments(making, count);
+/** Parameters near these that can be made in the way, when these cannot. */
+export const insteadOf = (making: RingMaking, need: RingNeed): RingMaking | null => {
+  const near = definition(making).instead?.(making, need) ?? null;
+  return near && makeRing(near, need).ok ? near : null;
+};
+
+/** What a ring of the planned size is when it was made and its outer radius, across the flats, is another. */
 export const ringAsMeasured = (making: RingMaking, planned: RingNeed, outerMm: Mm): RingNeed =>
-  definition(making).asMeasured(making, planned, outerMm);
+  sameStrips((need) => makeRing(making, need), planned, outerMm);

@@ -1,60 +1,85 @@
-import { extremes, radiusAt } from '../form/curve.js';
+import { knotsBetween, radiusAt } from '../form/curve.js';
 import { recessAt } from '../form/recess.js';
 import { insideAt, type Vessel } from '../form/vessel.js';
 import { woodVolume } from '../form/volume.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
+import type { LaidPiece, Made } from '../making/contract.js';
+import { outlineAt } from '../making/layOut.js';
 import { integrate } from '../measure/quadrature.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import { shortfall } from '../ring/need.js';
-import type { Band } from '../ring/overlap.js';
-import { shareOf } from '../surface/round.js';
-import type { Prepared } from './prepare.js';
+import { overPlaces } from '../surface/round.js';
+import { areaBetween } from '../surface/within.js';
+import type { Prepared, PreparedRing } from './prepare.js';
 
 /** Volume of each wood that is left in the turned piece, mm³ by species; `plans` has the pieces of every ring. */
 export function finishedVolumes(
   { vessel, rings }: Prepared,
   plans: readonly RingPlan[],
+  woodOf: ReadonlyMap<string, string>,
 ): ReadonlyMap<string, number> {
   const byWood = new Map<string, number>();
   const add = (wood: string, volume: number) => byWood.set(wood, (byWood.get(wood) ?? 0) + volume);
-  rings.forEach(({ course, made, wall }, i) => {
+  rings.forEach((prepared, i) => {
+    const { course, made, ring } = prepared;
     if (!made.ok) return;
-    const top = Math.min(course.topMm, vessel.heightMm);
-    const { outsideMm, insideMm } = shortfall(made.value.gives, wall);
-    const holds = Math.max(outsideMm, insideMm) <= SAME_LENGTH;
-    const volume = holds
-      ? woodVolume(vessel, course.bottomMm, top)
-      : volumeWithin(vessel, made.value.gives, course.bottomMm, top);
     const { pieces } = plans[i]!;
+    const full = fullVolume(prepared, made.value, vessel);
     const only = pieces.every(({ wood }) => wood === pieces[0]!.wood) ? pieces[0]!.wood : null;
-    const radius = middleOfWall(vessel, course.bottomMm, top);
-    if (only !== null) add(only, volume);
-    else
-      for (const { wood, kind, count } of pieces)
-        add(wood, volume * count * shareOf(made.value, kind, radius));
+    if (full !== null && only !== null) {
+      add(only, full);
+      return;
+    }
+    const top = Math.min(course.topMm, vessel.heightMm);
+    const parts = placeVolumes(made.value, vessel, course.bottomMm, top, full !== null);
+    const scale = full === null ? 1 : full / parts.reduce((a, b) => a + b, 0);
+    parts.forEach((volume, place) => {
+      add(woodOf.get(ring.woods[place]!)!, volume * scale);
+    });
   });
   return byWood;
 }
 
-/** Slices in which a ring that does not hold its wall is measured (mm). */
-const SLICE = 0.25;
-
-/** Volume of wood between two heights where a ring has wood only between the radii of `band`, mm³. */
-function volumeWithin(vessel: Vessel, band: Band, z0: number, z1: number): number {
-  const area = (z: number) => {
-    const outer = Math.min(radiusAt(vessel.outside, z), band.outerMm);
-    const hollow = Math.max(insideAt(vessel, z) ?? 0, recessAt(vessel.recess, z), band.innerMm);
-    return outer > hollow ? outer * outer - hollow * hollow : 0;
-  };
-  const slices = Math.max(1, Math.ceil((z1 - z0) / SLICE));
-  let sum = 0;
-  for (let i = 0; i < slices; i++)
-    sum += integrate(area, z0 + ((z1 - z0) * i) / slices, z0 + ((z1 - z0) * (i + 1)) / slices);
-  return Math.PI * sum;
+/** Volume of the turned wood in a ring that is wood all round and holds its wall, mm³; null for others. */
+function fullVolume({ wallAlong, course }: PreparedRing, made: Made, vessel: Vessel): number | null {
+  const { outsideMm, insideMm } = shortfall(made.gives, wallAlong);
+  if (!made.closed || Math.max(outsideMm, insideMm) > SAME_LENGTH) return null;
+  return woodVolume(vessel, course.bottomMm, Math.min(course.topMm, vessel.heightMm));
 }
 
-/** A radius that lies in the blank of the ring between two heights, whatever the slope of its wall. */
-function middleOfWall(vessel: Vessel, bottom: number, top: number): number {
-  const { least } = extremes(vessel.outside, bottom, top);
-  return (least + Math.max(0, insideAt(vessel, top) ?? 0, insideAt(vessel, bottom) ?? 0)) / 2;
+/** Slices in which pieces are measured (mm). */
+const SLICE = 2;
+
+/**
+ * What is left of every place between two heights, mm³: at each height the area of its outline between inside and
+ * outside is exact. Only the proportions matter where the whole is known; radial joints hold theirs at every height.
+ */
+function placeVolumes(made: Made, vessel: Vessel, z0: number, z1: number, whole: boolean): number[] {
+  const heightMm = made.heightMm;
+  const hollow = (z: number) => Math.max(insideAt(vessel, z) ?? 0, recessAt(vessel.recess, z));
+  const areaAt = (piece: LaidPiece, z: number) => {
+    const outline = outlineAt(piece, (z - z0) / heightMm);
+    const outer = radiusAt(vessel.outside, z);
+    return Math.max(0, areaBetween(outline, Math.min(outer, hollow(z)), outer));
+  };
+  if (whole && made.radial) {
+    const { outerMm, innerMm } = made.gives;
+    return overPlaces(made, (place) => areaBetween(made.lay(place).bottom, innerMm, outerMm));
+  }
+  const knots = knotsBetween(vessel.outside, z0, z1);
+  return overPlaces(made, (place) => {
+    const piece = made.lay(place);
+    let sum = 0;
+    for (let k = 1; k < knots.length; k++) {
+      const [from, to] = [knots[k - 1]!, knots[k]!];
+      const slices = Math.max(1, Math.ceil((to - from) / SLICE));
+      for (let i = 0; i < slices; i++)
+        sum += integrate(
+          (z) => areaAt(piece, z),
+          from + ((to - from) * i) / slices,
+          from + ((to - from) * (i + 1)) / slices,
+        );
+    }
+    return sum;
+  });
 }

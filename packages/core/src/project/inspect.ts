@@ -1,5 +1,5 @@
 import { vesselOf } from '../form/vessel.js';
-import { placesOf } from '../making/registry.js';
+import { bodyOf, oneWoodOf, placesOf } from '../making/registry.js';
 import { done, type Reason, type Result, refused } from '../measure/reason.js';
 import { type Project, projectSchema } from './schema.js';
 import { reasonsOf } from './sentences.js';
@@ -48,6 +48,7 @@ function woodReasons(project: Project): Reason[] {
         path: `${where}.woods`,
         message: `Ring ${i + 1} has ${places} ${places === 1 ? 'place' : 'places'} and ${ring.woods.length} woods; it needs one wood for each place.`,
       });
+    reasons.push(...stockReasons(project, i), ...sliceReasons(project, i), ...leafReasons(project, i));
     for (const key of new Set(ring.woods.filter((wood) => !keys.includes(wood))))
       reasons.push({
         code: 'wood-unknown',
@@ -55,5 +56,51 @@ function woodReasons(project: Project): Reason[] {
         message: `Ring ${i + 1} uses “${key}”, which is not in the palette.`,
       });
   });
+  return reasons;
+}
+
+/** Slices of one thick ring are made alike and have the same woods at the same places. */
+function sliceReasons({ rings }: Project, index: number): Reason[] {
+  const { making, woods } = rings[index]!;
+  const body = bodyOf(making);
+  if (body === null) return [];
+  const first = rings.findIndex((ring) => bodyOf(ring.making) === body);
+  const alike = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+  if (alike(making, rings[first]!.making) && alike(woods, rings[first]!.woods)) return [];
+  const message = `Ring ${index + 1} is a slice of the same thick ring as ring ${first + 1}, but is made otherwise or of other woods; slices of one ring are alike.`;
+  return [{ code: 'slices-differ', path: `rings.${index}`, message }];
+}
+
+/** Places that are sawn from one piece have one wood. */
+function leafReasons({ rings }: Project, index: number): Reason[] {
+  const { making, woods } = rings[index]!;
+  const split = oneWoodOf(making).find((places) =>
+    places.some((place) => woods[place] !== woods[places[0]!]),
+  );
+  if (!split) return [];
+  const numbers = split.map((place) => place + 1).join(' and ');
+  const message = `Ring ${index + 1}: segments ${numbers} are sawn from one piece and need one wood.`;
+  return [{ code: 'one-piece', path: `rings.${index}.woods`, message }];
+}
+
+/** A ring from the stash is what it is: used once, and of its own woods. */
+function stockReasons({ rings, palette }: Project, index: number): Reason[] {
+  const { making, woods } = rings[index]!;
+  if (making.way !== 'stock') return [];
+  const twice = rings.findIndex((ring) => ring.making.way === 'stock' && ring.making.item === making.item);
+  const species = new Map(palette.map(({ key, wood }) => [key, wood]));
+  const reasons: Reason[] = [];
+  if (twice !== index)
+    reasons.push({
+      code: 'stash-twice',
+      path: `rings.${index}.making.item`,
+      message: `Ring ${index + 1}: the ring “${making.name}” from the stash is ring ${twice + 1} already; there is only one of it.`,
+    });
+  if (making.species.some((wood, place) => species.get(woods[place]!) !== wood))
+    reasons.push({
+      code: 'stash-woods',
+      path: `rings.${index}.woods`,
+      message: `Ring ${index + 1} is “${making.name}” from the stash; its woods are what they are and cannot be painted over.`,
+    });
   return reasons;
 }

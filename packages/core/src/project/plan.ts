@@ -5,14 +5,20 @@ import { brimOf } from '../form/vessel.js';
 import { hollowVolume } from '../form/volume.js';
 import { type Lumber, lumberFor } from '../lumber/lumber.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
+import type { RingPieces } from '../lumber/wants.js';
+import type { Made } from '../making/contract.js';
+import { volumeOf } from '../making/layOut.js';
+import { insteadOf } from '../making/registry.js';
+import { roundVolume } from '../making/stock.js';
 import { type Mm, mm } from '../measure/quantity.js';
 import { done, type Result, refuse } from '../measure/reason.js';
-import { overlap } from '../ring/overlap.js';
+import { bandAt, overlap } from '../ring/overlap.js';
 import type { Shop } from '../settings/shop.js';
+import { leastContact } from '../surface/contact.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
 import { density, type Species } from '../wood/species.js';
 import { finishedVolumes } from './finished.js';
-import { heightOf, type PreparedRing, prepare } from './prepare.js';
+import { type PreparedRing, prepare } from './prepare.js';
 import type { Project } from './schema.js';
 
 export interface Plan {
@@ -51,10 +57,9 @@ export function plan(
   const woodOf = new Map(project.palette.map((entry) => [entry.key, entry.wood]));
   const { vessel, rings } = prepared.value;
   const plans = rings.map((ring, i) => ringPlan(ring, rings[i - 1], woodOf));
-  const finished = finishedVolumes(prepared.value, plans);
+  const finished = finishedVolumes(prepared.value, plans, woodOf);
   const lumber = lumberFor(
     plans.flatMap((ring) => ring.pieces),
-    project.rings.map(heightOf),
     finished,
     shop,
   );
@@ -76,44 +81,106 @@ export function plan(
 }
 
 function ringPlan(
-  { ring, course, wall, need, made }: PreparedRing,
+  here: PreparedRing,
   below: PreparedRing | undefined,
   woodOf: ReadonlyMap<string, string>,
 ): RingPlan {
+  const { ring, course, wall, wallAlong, need, made } = here;
   const figures = {
     index: course.index,
     id: ring.id,
     bottomMm: course.bottomMm,
     topMm: course.topMm,
     wall,
+    wallAlong,
     need,
-    gives: made.ok ? made.value.gives : null,
     fixed: ring.fixed !== undefined || ring.measured?.diameterMm !== undefined,
   };
   if (!made.ok)
-    return { ...figures, cornerMm: need.outerMm, overlapMm: null, pieces: [], reasons: made.reasons };
-  const pieces = made.value.kinds.flatMap((kind) =>
-    [...woodsIn(kind.places, ring.woods, woodOf)].map(([wood, count]) => ({
-      ring: course.index,
-      wood,
-      kind,
-      count,
-    })),
-  );
-  const overlapMm = below?.made.ok ? overlap(below.made.value.gives, made.value.gives) : null;
-  return { ...figures, cornerMm: made.value.cornerMm, overlapMm, pieces, reasons: [] };
+    return {
+      ...figures,
+      cornerMm: need.outerMm,
+      ...NOT_MADE,
+      reasons: made.reasons,
+      instead: need.outerMm > 0 ? insteadOf(ring.making, { ...need, ...ring.fixed }) : null,
+    };
+  const { gives, cornerMm, closed, layers, warnings } = made.value;
+  return {
+    ...figures,
+    ...joint(here, below),
+    gives,
+    cornerMm,
+    closed,
+    layers,
+    warnings,
+    figures: made.value.figures,
+    pieces: piecesOf(made.value, course.index, ring.woods, woodOf),
+    reasons: [],
+    instead: null,
+  };
 }
 
-/** How many of the places have each species. */
-function woodsIn(
+const NOT_MADE = {
+  gives: null,
+  overlapMm: null,
+  pieces: [],
+  closed: true,
+  layers: [],
+  figures: [],
+  warnings: [],
+  contactMm2: null,
+} as const;
+
+/** How a ring lies on the one below it: width of the glue joint all round, and least contact where there are gaps. */
+function joint(
+  { made, turn, wall }: PreparedRing,
+  below: PreparedRing | undefined,
+): Pick<RingPlan, 'overlapMm' | 'contactMm2'> {
+  if (!made.ok || !below?.made.ok) return { overlapMm: null, contactMm2: null };
+  const [upper, lower] = [made.value, below.made.value];
+  const overlapMm = overlap(bandAt(lower, lower.heightMm), bandAt(upper, 0));
+  if (upper.closed && lower.closed) return { overlapMm, contactMm2: null };
+  const left = {
+    outerMm: Math.min(wall.outerMm, below.wall.outerMm),
+    innerMm: Math.max(wall.innerMm, below.wall.innerMm),
+  };
+  const contactMm2 = leastContact({ made: lower, turn: below.turn }, { made: upper, turn }, left);
+  return { overlapMm, contactMm2 };
+}
+
+function piecesOf(
+  made: Made,
+  ring: number,
+  woods: readonly string[],
+  woodOf: ReadonlyMap<string, string>,
+): RingPieces[] {
+  return made.kinds.flatMap((kind) => {
+    const { stock } = kind;
+    const round = stock.from === 'panel' && stock.shape !== 'stave';
+    const volumeMm3 = round ? roundVolume(stock) : volumeOf(made.lay(kind.places[0]!), made.heightMm);
+    return [...placesByWood(kind.places, woods, woodOf)].map(([wood, places]) => ({
+      ring,
+      wood,
+      kind,
+      count: places.length,
+      places,
+      volumeMm3,
+    }));
+  });
+}
+
+/** The places that have each species. */
+function placesByWood(
   places: readonly number[],
   woods: readonly string[],
   woodOf: ReadonlyMap<string, string>,
-): Map<string, number> {
-  const byKey = new Map<string, number>();
-  for (const place of places) byKey.set(woods[place]!, (byKey.get(woods[place]!) ?? 0) + 1);
-  const bySpecies = new Map<string, number>();
-  for (const [key, count] of byKey)
-    bySpecies.set(woodOf.get(key)!, (bySpecies.get(woodOf.get(key)!) ?? 0) + count);
+): Map<string, number[]> {
+  const bySpecies = new Map<string, number[]>();
+  for (const place of places) {
+    const wood = woodOf.get(woods[place]!)!;
+    const known = bySpecies.get(wood);
+    if (known) known.push(place);
+    else bySpecies.set(wood, [place]);
+  }
   return bySpecies;
 }

@@ -1,11 +1,11 @@
 import { type Vessel, vesselOf } from '../form/vessel.js';
 import type { Made } from '../making/contract.js';
-import { makeRing, pitchOf, ringAsMeasured } from '../making/registry.js';
+import { bodyOf, makeRing, pitchOf, ringAsMeasured } from '../making/registry.js';
 import { sayMm } from '../measure/format.js';
 import { mm, type Rad, rad } from '../measure/quantity.js';
 import { done, type Result, refuse } from '../measure/reason.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
-import { needOf, type RingNeed, wallBand } from '../ring/need.js';
+import { allowed, needOf, type RingNeed, wallBand } from '../ring/need.js';
 import type { Band } from '../ring/overlap.js';
 import { type Course, courses } from '../ring/stack.js';
 import type { Project, Ring } from './schema.js';
@@ -16,6 +16,8 @@ export interface PreparedRing {
   readonly course: Course;
   /** The turned wall in this ring, without allowance. */
   readonly wall: Band;
+  /** The same between cones that lean as the ring does, by their radii at half its height. */
+  readonly wallAlong: Band;
   /** What the form asks of the ring, allowances included. */
   readonly need: RingNeed;
   /** The ring as it is planned, or as it was made. */
@@ -37,35 +39,63 @@ export function prepare(project: Pick<Project, 'form' | 'rings' | 'allowances'>)
   const vessel = vesselOf(project.form);
   if (!vessel.ok) return vessel;
   const stack = courses(project.rings.map(heightOf));
-  const rings = project.rings.map((ring, i) =>
-    prepareRing(ring, stack[i]!, vessel.value, project.allowances),
-  );
-  return done({ vessel: vessel.value, rings });
+  const sized = project.rings.map((ring, i) => sizeRing(ring, stack[i]!, vessel.value, project.allowances));
+  const { heightMm } = vessel.value;
+  return done({ vessel: vessel.value, rings: sized.map((ring) => prepareRing(ring, sized, heightMm)) });
+}
+
+/** A ring with the size that it is made to; null where it lies above the form. */
+interface SizedRing extends Pick<PreparedRing, 'ring' | 'course' | 'wall' | 'need'> {
+  readonly size: RingNeed | null;
+  along(slope: number): Band;
 }
 
 const NO_BAND: Band = { outerMm: 0, innerMm: 0 };
 
-function prepareRing(
-  ring: Ring,
-  course: Course,
-  vessel: Vessel,
-  allowances: Project['allowances'],
-): PreparedRing {
-  const turn = rad(ring.turn * pitchOf(ring.making));
+function sizeRing(ring: Ring, course: Course, vessel: Vessel, allowances: Project['allowances']): SizedRing {
   if (course.bottomMm >= vessel.heightMm - SAME_LENGTH) {
-    const above = `It starts at ${sayMm(course.bottomMm)}, above the form, which ends at ${sayMm(vessel.heightMm)}.`;
     const need = { outerMm: mm(0), innerMm: mm(0), heightMm: heightOf(ring) };
-    return { ring, course, wall: NO_BAND, need, made: refuse('ring-above-form', '', above), turn };
+    return { ring, course, wall: NO_BAND, need, size: null, along: () => NO_BAND };
   }
-  const wall = wallBand(vessel, course);
-  const need = needOf(wall, course, allowances);
-  return { ring, course, wall, need, made: makeRing(ring.making, sizeOf(ring, need)), turn };
+  const along = (slope: number) => wallBand(vessel, course, slope);
+  const wall = along(0);
+  const need: RingNeed = {
+    ...needOf(wall, course, allowances),
+    leaning: (slope) => allowed(along(slope), allowances),
+  };
+  return { ring, course, wall, need, size: sizeOf(ring, need), along };
 }
 
 /** The size a ring is made to: as measured, else as fixed, else what the form asks for. */
 function sizeOf({ fixed, measured, making }: Ring, need: RingNeed): RingNeed {
-  const planned = fixed ? { ...need, ...fixed } : need;
+  const planned = fixed ? { heightMm: need.heightMm, ...fixed } : need;
   return measured?.diameterMm === undefined
     ? planned
     : ringAsMeasured(making, planned, mm(measured.diameterMm / 2));
+}
+
+function prepareRing(sized: SizedRing, all: readonly SizedRing[], formMm: number): PreparedRing {
+  const { ring, course, wall, need, size, along } = sized;
+  const turn = rad(ring.turn * pitchOf(ring.making));
+  if (!size) {
+    const above = `It starts at ${sayMm(course.bottomMm)}, above the form, which ends at ${sayMm(formMm)}.`;
+    return { ring, course, wall, wallAlong: wall, need, made: refuse('ring-above-form', '', above), turn };
+  }
+  const made = makeRing(ring.making, withBody(sized, size, all));
+  const wallAlong = made.ok && made.value.lean !== 0 ? along(made.value.lean) : wall;
+  return { ring, course, wall, wallAlong, need, made, turn };
+}
+
+/** The size together with those of all rings that are sawn from the same glue-up. */
+function withBody({ ring }: SizedRing, size: RingNeed, all: readonly SizedRing[]): RingNeed {
+  const body = bodyOf(ring.making);
+  if (body === null) return size;
+  const members = all.filter((other) => other.size && bodyOf(other.ring.making) === body);
+  return {
+    ...size,
+    body: {
+      members: members.map((other) => other.size!),
+      index: members.findIndex((other) => other.ring === ring),
+    },
+  };
 }

@@ -4,7 +4,7 @@ import { makingSchema } from '../making/registry.js';
 import { length, number, text } from '../measure/field.js';
 import { sayMm } from '../measure/format.js';
 
-export const SCHEMA_VERSION = 2;
+export const SCHEMA_VERSION = 3;
 export const MOST_RINGS = 400;
 
 /** What patterns speak of; the palette gives each entry a wood. */

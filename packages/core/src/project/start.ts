@@ -2,6 +2,7 @@ import { STARTING_SHAPES, startingForm } from '../form/starting.js';
 import { solidSomewhere, vesselOf } from '../form/vessel.js';
 import { type Mm, mm } from '../measure/quantity.js';
 import { type Result, refuse } from '../measure/reason.js';
+import { usualSegments, usualSolid } from './commands/stack.js';
 import { readProject } from './inspect.js';
 import { type Project, type Ring, SCHEMA_VERSION } from './schema.js';
 
@@ -33,9 +34,9 @@ export function startProject(beginning: Beginning): Result<Project> {
     const from = i * beginning.ringHeightMm;
     const solid = solidSomewhere(vessel.value, from, from + beginning.ringHeightMm);
     const ring = { id: `r${i + 1}`, heightMm: beginning.ringHeightMm };
-    if (solid) return { ...ring, making: { way: 'disc' }, turn: 0, woods: [beginning.woods[0]] };
+    if (solid) return { ...ring, making: usualSolid(), turn: 0, woods: [beginning.woods[0]] };
     const woods = Array.from({ length: Math.min(beginning.count, 1000) }, () => beginning.woods[0]);
-    return { ...ring, making: { way: 'flat', count: beginning.count }, turn: i % 2 === 1 ? 0.5 : 0, woods };
+    return { ...ring, making: usualSegments(beginning.count), turn: i % 2 === 1 ? 0.5 : 0, woods };
   });
   return readProject({
     schema: SCHEMA_VERSION,

@@ -1,9 +1,10 @@
 import type { Fit } from '../form/corridor.js';
-import { placesOf, type RingMaking } from '../making/registry.js';
+import { placesOf } from '../making/registry.js';
 import { type Mm, mm } from '../measure/quantity.js';
 import { type Result, refuse } from '../measure/reason.js';
 import { run } from './commands/command.js';
 import { fitForm } from './commands/fitCommands.js';
+import { usualSegments, usualSolid } from './commands/stack.js';
 import { readProject } from './inspect.js';
 import { type Project, type Ring, SCHEMA_VERSION } from './schema.js';
 import { USUAL_ALLOWANCES, usualPalette } from './start.js';
@@ -74,7 +75,7 @@ export function startFromRings(beginning: RingsBeginning): Result<Project> {
 function ringsOf({ sizes, count, woods }: RingsBeginning): Ring[] {
   const each = sizes.flatMap((size) => Array.from({ length: size.rings }, () => size));
   return each.map(({ outerDiameterMm, innerDiameterMm, heightMm }, i): Ring => {
-    const making: RingMaking = innerDiameterMm === 0 ? { way: 'disc' } : { way: 'flat', count };
+    const making = innerDiameterMm === 0 ? usualSolid() : usualSegments(count);
     return {
       id: `r${i + 1}`,
       heightMm,

@@ -6,6 +6,7 @@ type Document = Record<string, unknown>;
 /** One step each: `UPGRADES[1]` turns a version 1 document into version 2. */
 export const UPGRADES: Readonly<Record<number, (document: Document) => Document>> = {
   1: wallAsInside,
+  2: moreWays,
 };
 
 /** Version 2: the inside is a wall or a curve of its own; foot recess, lid and a picture underneath. */
@@ -14,6 +15,11 @@ function wallAsInside({ form, ...rest }: Document): Document {
   const { wallMm, floorMm, ...outside } = old;
   const inside = { by: 'wall', walls: [{ heightMm: 0, wallMm }], floorMm };
   return { ...rest, schema: 2, form: { ...outside, inside, recess: null, lid: null }, underlay: null };
+}
+
+/** Version 3: more ways of making a ring; those of version 2 stand as they were. */
+function moreWays(document: Document): Document {
+  return { ...document, schema: 3 };
 }
 
 /** Brings a document of any older version up to date, one step at a time; leaves judging its fields to the schema. */

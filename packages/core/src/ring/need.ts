@@ -1,4 +1,4 @@
-import { extremes } from '../form/curve.js';
+import { extremes, type Lean } from '../form/curve.js';
 import { recessAt } from '../form/recess.js';
 import { solidSomewhere, type Vessel } from '../form/vessel.js';
 import { type Mm, mm } from '../measure/quantity.js';
@@ -17,32 +17,49 @@ export interface RingNeed {
   /** 0 where any height in the ring is solid: a disc, or segments whose points meet. */
   readonly innerMm: Mm;
   readonly heightMm: Mm;
+  /**
+   * The same for a ring whose radii grow by `slope` for every mm of height: the cones that hold it, by their radii at
+   * half its height. Left out where a size is given that does not follow the form.
+   */
+  leaning?(slope: number): Band;
+  /** Sizes of all rings that are sawn from one glue-up with this one, bottom to top, and which of them this is. */
+  readonly body?: {
+    readonly members: readonly (Band & { readonly heightMm: number })[];
+    readonly index: number;
+  };
 }
 
 /**
  * The turned wall over `course`, without allowance: `max r` and `min inside` over the whole height and not just its two
- * faces. A part of the top ring that stands above the lip is turned away. The course has to begin below the lip.
+ * faces. A part of the top ring that stands above the lip is turned away. The course has to begin below the lip. With a
+ * `slope` it is the wall between cones that widen by it per mm, by their radii at half the course's height.
  */
-export function wallBand(vessel: Vessel, course: Course): Band {
+export function wallBand(vessel: Vessel, course: Course, slope = 0): Band {
   const top = Math.min(course.topMm, vessel.heightMm);
+  const lean = { slope, about: (course.bottomMm + course.topMm) / 2 };
   return {
-    outerMm: extremes(vessel.outside, course.bottomMm, top).most,
-    innerMm: innermost(vessel, course.bottomMm, top),
+    outerMm: extremes(vessel.outside, course.bottomMm, top, lean).most,
+    innerMm: innermost(vessel, course.bottomMm, top, lean),
   };
 }
 
-function innermost(vessel: Vessel, from: number, to: number): number {
+function innermost(vessel: Vessel, from: number, to: number, lean: Lean): number {
   const { inside, hollowFromMm, hollowToMm, recess } = vessel;
   if (to <= hollowFromMm) return recessAt(recess, to);
   if (inside === null || solidSomewhere(vessel, from, to)) return 0;
-  return Math.max(0, extremes(inside, Math.max(from, hollowFromMm), Math.min(to, hollowToMm)).least);
+  return Math.max(0, extremes(inside, Math.max(from, hollowFromMm), Math.min(to, hollowToMm), lean).least);
 }
 
 /** What the form needs of a ring: `Ro = wall's outer + outside allowance`, `Ri = max(0, wall's inner − inside allowance)`. */
 export const needOf = (wall: Band, course: Course, allowances: Allowances): RingNeed => ({
-  outerMm: mm(wall.outerMm + allowances.outsideMm),
-  innerMm: mm(Math.max(0, wall.innerMm - allowances.insideMm)),
+  ...allowed(wall, allowances),
   heightMm: mm(course.topMm - course.bottomMm),
+});
+
+/** A wall with the allowances round it. */
+export const allowed = (wall: Band, { outsideMm, insideMm }: Allowances) => ({
+  outerMm: mm(wall.outerMm + outsideMm),
+  innerMm: mm(Math.max(0, wall.innerMm - insideMm)),
 });
 
 /** By how much a ring fails to hold the wall: too small outside, its hole too large inside; 0 where it holds it (mm). */

@@ -6,6 +6,20 @@ export interface Band {
   readonly innerMm: number;
 }
 
+/** A ring whose radii grow by `lean` for every mm of height; `gives` are those at half its height. */
+interface Leaning {
+  readonly gives: Band;
+  readonly lean: number;
+  readonly heightMm: number;
+}
+
+/** The radii that a ring gives at a height above its bottom. */
+export function bandAt({ gives, lean, heightMm }: Leaning, z: number): Band {
+  if (lean === 0) return gives;
+  const more = lean * (z - heightMm / 2);
+  return { outerMm: gives.outerMm + more, innerMm: Math.max(0, gives.innerMm + more) };
+}
+
 /** Width of the glue joint between two neighbouring rings: `min(Ro) − max(Ri)`. Zero or less: they do not meet. */
 export const overlap = (below: Band, above: Band): Mm =>
   mm(Math.min(below.outerMm, above.outerMm) - Math.max(below.innerMm, above.innerMm));

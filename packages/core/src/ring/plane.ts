@@ -17,6 +17,25 @@ export const wrapped = (angle: number): number => {
   return lifted < turn ? lifted : 0;
 };
 
+const cross = (p: Point, q: Point): number => p.x * q.y - p.y * q.x;
+
+const edges = (outline: readonly Point[]) =>
+  outline.map((p, i): readonly [Point, Point] => [p, outline[(i + 1) % outline.length]!]);
+
+/** Whether the axis lies inside a convex outline. */
+export const aroundAxis = (outline: readonly Point[]): boolean =>
+  edges(outline).every(([p, q]) => cross(p, q) > 0);
+
+/** Radius of the greatest circle about the axis inside a convex outline round it. */
+export const reachInside = (outline: readonly Point[]): number =>
+  Math.min(...edges(outline).map(([p, q]) => cross(p, q) / Math.hypot(q.x - p.x, q.y - p.y)));
+
+/** The outline turned about the axis, radians counter-clockwise. */
+export function turned(outline: readonly Point[], by: number): Point[] {
+  const [cos, sin] = [Math.cos(by), Math.sin(by)];
+  return outline.map(({ x, y }) => ({ x: x * cos - y * sin, y: x * sin + y * cos }));
+}
+
 /** Area of a polygon, mm², positive when its corners run counter-clockwise (shoelace formula). */
 export function area(outline: readonly Point[]): number {
   let twice = 0;

@@ -7,6 +7,16 @@ export const CAUTIONS = {
   'trapped-offcut': 'Never let a cut piece be trapped between blade and stop: it is thrown back.',
   bandsaw: 'Keep hands out of the line of the blade and support the whole disc while it is sawn round.',
   dust: 'Wear a dust mask and run the extraction; some woods sensitise.',
+  'thin-stock':
+    'Saw thin spacers with a backing board or a sled; never rip stock thinner than your saw’s maker allows.',
+  drill: 'Clamp a ring that is drilled; a large drill that catches spins what is not held.',
+  tapers: 'Cut tapers and bevels on a sled with hold-downs, and saw off before a setting is changed.',
+  'tilted-blade':
+    'With a tilted blade keep offcuts from wedging under it, and check that guard and fence clear it.',
+  resawing:
+    'Resaw with a tall fence and a push block; keep fingers out of the line of the blade as it comes through.',
+  'open-work':
+    'Open rings have edges that catch: keep fingers and loose cloth away, and sand with the lathe off or with a backed pad.',
   lathe: 'Wear a full face shield, stand out of line of a fresh glue-up, turn it by hand first, start slow.',
 } as const;
 

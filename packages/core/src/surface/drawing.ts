@@ -2,7 +2,7 @@ import { type Curve, knotsBetween, radiusAt } from '../form/curve.js';
 import { recessAt } from '../form/recess.js';
 import { insideAt, type Vessel } from '../form/vessel.js';
 import type { Made } from '../making/contract.js';
-import { placesRound } from './round.js';
+import { type Standing, type WallPatch, wallPatches } from './wall.js';
 
 /** A point of a half-section: radius and height, mm. */
 export interface SectionPoint {
@@ -60,54 +60,124 @@ export function woodOutline(vessel: Vessel): SectionPoint[] {
   return [...outsideLine(vessel), ...(closed ? [{ r: 0, z: heightMm }] : []), ...inside, ...under];
 }
 
-/**
- * A place of a ring as it shows on the outside, seen from the front. Its sides are sines of the angle between them and
- * the line of sight: 0 in the middle, 1 at the right-hand silhouette, −1 at the left-hand one. At a height where the
- * outside has radius r, a side is drawn at `r · sine` from the axis.
- */
+/** A point of a drawing seen from the front: x to the right of the axis, z up, mm. */
+export interface FrontPoint {
+  readonly x: number;
+  readonly z: number;
+}
+
+/** A place as the eye sees it on the outside of the turned piece: its outline, and the one of its sides that is a joint. */
 export interface OutsidePatch {
   readonly place: number;
-  readonly near: number;
-  readonly far: number;
+  readonly outline: readonly FrontPoint[];
+  readonly joint: readonly FrontPoint[];
 }
 
 /**
  * The places of a ring that the eye sees, `view` radians round from the index mark: on the right-hand quarter, or on the
- * whole front half.
+ * whole front half. `line` is the outside of the ring, bottom to top.
  */
 export function outsidePatches(
-  made: Made,
-  turn: number,
-  radius: number,
+  ring: Standing,
+  line: readonly SectionPoint[],
   view: number,
   seen: 'right' | 'front' = 'right',
 ): OutsidePatch[] {
   const [least, most] = [seen === 'right' ? 0 : -Math.PI / 2, Math.PI / 2];
-  return placesRound(made, radius, turn - view).flatMap(({ place, from, to }) =>
+  const [foot, top] = [line[0]!.z, line[line.length - 1]!.z];
+  const shown = (angle: number) => Math.sin(Math.min(most, Math.max(least, angle)));
+  const patches = wallPatches({ ...ring, turn: ring.turn - view }, (z) => radiusOn(line, z), foot, top);
+  return patches.flatMap(({ place, low, high }) =>
     [0, 2 * Math.PI, 4 * Math.PI].flatMap((lap) => {
-      const [a, b] = [Math.max(least, from - lap), Math.min(most, to - lap)];
-      return b - a > 1e-6 ? [{ place, near: Math.sin(a), far: Math.sin(b) }] : [];
+      const farthest = Math.max(low.to, high.to) - lap;
+      const nearest = Math.min(low.from, high.from) - lap;
+      if (farthest <= least + 1e-6 || nearest >= most - 1e-6) return [];
+      const side = (of: 'from' | 'to') =>
+        between(line, low.z, high.z).map(({ r, z }) => {
+          const share = (z - low.z) / (high.z - low.z);
+          return { x: r * shown(low[of] + share * (high[of] - low[of]) - lap), z };
+        });
+      const joint = side('from');
+      return [{ place, joint, outline: [...joint, ...side('to').reverse()] }];
     }),
   );
 }
 
-/** A place on the unrolled wall: from and to as shares of the way round, 0 to 1; a place across 0° comes in two parts. */
+/** The points of a line between two heights, with its points at these. */
+function between(line: readonly SectionPoint[], low: number, high: number): SectionPoint[] {
+  const inside = line.filter(({ z }) => z > low && z < high);
+  return [{ r: radiusOn(line, low), z: low }, ...inside, { r: radiusOn(line, high), z: high }];
+}
+
+/** Radius of a drawn line at a height. */
+function radiusOn(line: readonly SectionPoint[], z: number): number {
+  const above = line.findIndex((point) => point.z >= z);
+  if (above <= 0) return line[above < 0 ? line.length - 1 : 0]!.r;
+  const [a, b] = [line[above - 1]!, line[above]!];
+  return a.r + ((z - a.z) / (b.z - a.z)) * (b.r - a.r);
+}
+
+/** A place on the unrolled wall: its corners as shares of the way round (they may lie a little beyond 0 and 1) and heights. */
 export interface UnrolledPart {
   readonly place: number;
-  readonly from: number;
-  readonly to: number;
+  readonly low: { readonly z: number; readonly from: number; readonly to: number };
+  readonly high: { readonly z: number; readonly from: number; readonly to: number };
 }
 
-export function unrolledParts(made: Made, turn: number, radius: number): UnrolledPart[] {
-  const lap = 2 * Math.PI;
-  return placesRound(made, radius, turn).flatMap(({ place, from, to }) => {
-    const part = (a: number, b: number) => ({ place, from: a / lap, to: b / lap });
-    return to <= lap + 1e-9 ? [part(from, Math.min(to, lap))] : [part(from, lap), part(0, to - lap)];
-  });
+/** The wall of a ring laid flat between two heights; a place across 0° comes twice, once at either end. */
+export function unrolledParts(
+  ring: Standing,
+  radius: (z: number) => number,
+  from: number,
+  to: number,
+): UnrolledPart[] {
+  return wallPatches(ring, radius, from, to).flatMap(({ place, low, high }) =>
+    [-1, 0, 1, 2].flatMap((lap) => {
+      const share = ({ z, from: a, to: b }: WallPatch['low']) => ({
+        z,
+        from: a / (2 * Math.PI) - lap,
+        to: b / (2 * Math.PI) - lap,
+      });
+      const [lower, upper] = [share(low), share(high)];
+      const outside = Math.max(lower.to, upper.to) <= 1e-9 || Math.min(lower.from, upper.from) >= 1 - 1e-9;
+      return outside ? [] : [{ place, low: lower, high: upper }];
+    }),
+  );
 }
 
-/** The place that a level direction (radians from the index mark) meets at a radius; null in air. */
-export const placeToward = (made: Made, turn: number, radius: number, direction: number): number | null => {
+/** The place that a level direction (radians from the index mark) meets at a radius and a height of the ring; null in air. */
+export const placeToward = (
+  made: Made,
+  turn: number,
+  radius: number,
+  direction: number,
+  z = made.heightMm / 2,
+): number | null => {
   const angle = direction - turn;
-  return made.placeAt(radius * Math.cos(angle), radius * Math.sin(angle), 0);
+  return made.placeAt(radius * Math.cos(angle), radius * Math.sin(angle), z);
 };
+
+/** A stretch of a level line from the axis outwards, and the place that it runs through (null in air), mm. */
+export interface CutPart {
+  readonly place: number | null;
+  readonly innerMm: number;
+  readonly outerMm: number;
+}
+
+/** Stretches of a cut are told apart to this (mm). */
+const CUT_STEP = 0.5;
+
+/** What a cut through the axis meets in a ring at half its height, in a direction from the index mark, inside out. */
+export function cutParts(made: Made, turn: number, direction: number): CutPart[] {
+  const { innerMm, outerMm } = made.gives;
+  const steps = Math.max(1, Math.ceil((outerMm - innerMm) / CUT_STEP));
+  const parts: CutPart[] = [];
+  for (let i = 0; i < steps; i++) {
+    const [from, to] = [i, i + 1].map((k) => innerMm + ((outerMm - innerMm) * k) / steps) as [number, number];
+    const place = placeToward(made, turn, (from + to) / 2, direction);
+    const last = parts[parts.length - 1];
+    if (last && last.place === place) parts[parts.length - 1] = { ...last, outerMm: to };
+    else parts.push({ place, innerMm: from, outerMm: to });
+  }
+  return parts;
+}

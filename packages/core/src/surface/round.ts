@@ -1,5 +1,5 @@
-import type { Made, PieceKind } from '../making/contract.js';
-import { layOut } from '../making/layOut.js';
+import type { Made } from '../making/contract.js';
+import { layOut, outlineAt } from '../making/layOut.js';
 import { wrapped } from '../ring/plane.js';
 import type { Arc } from './arcs.js';
 import { arcsInside } from './arcs.js';
@@ -10,12 +10,12 @@ export interface PlaceArc extends Arc {
 }
 
 /**
- * The places met by a circle of a radius in a ring's lay-out, turned by `turn` radians, in order round the ring. This
- * is what drawings show and what shares of wood are counted from.
+ * The places met by a circle of a radius at a height of a ring (mm above its bottom), turned by `turn` radians, in order
+ * round the ring. This is what drawings show.
  */
-export function placesRound(made: Made, radius: number, turn: number): PlaceArc[] {
+export function placesRound(made: Made, radius: number, turn: number, z = made.heightMm / 2): PlaceArc[] {
   const arcs = layOut(made).flatMap((piece) =>
-    arcsInside(piece.bottom, radius).map((arc) => {
+    arcsInside(outlineAt(piece, z / made.heightMm), radius).map((arc) => {
       const from = wrapped(arc.from + turn);
       return { place: piece.place, from, to: from + (arc.to - arc.from) };
     }),
@@ -24,10 +24,15 @@ export function placesRound(made: Made, radius: number, turn: number): PlaceArc[
 }
 
 /**
- * Share of the circle of a radius that one piece of a kind holds; pieces of a kind are alike when turned about the axis.
- * Where joints are radial, as in every way of making so far, it is the share of the turned ring's volume as well.
+ * A figure of every place, worked out for one repeat of the ring only: `of` is asked for the first places of each group
+ * and its answer goes for all that are alike.
  */
-export function shareOf(made: Made, kind: PieceKind, radius: number): number {
-  const arcs = arcsInside(made.lay(kind.places[0]!).bottom, radius);
-  return arcs.reduce((sum, { from, to }) => sum + to - from, 0) / (2 * Math.PI);
+export function overPlaces(made: Made, of: (place: number) => number): number[] {
+  const figures: number[] = [];
+  for (const { count } of made.groups) {
+    const first = figures.length;
+    const period = count % made.repeats === 0 ? count / made.repeats : count;
+    for (let i = 0; i < count; i++) figures.push(i < period ? of(first + i) : figures[first + (i % period)]!);
+  }
+  return figures;
 }

@@ -3,6 +3,7 @@ import { sayMm } from '../../measure/format.js';
 import { mm, TURN } from '../../measure/quantity.js';
 import { done } from '../../measure/reason.js';
 import { polar } from '../../ring/plane.js';
+import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
 
 const params = z.strictObject({ way: z.literal('disc') });
@@ -17,32 +18,38 @@ export const disc: Making<DiscParams> = {
   name: 'Solid disc',
   says: 'one piece, sawn round: bottoms and feet',
   params,
-  places: () => 1,
+  solid: true,
+  begin: () => ({ way: 'disc' }),
+  groups: () => [{ name: 'Disc', count: 1 }],
+  segments: () => null,
+  withSegments: (given) => given,
   pitch: () => TURN,
-  asMeasured: (_, planned, outerMm) => ({ ...planned, outerMm, innerMm: mm(0) }),
   make(_, { outerMm, heightMm }) {
     const corner = outerMm / Math.cos(Math.PI / DRAWN_SIDES);
-    const outline = () =>
-      Array.from({ length: DRAWN_SIDES }, (_, i) => polar(corner, (i * TURN) / DRAWN_SIDES));
-    return done({
-      gives: { outerMm, innerMm: mm(0) },
-      cornerMm: outerMm,
-      kinds: [
-        {
-          name: 'Disc',
-          heightMm,
-          volumeMm3: Math.PI * outerMm ** 2 * heightMm,
-          stock: { from: 'panel', lengthMm: mm(2 * outerMm), widthMm: mm(2 * outerMm) },
-          places: [0],
-        },
-      ],
-      lay: (place) => ({ place, bottom: outline(), top: outline() }),
-      placeAt: (x, y, z) => (z >= 0 && z <= heightMm && Math.hypot(x, y) <= outerMm ? 0 : null),
-      steps: () => [
-        `Plane a board to the ring's thickness, at least ${sayMm(2 * outerMm)} wide; edge-glue two if it is narrower.`,
-        `Draw a circle of diameter ${sayMm(2 * outerMm)} and saw it round.`,
-      ],
-      cautions: ['bandsaw', 'dust'],
-    });
+    const outline = Array.from({ length: DRAWN_SIDES }, (_, i) => polar(corner, (i * TURN) / DRAWN_SIDES));
+    const across = mm(2 * outerMm);
+    return done(
+      assemble({
+        heightMm,
+        gives: { outerMm, innerMm: 0 },
+        repeats: 1,
+        cornerMm: outerMm,
+        groups: disc.groups({ way: 'disc' }),
+        kinds: [
+          {
+            name: 'Disc',
+            heightMm,
+            stock: { from: 'panel', shape: 'disc', lengthMm: across, widthMm: across, thicknessMm: heightMm },
+            places: [0],
+          },
+        ],
+        lay: (place) => ({ place, bottom: outline, top: outline }),
+        steps: () => [
+          `Plane a board to the ring's thickness, at least ${sayMm(across)} wide; edge-glue two if it is narrower.`,
+          `Draw a circle of diameter ${sayMm(across)} and saw it round.`,
+        ],
+        cautions: ['bandsaw', 'dust'],
+      }),
+    );
   },
 };

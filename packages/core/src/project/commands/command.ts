@@ -3,6 +3,7 @@ import { done, type Reason, type Result, refused } from '../../measure/reason.js
 import { inspect } from '../inspect.js';
 import { type Project, projectSchema } from '../schema.js';
 import { reasonsOf } from '../sentences.js';
+import { relink } from './relink.js';
 
 enablePatches();
 
@@ -32,6 +33,7 @@ export function run(project: Project, command: Command): Result<Change> {
   let outcome: Outcome | undefined;
   const [next, patches, inverse] = produceWithPatches(project, (draft) => {
     outcome = command.apply(draft as Project);
+    if (!outcome?.reasons?.length) relink(project, draft as Project);
   });
   if (outcome?.reasons?.length) return refused(...outcome.reasons);
   const parsed = projectSchema.safeParse(next);

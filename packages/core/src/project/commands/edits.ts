@@ -8,3 +8,6 @@ export * from './remedies.js';
 export * from './ringCommands.js';
 export * from './sliceCommands.js';
 export * from './stackCommands.js';
+export * from './stashCommands.js';
+export * from './tiltedCommands.js';
+export * from './wayCommands.js';

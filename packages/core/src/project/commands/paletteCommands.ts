@@ -9,12 +9,19 @@ export const rename = (name: string): Command => ({
   },
 });
 
-/** Gives a palette entry another wood: everything painted with it changes. */
+/** Gives a palette entry another wood: everything painted with it changes, but for rings from the stash. */
 export const setPaletteWood = (key: string, wood: string): Command => ({
   label: 'Swap a wood',
-  apply({ palette }) {
+  apply({ palette, rings }) {
     const entry = palette.find((other) => other.key === key);
-    if (entry) entry.wood = wood;
+    if (!entry) return undefined;
+    const stashed = rings.filter(({ making, woods }) => making.way === 'stock' && woods.includes(key));
+    if (stashed.length > 0) {
+      const kept = freshKey(palette, entry.wood);
+      palette.push({ ...entry, key: kept });
+      for (const ring of stashed) ring.woods = ring.woods.map((other) => (other === key ? kept : other));
+    }
+    entry.wood = wood;
     return undefined;
   },
 });

@@ -1,14 +1,17 @@
 import type { Remedy } from '../../check/check.js';
-import { placesOf } from '../../making/registry.js';
+import { makingSchema, type RingMaking, segmentsOf, withSegments } from '../../making/registry.js';
+import { FEWEST_SEGMENTS } from '../../making/segments.js';
 import { mm } from '../../measure/quantity.js';
 import { stackHeight } from '../../ring/stack.js';
 import { heightOf, prepare } from '../prepare.js';
 import type { Project, Ring } from '../schema.js';
 import type { Command } from './command.js';
 import { setPoint } from './pointCommands.js';
-import { setCount, setFixed, setMaking, setMeasured } from './ringCommands.js';
-import { fitStack, segmentedLike } from './stack.js';
+import { setFixed, setMeasured } from './ringCommands.js';
+import { fitStack, segmentedLike, usualSolid } from './stack.js';
 import { removeRings, splitRing } from './stackCommands.js';
+import { alternateHands } from './tiltedCommands.js';
+import { setCount, setMaking, setParams, setWay } from './wayCommands.js';
 
 /** What a remedy is called on its button, and the edit that it is. */
 export function remedyOf(remedy: Remedy): Command {
@@ -23,7 +26,7 @@ export function remedyOf(remedy: Remedy): Command {
       };
     case 'make-disc':
       return {
-        ...setMaking([remedy.ring], { way: 'disc' }),
+        ...setMaking([remedy.ring], usualSolid()),
         label: `Make ring ${remedy.ring + 1} a solid disc`,
       };
     case 'make-segments':
@@ -31,6 +34,17 @@ export function remedyOf(remedy: Remedy): Command {
         label: `Make ring ${remedy.ring + 1} of segments`,
         apply: (draft) => setMaking([remedy.ring], segmentedLike(draft.rings, remedy.ring)).apply(draft),
       };
+    case 'make-plugged':
+      return { ...setWay([remedy.ring], 'pie'), label: `Plug ring ${remedy.ring + 1}` };
+    case 'make-as':
+      return {
+        ...setMaking([remedy.ring], remedy.making),
+        label: `Take the nearest that can be made for ring ${remedy.ring + 1}`,
+      };
+    case 'alternate-hands':
+      return { ...alternateHands(remedy.rings), label: 'Let them lean left and right in turn' };
+    case 'cut-one-hand':
+      return { ...setParams(remedy.rings, 'tilted', { cut: 'same-edge' }), label: 'Cut one hand only' };
     case 'fewer-segments':
       return {
         label: 'Use fewer segments',
@@ -63,24 +77,29 @@ export function remedyOf(remedy: Remedy): Command {
   }
 }
 
-/** The greatest segment count of a ring whose shortest long edge is long enough; at least as many as a pattern has. */
+/** The greatest segment count of a ring whose shortest long edge is long enough, of those that its way can have. */
 function longEnough(draft: Project, index: number, shortestMm: number): number {
   const ring = draft.rings[index]!;
-  const step = ring.making.way === 'flat' ? (ring.making.parts?.length ?? 1) : 1;
-  for (let count = placesOf(ring.making) - step; count >= 3; count -= step)
-    if (
-      shortestEdge(draft, index, { ...ring, making: { ...ring.making, count } as Ring['making'] }) >=
-      shortestMm
-    )
-      return count;
-  return Math.max(3, step);
+  const now = segmentsOf(ring.making) ?? FEWEST_SEGMENTS;
+  for (let count = now - 1; count >= FEWEST_SEGMENTS; count--) {
+    const making = withSegments(ring.making, count);
+    if (!keepsAll(ring.making, making) || !makingSchema.safeParse(making).success) continue;
+    if (shortestEdge(draft, index, { ...ring, making }) >= shortestMm) return count;
+  }
+  return FEWEST_SEGMENTS;
 }
+
+/** Whether parameters with another count still have every field. */
+const keepsAll = (before: RingMaking, after: RingMaking): boolean =>
+  Object.keys(before).every((key) => key in after);
 
 function shortestEdge(draft: Project, index: number, ring: Ring): number {
   const rings = draft.rings.map((other, i) => (i === index ? ring : other));
   const prepared = prepare({ ...draft, rings });
   const made = prepared.ok ? prepared.value.rings[index]!.made : null;
   if (!made?.ok) return 0;
-  const edges = made.value.kinds.flatMap(({ stock }) => (stock.from === 'strip' ? [stock.longEdgeMm] : []));
+  const edges = made.value.kinds.flatMap(({ stock }) =>
+    stock.from === 'strip' && stock.cutAngle > 0 ? [stock.boardEdgeMm ?? stock.longEdgeMm] : [],
+  );
   return Math.min(...edges);
 }

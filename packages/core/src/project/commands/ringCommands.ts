@@ -1,73 +1,8 @@
-import { makingSchema, placesOf, type RingMaking, type Way } from '../../making/registry.js';
+import { groupsOf } from '../../making/registry.js';
 import { type Bond, turnIn } from '../../ring/bond.js';
 import type { Ring } from '../schema.js';
-import { reasonsOf } from '../sentences.js';
 import type { Command } from './command.js';
 import { each, named, type Rings } from './each.js';
-import { segmentedLike, spread } from './stack.js';
-
-/** Makes rings another way, or with other parameters; what can be kept of their woods is kept. */
-export const setMaking = (rings: Rings, making: RingMaking): Command => ({
-  label: `How ${named(rings)} ${rings.length === 1 ? 'is' : 'are'} made`,
-  apply: each(rings, (ring, index) => {
-    const parsed = makingSchema.safeParse(making);
-    if (!parsed.success) {
-      const reasons = reasonsOf(parsed.error).map((r) => ({
-        ...r,
-        path: `rings.${index}.making.${r.path}`,
-        message: `Ring ${index + 1}: ${r.message}`,
-      }));
-      return { reasons };
-    }
-    ring.woods = spread(ring.woods, placesOf(parsed.data));
-    ring.making = parsed.data;
-    return undefined;
-  }),
-});
-
-/** Makes rings another way; segments are cut like those of the nearest ring of segments. */
-export const setWay = (rings: Rings, way: Way): Command => ({
-  label: `How ${named(rings)} ${rings.length === 1 ? 'is' : 'are'} made`,
-  apply(draft) {
-    const making = way === 'disc' ? { way } : segmentedLike(draft.rings, rings[0]!);
-    return setMaking(rings, making).apply(draft);
-  },
-});
-
-/** Segment counts of rings; discs become rings of segments, a pattern of unequal ones stays where it still goes in. */
-export const setCount = (rings: Rings, count: number): Command => ({
-  label: `Segments of ${named(rings)}`,
-  apply(draft) {
-    const pattern = (index: number) => {
-      const making = draft.rings[index]!.making;
-      return making.way === 'flat' && making.parts && count % making.parts.length === 0 ? making.parts : null;
-    };
-    for (const index of rings) {
-      const parts = pattern(index);
-      const making: RingMaking = { way: 'flat', count, ...(parts && { parts: [...parts] }) };
-      const outcome = setMaking([index], making).apply(draft);
-      if (outcome?.reasons) return outcome;
-    }
-    return undefined;
-  },
-});
-
-/** Angles of segments in proportion, repeated round rings of segments; null makes them equal. Discs stay as they are. */
-export const setParts = (rings: Rings, parts: readonly number[] | null): Command => ({
-  label: `Widths in ${named(rings)}`,
-  apply(draft) {
-    const equal = !parts || parts.every((part) => part === parts[0]);
-    for (const index of rings) {
-      const { making } = draft.rings[index]!;
-      if (making.way !== 'flat') continue;
-      const { count } = making;
-      const next: RingMaking = { way: 'flat', count, ...(!equal && { parts: [...parts] }) };
-      const outcome = setMaking([index], next).apply(draft);
-      if (outcome?.reasons) return outcome;
-    }
-    return undefined;
-  },
-});
 
 /** A size that rings keep, whatever the form asks for: radii in mm, or null to let them follow the form again. */
 export const setFixed = (rings: Rings, size: Ring['fixed'] | null): Command => ({
@@ -129,11 +64,31 @@ export const setWood = (rings: Rings, key: string, places?: readonly number[]): 
   }),
 });
 
-/** Repeats the given palette keys round each ring; starts over at the index mark. */
+/** Places of one group of a ring, by its name: `Spacer`, `Plug`; none where it has no such group. */
+function placesOfGroup(ring: Ring, name: string): number[] {
+  let first = 0;
+  for (const group of groupsOf(ring.making)) {
+    if (group.name === name) return Array.from({ length: group.count }, (_, i) => first + i);
+    first += group.count;
+  }
+  return [];
+}
+
+/** A wood for all places of one group in several rings: all spacers, all plugs. */
+export const setGroupWood = (rings: Rings, key: string, group: string): Command => ({
+  label: `Wood of every ${group.toLowerCase()} in ${named(rings)}`,
+  apply: each(rings, (ring) => {
+    for (const place of placesOfGroup(ring, group)) ring.woods[place] = key;
+    return undefined;
+  }),
+});
+
+/** Repeats the given palette keys round the segments of each ring; starts over at the index mark. */
 export const repeatWoods = (rings: Rings, keys: readonly string[]): Command => ({
   label: `Repeat woods round ${named(rings)}`,
   apply: each(rings, (ring) => {
-    ring.woods = ring.woods.map((_, i) => keys[i % keys.length]!);
+    const segments = groupsOf(ring.making)[0]!.count;
+    for (let i = 0; i < segments; i++) ring.woods[i] = keys[i % keys.length]!;
     return undefined;
   }),
 });

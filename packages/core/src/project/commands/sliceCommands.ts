@@ -1,5 +1,5 @@
 import { solidSomewhere, type Vessel, vesselOf } from '../../form/vessel.js';
-import { placesOf } from '../../making/registry.js';
+import { isSolid } from '../../making/registry.js';
 import { type Mm, mm } from '../../measure/quantity.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
 import { bondOf, turnIn } from '../../ring/bond.js';
@@ -7,8 +7,9 @@ import { needOf, wallBand } from '../../ring/need.js';
 import { slices, slicesFromBoards, type Thickness } from '../../ring/slicing.js';
 import { heightOf } from '../prepare.js';
 import { MOST_RINGS, type Project, type Ring } from '../schema.js';
+import { madeAs } from './carry.js';
 import type { Command } from './command.js';
-import { copyOf, freshId, segmentedLike, spread, stackOf } from './stack.js';
+import { copyOf, freshId, segmentedLike, stackOf, usualSolid } from './stack.js';
 
 /** Slices the whole form anew into rings of one height, or of these heights from the bottom up, the last one repeated. */
 export const sliceBy = (heights: readonly Mm[]): Command => ({
@@ -135,8 +136,6 @@ function atHeight(rings: readonly Ring[], z: number): number {
 /** A ring like another, made as a disc where the form is solid and of segments where it is hollow. */
 function reshaped(rings: readonly Ring[], like: number, solid: boolean, change: Partial<Ring>): Ring {
   const { fixed: _, ...ring } = copyOf(rings[like]!, change);
-  const disc = ring.making.way === 'disc';
-  if (disc === solid) return ring;
-  const making = solid ? ({ way: 'disc' } as const) : segmentedLike(rings, like);
-  return { ...ring, making, woods: spread(ring.woods, placesOf(making)) };
+  if (isSolid(ring.making) === solid) return ring;
+  return madeAs(ring, solid ? usualSolid() : segmentedLike(rings, like));
 }

@@ -1,5 +1,5 @@
 import { vesselOf } from '../../form/vessel.js';
-import type { RingMaking } from '../../making/registry.js';
+import { begun, bodyOf, isSolid, type RingMaking, segmentsOf } from '../../making/registry.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { bondOf, turnIn } from '../../ring/bond.js';
 import { courses, stackHeight } from '../../ring/stack.js';
@@ -59,11 +59,44 @@ export function fitStack(project: Project): string | undefined {
 export const spread = (woods: readonly string[], places: number): string[] =>
   Array.from({ length: places }, (_, i) => woods[Math.floor(((i + 0.5) * woods.length) / places)]!);
 
-/** How the nearest ring of segments is made; 12 equal segments where there is none. */
-export function segmentedLike(rings: readonly Ring[], index: number): RingMaking {
-  const near = rings
+/** Segments of a ring that is made like none. */
+export const USUAL_SEGMENTS = 12;
+
+/** The nearest ring for which something holds; undefined where there is none. */
+function nearestRing(
+  rings: readonly Ring[],
+  index: number,
+  holds: (ring: Ring) => boolean,
+): Ring | undefined {
+  return rings
     .map((ring, i) => ({ ring, away: Math.abs(i - index) }))
-    .filter(({ ring }) => ring.making.way === 'flat')
-    .sort((a, b) => a.away - b.away)[0];
-  return near ? { ...near.ring.making } : { way: 'flat', count: 12 };
+    .filter(({ ring }) => holds(ring))
+    .sort((a, b) => a.away - b.away)[0]?.ring;
 }
+
+/** How the nearest ring with a hole is made, if another can be made just like it; 12 equal segments where there is none. */
+export function segmentedLike(rings: readonly Ring[], index: number): RingMaking {
+  const near = nearestRing(
+    rings,
+    index,
+    ({ making }) => !isSolid(making) && bodyOf(making) === null && making.way !== 'stock',
+  );
+  return near ? plain(near.making) : usualSegments(USUAL_SEGMENTS);
+}
+
+/** Segments of a ring, else of the nearest that has any. */
+export const segmentsNear = (rings: readonly Ring[], index: number): number =>
+  segmentsOf(rings[index]!.making) ??
+  segmentsOf(
+    nearestRing(rings, index, ({ making }) => segmentsOf(making) !== null)?.making ??
+      usualSegments(USUAL_SEGMENTS),
+  )!;
+
+/** The usual ring: flat segments, all equal. */
+export const usualSegments = (segments: number): RingMaking => begun('flat', { segments, body: '' })!;
+
+/** The usual solid ring. */
+export const usualSolid = (): RingMaking => begun('disc', { segments: 1, body: '' })!;
+
+/** A copy that is no draft. */
+const plain = (making: RingMaking): RingMaking => JSON.parse(JSON.stringify(making)) as RingMaking;

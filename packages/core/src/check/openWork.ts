@@ -1,0 +1,25 @@
+import type { RingPlan } from '../lumber/ringPlan.js';
+import type { Check, Subject } from './check.js';
+
+/** Less glue than this holds next to nothing (mm²). */
+const NEXT_TO_NOTHING = 1;
+
+/** Rings with gaps: each wants a closed ring somewhere below and above, and contact with the rings next to it. */
+export const openWorkChecks = ({ rings }: Subject): Check[] => {
+  const open = (ring: RingPlan | undefined) => ring !== undefined && ring.gives !== null && !ring.closed;
+  return rings.flatMap((ring, i): Check[] => {
+    const checks: Check[] = [];
+    const say = (code: string, message: string) =>
+      checks.push({ code, ring: ring.index, message: `Ring ${ring.index + 1} ${message}`, remedies: [] });
+    if (open(ring) && i === 0)
+      say('open-below', 'has gaps and nothing under it: the first open row sits on a disc or a closed ring.');
+    if (open(ring) && i === rings.length - 1)
+      say('open-above', 'has gaps and nothing on it: a closed ring on top ties the open rows together.');
+    if (ring.contactMm2 !== null && ring.contactMm2 < NEXT_TO_NOTHING)
+      say(
+        'no-contact',
+        `has segments with an end that is not glued to ring ${ring.index}: turn one of the two by half a segment, or make the gaps smaller.`,
+      );
+    return checks;
+  });
+};

@@ -1,0 +1,110 @@
+import { z } from 'zod';
+import { length } from '../../measure/field.js';
+import { sayMm } from '../../measure/format.js';
+import { mm } from '../../measure/quantity.js';
+import { done, refuse } from '../../measure/reason.js';
+import { SAME_LENGTH } from '../../measure/tolerance.js';
+import { assemble } from '../assemble.js';
+import type { Making, PieceKind } from '../contract.js';
+import { anglesOf, flatRing } from '../flat/ring.js';
+import {
+  GLUE_RING,
+  pitchOfCount,
+  SEGMENT_CAUTIONS,
+  segmentCount,
+  segmentStock,
+  setTheSaw,
+} from '../segments.js';
+import type { StripStock } from '../stock.js';
+import { type Faces, wedgeOutline } from '../wedge.js';
+
+const params = z.strictObject({
+  way: z.literal('layered'),
+  count: segmentCount,
+  /** Thickness of the board's outer layer, before turning; the inner one has the rest of the strip's width. */
+  outerLayerMm: length('Outer layer', 0.3, 200),
+});
+
+export type LayeredParams = z.infer<typeof params>;
+
+/** Flat segments from a board of two layers: one wood outside, another inside. */
+export const layered: Making<LayeredParams> = {
+  way: 'layered',
+  name: 'Two-layer segments',
+  says: 'segments from a board of two layers: one wood outside, another inside',
+  params,
+  solid: false,
+  begin: ({ segments }) => ({ way: 'layered', count: segments, outerLayerMm: mm(8) }),
+  groups: ({ count }) => [
+    { name: 'Outer layer', count },
+    { name: 'Inner layer', count },
+  ],
+  segments: ({ count }) => count,
+  withSegments: (given, count) => ({ ...given, count }),
+  pitch: ({ count }) => pitchOfCount(count),
+  make(given, need) {
+    const { count, outerLayerMm } = given;
+    const { heightMm } = need;
+    const sized = flatRing(count, anglesOf(count), need);
+    if (!sized.ok) return sized;
+    const { faces, gives, cornerMm, repeats, wedge } = sized.value;
+    const width = faces.outerMm - faces.innerMm;
+    if (outerLayerMm >= width - SAME_LENGTH)
+      return refuse(
+        'layer-too-thick',
+        'outerLayerMm',
+        `The outer layer is ${sayMm(outerLayerMm)} thick and the strip ${sayMm(width)} wide; nothing is left for the inner layer.`,
+        { most: width },
+      );
+    const half = Math.PI / count;
+    const line = faces.outerMm - outerLayerMm;
+    const outside: Faces = { ...faces, innerMm: line };
+    const inside: Faces = { ...faces, outerMm: line };
+    const whole = segmentStock(faces, half, heightMm);
+    const kind = (name: string, layer: Faces, first: number): PieceKind => ({
+      name,
+      heightMm,
+      stock: {
+        ...segmentStock(layer, half, heightMm),
+        cutting: 'same-edge',
+        boardEdgeMm: whole.longEdgeMm,
+      } satisfies StripStock,
+      places: Array.from({ length: count }, (_, i) => first + i),
+    });
+    return done(
+      assemble({
+        heightMm,
+        gives,
+        cornerMm,
+        repeats,
+        groups: layered.groups(given),
+        kinds: [kind('Outer layer', outside, 0), kind('Inner layer', inside, count)],
+        lay(place) {
+          const outline = wedgeOutline(wedge(place % count), place < count ? outside : inside, 0);
+          return { place, bottom: outline, top: outline };
+        },
+        radial: false,
+        layers: [{ name: 'The layer line', nearMm: line, farMm: line / Math.cos(half) }],
+        figures: [
+          { name: 'Layer line, middle of a segment', value: line, unit: 'mm' },
+          { name: 'Layer line, at the joints', value: line / Math.cos(half), unit: 'mm' },
+        ],
+        steps: () => [
+          `Plane one strip to ${sayMm(outerLayerMm)} and one to ${sayMm(width - outerLayerMm)}, both ${sayMm(heightMm)} wide and what is sanded off, and glue them face to face into a board ${sayMm(width)} thick.`,
+          'Stand the board on edge at the saw, outer layer away from the fence.',
+          setTheSaw(whole, count, 'the same edge out every time'),
+          GLUE_RING,
+        ],
+        cautions: SEGMENT_CAUTIONS,
+      }),
+    );
+  },
+  instead(given, need) {
+    const sized = flatRing(given.count, anglesOf(given.count), need);
+    if (!sized.ok) return null;
+    const { outerMm, innerMm } = sized.value.faces;
+    return given.outerLayerMm < outerMm - innerMm - SAME_LENGTH
+      ? null
+      : { ...given, outerLayerMm: mm((outerMm - innerMm) / 2) };
+  },
+};

@@ -1,0 +1,161 @@
+import { z } from 'zod';
+import { length, number } from '../../measure/field.js';
+import { formatAngle, sayMm } from '../../measure/format.js';
+import { mm, rad } from '../../measure/quantity.js';
+import { done, type Result, refuse } from '../../measure/reason.js';
+import { assemble } from '../assemble.js';
+import type { Made, Making } from '../contract.js';
+import {
+  pitchOfCount,
+  planeAndRip,
+  SEGMENT_CAUTIONS,
+  segmentCount,
+  segmentStock,
+  setTheSaw,
+  withoutWidth,
+} from '../segments.js';
+import { shiftsOf } from '../spaced/closing.js';
+import { pushedRing } from '../spaced/ring.js';
+import {
+  asAsked,
+  bandOf,
+  type Faces,
+  leastOuter,
+  mostInner,
+  radialWedge,
+  type Wedge,
+  wedgeOutline,
+} from '../wedge.js';
+
+const params = z.strictObject({
+  way: z.literal('open'),
+  count: segmentCount,
+  gap: z.discriminatedUnion('sides', [
+    /** As wide inside as outside: the segments are those of a spaced ring with air for spacers. */
+    z.strictObject({ sides: z.literal('parallel'), widthMm: length('Gap', 0.2, 200) }),
+    /** Towards the axis: it takes a share of every segment's angle. */
+    z.strictObject({ sides: z.literal('tapered'), share: number('Share of the gap', 0.01, 0.95) }),
+  ]),
+});
+
+export type OpenParams = z.infer<typeof params>;
+
+/** Over this share of the half-pitch, neighbours in half-pitch bond hold on to each other by too little. */
+const LITTLE_HOLD = 1 / 3;
+
+/** Segments with gaps between them, glued one by one so that each bridges a gap of the ring below. */
+export const open: Making<OpenParams> = {
+  way: 'open',
+  name: 'Open segments',
+  says: 'gaps between segments, each bridging a gap below: light comes through the wall',
+  params,
+  solid: false,
+  begin: ({ segments }) => ({ way: 'open', count: segments, gap: { sides: 'tapered', share: 0.25 } }),
+  groups: ({ count }) => [{ name: 'Segment', count }],
+  segments: ({ count }) => count,
+  withSegments: (given, count) => ({ ...given, count }),
+  pitch: ({ count }) => pitchOfCount(count),
+  make(given, need) {
+    const { count, gap } = given;
+    const { heightMm, outerMm } = need;
+    const theta = Math.PI / count;
+    const hold = gap.sides === 'tapered' ? theta * (1 - 2 * gap.share) : theta - 2 * gapAngle(gap, outerMm);
+    if (hold <= 0) return noHold(given, outerMm);
+    const sized =
+      gap.sides === 'tapered' ? taperedRing(count, gap.share, need) : parallelRing(count, gap.widthMm, need);
+    if (!sized.ok) return sized;
+    const { wedges, faces } = sized.value;
+    const segment = segmentStock(faces, wedges[0]!.half, heightMm);
+    const { gives, cornerMm } = bandOf(wedges.slice(0, 1), faces, heightMm);
+    return done(
+      assemble({
+        heightMm,
+        gives: asAsked(gives, need),
+        cornerMm,
+        closed: false,
+        radial: gap.sides === 'tapered',
+        repeats: count,
+        groups: open.groups(given),
+        kinds: [
+          {
+            name: 'Segment',
+            heightMm,
+            stock: segment,
+            places: Array.from({ length: count }, (_, place) => place),
+          },
+        ],
+        lay(place) {
+          const outline = wedgeOutline(wedges[place]!, faces, 0);
+          return { place, bottom: outline, top: outline };
+        },
+        figures: [{ name: 'Overlap at each end', value: rad(hold), unit: 'rad' }],
+        warnings:
+          hold < theta * LITTLE_HOLD
+            ? [
+                {
+                  code: 'little-hold',
+                  message: `Its segments lie on those of the next ring by ${formatAngle(rad(hold))} at each end, under a third of half a pitch (${formatAngle(rad(theta))}): little holds the wall together.`,
+                },
+              ]
+            : [],
+        steps: () => [
+          planeAndRip(segment, 'one thickness'),
+          setTheSaw(segment, count),
+          'All pieces have to be of one thickness: an open ring cannot be flattened once it is glued.',
+          `Glue them one by one on the ring below with an indexed jig, ${formatAngle(rad(2 * theta))} apart, half a pitch from the ring below.`,
+          'Clean glue out of the gaps and finish the holes before turning, or they are sanded twice.',
+        ],
+        cautions: [...SEGMENT_CAUTIONS, 'open-work'],
+      }),
+    );
+  },
+  instead: (given, need) => {
+    const { gap } = given;
+    if (gap.sides === 'tapered') return gap.share >= 0.5 ? { ...given, gap: { ...gap, share: 0.25 } } : null;
+    const most = 2 * need.outerMm * Math.sin(Math.PI / (2 * given.count));
+    return gap.widthMm >= most ? { ...given, gap: { ...gap, widthMm: mm(most / 3) } } : null;
+  },
+};
+
+/** Half the angle of a parallel gap at a radius: asin(g / 2r). */
+const gapAngle = ({ widthMm }: { widthMm: number }, radius: number): number =>
+  Math.asin(Math.min(1, widthMm / (2 * radius)));
+
+function noHold({ count, gap }: OpenParams, outerMm: number): Result<Made> {
+  if (gap.sides === 'tapered')
+    return refuse(
+      'gap-no-contact',
+      'gap.share',
+      `Gaps that take ${Math.round(gap.share * 100)} % of the circle leave no contact with the next ring half a pitch round; they have to take less than 50 %.`,
+      { most: 0.5 },
+    );
+  const most = 2 * outerMm * Math.sin(Math.PI / (2 * count));
+  return refuse(
+    'gap-no-contact',
+    'gap.widthMm',
+    `Gaps of ${sayMm(gap.widthMm)} leave no contact with the next ring half a pitch round; in a ring of ${sayMm(2 * outerMm)} with ${count} segments they have to be less than ${sayMm(most)}.`,
+    { most },
+  );
+}
+
+type Sized = Result<{ wedges: readonly Wedge[]; faces: Faces }>;
+type Need = Parameters<typeof open.make>[1];
+
+function parallelRing(count: number, widthMm: number, { outerMm, innerMm, heightMm }: Need): Sized {
+  const gaps = Array.from({ length: count }, () => widthMm);
+  return pushedRing(gaps, shiftsOf(gaps), outerMm, innerMm, heightMm, false);
+}
+
+/** 2β = 2θ(1 − f); ao = Ro, ai = Ri·cos β. */
+function taperedRing(count: number, share: number, { outerMm, innerMm, heightMm }: Need): Sized {
+  const half = (Math.PI / count) * (1 - share);
+  const wedges = Array.from({ length: count }, (_, i) => radialWedge(((2 * i + 1) * Math.PI) / count, half));
+  const narrow = withoutWidth(outerMm, innerMm);
+  if (narrow) return narrow;
+  const faces = {
+    outerMm: leastOuter(wedges.slice(0, 1), outerMm, heightMm),
+    innerMm: mostInner(wedges.slice(0, 1), innerMm, heightMm)!,
+    lean: 0,
+  };
+  return done({ wedges, faces });
+}

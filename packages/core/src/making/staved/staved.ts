@@ -1,0 +1,113 @@
+import { z } from 'zod';
+import { number } from '../../measure/field.js';
+import { formatAngle, sayMm } from '../../measure/format.js';
+import { fromDegrees, mm, type Rad, rad } from '../../measure/quantity.js';
+import { done, refuse } from '../../measure/reason.js';
+import { assemble } from '../assemble.js';
+import type { Making } from '../contract.js';
+import { pitchOfCount, segmentCount, withoutWidth } from '../segments.js';
+import type { PanelStock } from '../stock.js';
+import { asAsked, bandOf, mostInner, radialWedge, wedgeOutline } from '../wedge.js';
+
+const params = z.strictObject({
+  way: z.literal('staved'),
+  count: segmentCount,
+  /** How far the staves lean out from upright, degrees; less than 0: they lean in. */
+  leanDeg: number('Lean of the staves', -75, 75, '°'),
+});
+
+export type StavedParams = z.infer<typeof params>;
+
+/**
+ * Settings of the saw for N staves that lean by t from upright: mitre gauge m = atan(tan θ·sin t), measured on the face
+ * from the slope line, and blade tilt b = asin(sin θ·cos t), θ = π/N. Derived in docs/how-it-computes.md, “Staves”.
+ */
+export function compoundAngles(count: number, lean: number): { mitre: Rad; bladeTilt: Rad } {
+  const theta = Math.PI / count;
+  const t = Math.abs(lean);
+  return {
+    mitre: rad(Math.atan(Math.tan(theta) * Math.sin(t))),
+    bladeTilt: rad(Math.asin(Math.sin(theta) * Math.cos(t))),
+  };
+}
+
+/** Staves round the axis, grain upright, straight or leaning. */
+export const staved: Making<StavedParams> = {
+  way: 'staved',
+  name: 'Staves',
+  says: 'grain upright, like a bucket: tall bands, and feature rings with a figured face',
+  params,
+  solid: false,
+  begin: ({ segments }) => ({ way: 'staved', count: segments, leanDeg: 0 }),
+  groups: ({ count }) => [{ name: 'Stave', count }],
+  segments: ({ count }) => count,
+  withSegments: (given, count) => ({ ...given, count }),
+  pitch: ({ count }) => pitchOfCount(count),
+  make(given, need) {
+    const { count, leanDeg } = given;
+    const { heightMm } = need;
+    const t = fromDegrees(leanDeg);
+    const lean = Math.tan(t);
+    const held = need.leaning?.(lean) ?? need;
+    const narrow = withoutWidth(held.outerMm, held.innerMm);
+    if (narrow) return narrow;
+    const half = Math.PI / count;
+    const wedges = Array.from({ length: count }, (_, i) => radialWedge((2 * i + 1) * half, half));
+    const inner = mostInner(wedges.slice(0, 1), held.innerMm, heightMm, lean);
+    const spread = (Math.abs(lean) * heightMm) / 2;
+    if (inner === null || (lean !== 0 && inner <= spread))
+      return refuse(
+        'lean-too-steep',
+        'leanDeg',
+        `Leaning by ${formatAngle(t)} over ${sayMm(heightMm)}, the staves would meet in the middle at their narrow end: the hole at half height is ${sayMm(2 * held.innerMm)}, and more than ${sayMm(2 * spread)} is needed. Lean them less or make the ring lower.`,
+        { least: 2 * spread },
+      );
+    const faces = { outerMm: held.outerMm, innerMm: inner, lean };
+    const { gives, cornerMm } = bandOf(wedges.slice(0, 1), faces, heightMm);
+    const { mitre, bladeTilt } = compoundAngles(count, t);
+    const edgeAt = (dz: number) => mm(2 * (faces.outerMm + dz) * Math.tan(half));
+    const stock: PanelStock = {
+      from: 'panel',
+      shape: 'stave',
+      lengthMm: mm(heightMm / Math.cos(t)),
+      widthMm: edgeAt(spread),
+      narrowMm: edgeAt(-spread),
+      thicknessMm: mm((faces.outerMm - inner) * Math.cos(t)),
+      mitre,
+      bladeTilt,
+    };
+    return done(
+      assemble({
+        heightMm,
+        gives: asAsked(gives, held),
+        lean,
+        cornerMm,
+        repeats: count,
+        groups: staved.groups(given),
+        kinds: [
+          { name: 'Stave', heightMm, stock, places: Array.from({ length: count }, (_, place) => place) },
+        ],
+        lay(place) {
+          const at = (dz: number) => wedgeOutline(wedges[place]!, faces, dz);
+          const bottom = at(-heightMm / 2);
+          return { place, bottom, top: lean === 0 ? bottom : at(heightMm / 2) };
+        },
+        figures: [
+          { name: 'Blade tilt', value: bladeTilt, unit: 'rad' },
+          { name: 'Taper from the grain', value: mitre, unit: 'rad' },
+          { name: 'Angle between faces', value: Math.PI - 2 * bladeTilt, unit: 'rad' },
+        ],
+        steps: () => [
+          `Plane boards to ${sayMm(stock.thicknessMm)} and cut ${count} staves ${sayMm(stock.lengthMm)} long with the grain upright, ${sayMm(stock.widthMm)} wide.`,
+          lean === 0
+            ? `Tilt the blade to ${formatAngle(bladeTilt)} and bevel both edges.`
+            : `Taper each edge by ${formatAngle(mitre)} from the grain, from ${sayMm(stock.widthMm)} to ${sayMm(stock.narrowMm!)}, with the blade tilted to ${formatAngle(bladeTilt)}.`,
+          'Tape them side by side, outside up, roll them up, check the last joint, then glue.',
+          'Flatten top and bottom square to the axis. Upright grain does not move along its length as flat rings do across theirs: keep the glued width small.',
+        ],
+        cautions: ['tapers', 'trapped-offcut', 'dust'],
+      }),
+    );
+  },
+  instead: (given) => (given.leanDeg === 0 ? null : { ...given, leanDeg: Math.trunc(given.leanDeg / 2) }),
+};

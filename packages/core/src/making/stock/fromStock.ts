@@ -1,0 +1,84 @@
+import { z } from 'zod';
+import { length, text } from '../../measure/field.js';
+import { sayMm } from '../../measure/format.js';
+import type { Mm, Rad } from '../../measure/quantity.js';
+import { done, type Result, refuse } from '../../measure/reason.js';
+import { SAME_LENGTH } from '../../measure/tolerance.js';
+import type { RingNeed } from '../../ring/need.js';
+import type { Made, Making, PlaceGroup } from '../contract.js';
+
+/** What a ring from stock asks of the way it was once made in. */
+export interface OtherWays<P> {
+  readonly schema: z.ZodType<P>;
+  groups(made: P): readonly PlaceGroup[];
+  segments(made: P): number | null;
+  pitch(made: P): Rad;
+  make(made: P, need: RingNeed): Result<Made>;
+}
+
+/** A ring that is made already: which one of the stash it is, how it was made, and its real sizes and woods. */
+export interface StockParams<P> {
+  readonly way: 'stock';
+  readonly item: string;
+  readonly name: string;
+  readonly outerMm: Mm;
+  readonly innerMm: Mm;
+  readonly heightMm: Mm;
+  /** Id of the species at every place. */
+  readonly species: readonly string[];
+  readonly of: P;
+}
+
+/** Fields of a made ring, apart from how it was made. */
+export const madeRingFields = {
+  name: text('Name of the ring', 60),
+  outerMm: length('Outer radius of the ring', 1, 1000),
+  innerMm: length('Inner radius of the ring', 0, 1000),
+  heightMm: length('Height of the ring', 0.5, 300),
+  species: z.array(z.string().min(1).max(40)).min(1).max(2000),
+};
+
+/** The way of rings from stock, over all the other ways. */
+export function fromStock<P>(others: OtherWays<P>): Making<StockParams<P>> {
+  const making: Making<StockParams<P>> = {
+    way: 'stock',
+    name: 'From the stash',
+    says: 'a ring already made, with its real size and woods, from the stash that all pieces share',
+    params: z.strictObject({
+      way: z.literal('stock'),
+      item: z.string().min(1).max(60),
+      ...madeRingFields,
+      of: others.schema,
+    }) as unknown as z.ZodType<StockParams<P>>,
+    solid: false,
+    begin: () => null,
+    groups: ({ of }) => others.groups(of),
+    segments: ({ of }) => others.segments(of),
+    withSegments: (given) => given,
+    pitch: ({ of }) => others.pitch(of),
+    make(given, need) {
+      const { outerMm, innerMm, heightMm, name, of } = given;
+      if (need.heightMm > heightMm + SAME_LENGTH)
+        return refuse(
+          'stock-too-thin',
+          'heightMm',
+          `The ring “${name}” from the stash is ${sayMm(heightMm)} high and ${sayMm(need.heightMm)} is planned; it can only be made thinner.`,
+          { most: heightMm },
+        );
+      const made = others.make(of, { outerMm, innerMm, heightMm: need.heightMm });
+      if (!made.ok) return made;
+      return done({
+        ...made.value,
+        kinds: made.value.kinds.map((kind) => ({ ...kind, stock: { from: 'stash' as const } })),
+        steps: () => [
+          `Take the ring “${name}” from the stash: ${sayMm(2 * outerMm)} outside, ${sayMm(2 * innerMm)} inside, ${sayMm(heightMm)} high.`,
+          need.heightMm < heightMm - SAME_LENGTH
+            ? `Take it down to ${sayMm(need.heightMm)} and check that both faces are flat.`
+            : 'Check that both faces are flat and free of old glue.',
+        ],
+        cautions: ['dust', 'lathe'],
+      });
+    },
+  };
+  return making;
+}

@@ -1,0 +1,191 @@
+import { z } from 'zod';
+import { number } from '../../measure/field.js';
+import { formatAngle, sayMm } from '../../measure/format.js';
+import { fromDegrees, mm, rad } from '../../measure/quantity.js';
+import { done, refuse } from '../../measure/reason.js';
+import { SAME_LENGTH } from '../../measure/tolerance.js';
+import { assemble } from '../assemble.js';
+import type { Making, PieceKind } from '../contract.js';
+import { circle, drilled, plugGroup, plugKind, plugSchema, plugSteps } from '../plug.js';
+import {
+  pitchOfCount,
+  planeAndRip,
+  SEGMENT_CAUTIONS,
+  segmentCount,
+  segmentStock,
+  setTheSaw,
+  withoutWidth,
+} from '../segments.js';
+import type { Cutting, StripStock } from '../stock.js';
+import { asAsked, bandOf, mostInner, type Wedge, wedgeOutline } from '../wedge.js';
+
+/**
+ * How leaning pieces are cut. `two-fences`: the strip is never turned over, left and right leaning pieces come in turn.
+ * `same-edge`: one hand only, a wedge wasted each time. `turned-over`: one fence and the strip turned over gives no
+ * leaning pieces but wedges wider on one face, which close alternately upside down.
+ */
+const CUTS = ['two-fences', 'same-edge', 'turned-over'] as const satisfies readonly Cutting[];
+
+const params = z
+  .strictObject({
+    way: z.literal('tilted'),
+    count: segmentCount,
+    tiltDeg: number('Blade tilt', 0.1, 60, '°'),
+    /** Which way the joints lean going up, seen from outside. */
+    hand: z.enum(['left', 'right']),
+    cut: z.enum(CUTS),
+    plug: plugSchema.optional(),
+  })
+  .refine(({ count, cut }) => cut !== 'turned-over' || count % 2 === 0, {
+    path: ['count'],
+    error: ({ input }) =>
+      `Segment count is ${(input as { count: number }).count}; wedges that are glued alternately upside down need an even count.`,
+  });
+
+export type TiltedParams = z.infer<typeof params>;
+
+/** Joints that lean by the tilt of the blade: a spiral, or a zigzag of leaning joints. */
+export const tilted: Making<TiltedParams> = {
+  way: 'tilted',
+  name: 'Tilted joints',
+  says: 'joints lean by the tilt of the blade: stripes that run round the piece as they climb',
+  params,
+  solid: false,
+  begin: ({ segments }) => ({
+    way: 'tilted',
+    count: segments,
+    tiltDeg: 15,
+    hand: 'right',
+    cut: 'two-fences',
+  }),
+  groups: ({ count, plug }) => [{ name: 'Segment', count }, ...plugGroup(plug)],
+  segments: ({ count }) => count,
+  withSegments: (given, count) => ({ ...given, count }),
+  pitch: ({ count }) => pitchOfCount(count),
+  mirror: (given) => ({ ...given, hand: given.hand === 'left' ? 'right' : 'left' }),
+  make(given, need) {
+    const { count, plug, cut, hand } = given;
+    const { outerMm, heightMm } = need;
+    const innerMm = plug ? plug.diameterMm / 2 : need.innerMm;
+    const narrow = withoutWidth(outerMm, innerMm);
+    if (narrow) return narrow;
+    const tau = fromDegrees(given.tiltDeg);
+    const half = Math.PI / count;
+    const delta = (heightMm / 2) * Math.tan(tau);
+    const aside = delta / Math.cos(half);
+    const edge = 2 * outerMm * Math.tan(half);
+    if (2 * aside >= edge)
+      return refuse(
+        'tilt-eats-segment',
+        'tiltDeg',
+        `A tilt of ${formatAngle(tau)} moves each joint by ${sayMm(2 * aside)} from bottom to top; the long edge is only ${sayMm(edge)}. Tilt less, make the ring thinner or take fewer segments.`,
+        { most: edge },
+      );
+    const inner = mostInner(leaning(count, tau, given).slice(0, 2), innerMm, heightMm);
+    if (inner === null)
+      return refuse(
+        'hole-too-small',
+        'innerMm',
+        `Tilted by ${formatAngle(tau)}, the hole cannot be smaller than ${sayMm(2 * aside)} across, and ${sayMm(2 * innerMm)} is asked for. Put in a plug at least that large.`,
+        { least: 2 * aside },
+      );
+    if (cut === 'turned-over' && inner * Math.tan(half) <= aside)
+      return refuse(
+        'tilt-eats-segment',
+        'tiltDeg',
+        `A tilt of ${formatAngle(tau)} leaves nothing of the short edge of ${sayMm(2 * inner * Math.tan(half))} on the narrow face of a wedge. Tilt less or take fewer segments.`,
+      );
+    if (outerMm - inner <= SAME_LENGTH) return withoutWidth(outerMm, inner)!;
+    const wedges = leaning(count, tau, given);
+    const faces = { outerMm, innerMm: inner, lean: 0 };
+    const { gives, cornerMm } = bandOf(wedges.slice(0, 2), faces, heightMm);
+    const stock: StripStock = {
+      ...segmentStock(faces, half, heightMm),
+      bladeTilt: rad(tau),
+      cutting: cut,
+      ...(cut !== 'turned-over' && { hand }),
+    };
+    return done(
+      assemble({
+        heightMm,
+        gives: asAsked(plug ? { ...gives, innerMm: 0 } : gives, need),
+        cornerMm,
+        radial: false,
+        repeats: cut === 'turned-over' ? count / 2 : count,
+        groups: tilted.groups(given),
+        kinds: [...segmentKinds(stock, count, heightMm), ...plugKind(plug, heightMm, count)],
+        lay(place) {
+          if (place === count) {
+            const outline = circle(innerMm);
+            return { place, bottom: outline, top: outline };
+          }
+          const at = (dz: number) => {
+            const outline = wedgeOutline(wedges[place]!, faces, dz);
+            return plug ? drilled(outline, innerMm, Math.PI / 2) : outline;
+          };
+          return { place, bottom: at(-heightMm / 2), top: at(heightMm / 2) };
+        },
+        figures: [
+          { name: 'Joints move, bottom to top', value: 2 * aside, unit: 'mm' },
+          { name: 'Turn of a joint, outside', value: 2 * Math.asin(delta / outerMm), unit: 'rad' },
+        ],
+        steps: () => [
+          planeAndRip(stock),
+          setTheSaw(stock, cut === 'two-fences' ? 2 * count : count, HOW[cut]),
+          cut === 'two-fences'
+            ? `Sort the pieces by hand: ${count} lean ${hand} and make this ring, ${count} lean the other way and make its mirror image.`
+            : cut === 'same-edge'
+              ? `All ${count} pieces lean ${hand}.`
+              : 'Glue them alternately upside down: wide face up, wide face down.',
+          'Glue between stiff plates that squeeze from above and below as well as with a band: leaning joints slide apart under a band alone.',
+          ...plugSteps(plug),
+        ],
+        cautions: [...SEGMENT_CAUTIONS, 'tilted-blade', ...(plug ? (['drill'] as const) : [])],
+      }),
+    );
+  },
+  instead(given, { outerMm, innerMm, heightMm }) {
+    const half = Math.PI / given.count;
+    const bored = given.plug ? given.plug.diameterMm / 2 : innerMm;
+    const most = Math.min(
+      outerMm * Math.sin(half),
+      given.cut === 'turned-over' ? bored * Math.sin(half) * 0.5 : Infinity,
+    );
+    const delta = (heightMm / 2) * Math.tan(fromDegrees(given.tiltDeg));
+    if (delta >= most * 0.9) {
+      const tiltDeg = Math.floor((Math.atan(most / heightMm) * 180) / Math.PI);
+      return tiltDeg >= 1 && tiltDeg < given.tiltDeg ? { ...given, tiltDeg } : null;
+    }
+    const least = delta / Math.cos(half);
+    if (bored >= least) return null;
+    const diameterMm = mm(Math.ceil(2 * least + 4));
+    return { ...given, plug: { diameterMm, drillMm: diameterMm } };
+  },
+};
+
+const HOW: Record<TiltedParams['cut'], string> = {
+  'two-fences': 'between two fences, never turning the strip over',
+  'same-edge': 'the same edge out every time',
+  'turned-over': 'turning the strip over between cuts',
+};
+
+/** Joints all move the same way round as they climb; those of wedges glued alternately upside down in turn. */
+function leaning(count: number, tau: number, { hand, cut }: TiltedParams): Wedge[] {
+  const slope = Math.tan(tau) * (hand === 'right' ? 1 : -1);
+  const half = Math.PI / count;
+  return Array.from({ length: count }, (_, i) => {
+    const wide = i % 2 === 0 ? slope : -slope;
+    return {
+      middle: (2 * i + 1) * half,
+      half,
+      shift: { x: 0, y: 0 },
+      tiltFrom: cut === 'turned-over' ? -wide : slope,
+      tiltTo: cut === 'turned-over' ? wide : slope,
+    };
+  });
+}
+
+function segmentKinds(stock: StripStock, count: number, heightMm: PieceKind['heightMm']): PieceKind[] {
+  const name = stock.hand ? `Segment leaning ${stock.hand}` : 'Wedge, alternately upside down';
+  return [{ name, heightMm, stock, places: Array.from({ length: count }, (_, place) => place) }];
+}

@@ -1,0 +1,61 @@
+import type { SawnMaking } from '../../making/registry.js';
+import type { StockParams } from '../../making/stock/fromStock.js';
+import type { Project } from '../schema.js';
+import type { Command } from './command.js';
+import { freshKey } from './paletteCommands.js';
+
+/** A ring in the stash. */
+export type StashedRing = Omit<StockParams<SawnMaking>, 'way'>;
+
+/** Palette keys for species; those that are not on the palette yet are put there. */
+function keysFor(draft: Project, species: readonly string[]): string[] {
+  const keys = new Map(draft.palette.map(({ key, wood }) => [wood, key]));
+  return species.map((wood) => {
+    const known = keys.get(wood);
+    if (known) return known;
+    const key = freshKey(draft.palette, wood);
+    draft.palette.push({ key, tone: 'accent', wood });
+    keys.set(wood, key);
+    return key;
+  });
+}
+
+/** Puts a ring from the stash in the place of one of the piece: with its real height, sizes and woods. */
+export const useStashed = (index: number, stashed: StashedRing): Command => ({
+  label: `“${stashed.name}” from the stash as ring ${index + 1}`,
+  apply(draft) {
+    const { item, name, outerMm, innerMm, heightMm, species, of } = stashed;
+    const ring = draft.rings[index]!;
+    ring.making = { way: 'stock', item, name, outerMm, innerMm, heightMm, species: [...species], of };
+    ring.woods = keysFor(draft, species);
+    ring.heightMm = heightMm;
+    delete ring.fixed;
+    delete ring.measured;
+    return { note: `Ring ${index + 1} is “${name}” from the stash now; undo puts it back.` };
+  },
+});
+
+/**
+ * A ring of the piece as it would lie in the stash: with the sizes that it gives, as measured where it was, and its
+ * species; null for one that cannot be made, or that comes from the stash.
+ */
+export function asStashed(
+  { palette, rings }: Project,
+  index: number,
+  gives: { readonly outerMm: number; readonly innerMm: number },
+  item: string,
+  name: string,
+): StashedRing | null {
+  const ring = rings[index]!;
+  if (ring.making.way === 'stock') return null;
+  const wood = new Map(palette.map((entry) => [entry.key, entry.wood]));
+  return {
+    item,
+    name,
+    outerMm: gives.outerMm as StashedRing['outerMm'],
+    innerMm: gives.innerMm as StashedRing['innerMm'],
+    heightMm: ring.measured?.heightMm ?? ring.heightMm,
+    species: ring.woods.map((key) => wood.get(key)!),
+    of: ring.making,
+  };
+}

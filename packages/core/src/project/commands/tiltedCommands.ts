@@ -1,0 +1,73 @@
+import { radiusAt } from '../../form/curve.js';
+import { vesselOf } from '../../form/vessel.js';
+import { pitchOf } from '../../making/registry.js';
+import { jointRuns } from '../../making/tilted/stripe.js';
+import { sayMm } from '../../measure/format.js';
+import type { Mm } from '../../measure/quantity.js';
+import { heightOf } from '../prepare.js';
+import type { Command } from './command.js';
+import { each, named, type Rings } from './each.js';
+import { stackOf } from './stack.js';
+
+/**
+ * Turns leaning rings on from the lowest of them, so that their joints meet at a radius: each by what the joint below
+ * has run to its top and its own joint runs to its middle. At other radii a step is left over.
+ */
+export const runStripe = (rings: Rings, radiusMm: Mm): Command => ({
+  label: `Running stripe through ${named(rings)}`,
+  apply(draft) {
+    const order = [...rings].sort((a, b) => a - b);
+    let below: number | null = null;
+    for (const index of order) {
+      const ring = draft.rings[index]!;
+      const runs = ring.making.way === 'tilted' ? jointRuns(ring.making, heightOf(ring), radiusMm) : 0;
+      if (runs === null)
+        return {
+          reasons: [
+            {
+              code: 'stripe-radius',
+              path: 'radiusMm',
+              message: `At a radius of ${sayMm(radiusMm)} the joints of ring ${index + 1} cannot be followed; give a larger one.`,
+            },
+          ],
+        };
+      const pitch = pitchOf(ring.making);
+      if (below !== null) ring.turn = ((below + runs) / pitch) % 360;
+      below = ring.turn * pitch + runs;
+    }
+    return undefined;
+  },
+});
+
+/** Lets the joints of leaning rings run left and right in turn, from the lowest of them: a wave, from both hands. */
+export const alternateHands = (rings: Rings): Command => ({
+  label: `Left and right in turn for ${named(rings)}`,
+  apply(draft) {
+    const order = [...rings].sort((a, b) => a - b).filter((i) => draft.rings[i]!.making.way === 'tilted');
+    order.forEach((index, i) => {
+      const { making } = draft.rings[index]!;
+      if (making.way === 'tilted') making.hand = i % 2 === 0 ? 'right' : 'left';
+    });
+    return undefined;
+  },
+});
+
+/** Lets staves lean as the outside of the form does over their ring, to a hundredth of a degree. */
+export const leanLikeWall = (rings: Rings): Command => ({
+  label: `Staves of ${named(rings)} lean like the wall`,
+  apply(draft) {
+    const vessel = vesselOf(draft.form);
+    if (!vessel.ok) return { reasons: vessel.reasons };
+    const { outside, heightMm } = vessel.value;
+    const stack = stackOf(draft.rings);
+    const lean = each(rings, (ring, index) => {
+      if (ring.making.way !== 'staved') return undefined;
+      const { bottomMm, topMm } = stack[index]!;
+      const top = Math.min(topMm, heightMm);
+      const slope = (radiusAt(outside, top) - radiusAt(outside, bottomMm)) / (top - bottomMm);
+      ring.making.leanDeg = Math.round((Math.atan(slope) * 18000) / Math.PI) / 100;
+      return undefined;
+    });
+    return lean(draft);
+  },
+});

@@ -1,0 +1,117 @@
+import {
+  begun,
+  bodyOf,
+  makingSchema,
+  type ParamsOf,
+  type RingMaking,
+  segmentsOf,
+  type Way,
+  withSegments,
+} from '../../making/registry.js';
+import type { Project } from '../schema.js';
+import { reasonsOf } from '../sentences.js';
+import { carried, carriedWoods, lost } from './carry.js';
+import type { Command, Outcome } from './command.js';
+import { named, type Rings } from './each.js';
+import { segmentsNear, usualSegments } from './stack.js';
+
+const label = (rings: Rings) => `How ${named(rings)} ${rings.length === 1 ? 'is' : 'are'} made`;
+
+/** Makes one ring with other parameters; its woods carry over group by group. */
+function make(draft: Project, index: number, making: RingMaking): Outcome | undefined {
+  const parsed = makingSchema.safeParse(making);
+  if (!parsed.success)
+    return {
+      reasons: reasonsOf(parsed.error).map((reason) => ({
+        ...reason,
+        path: `rings.${index}.making.${reason.path}`,
+        message: `Ring ${index + 1}: ${reason.message}`,
+      })),
+    };
+  const ring = draft.rings[index]!;
+  const gone = lost(ring.making, parsed.data);
+  ring.woods = carriedWoods(
+    ring,
+    parsed.data,
+    draft.palette.map(({ key }) => key),
+  );
+  ring.making = parsed.data;
+  return gone.length > 0 ? { note: `Not carried over: ${gone.join(', ')}.` } : undefined;
+}
+
+/** The same for several rings; the first that cannot be made so ends it, and what does not carry over is said once. */
+function makeAll(
+  draft: Project,
+  rings: Rings,
+  making: (index: number) => RingMaking | null,
+): Outcome | undefined {
+  let note: string | undefined;
+  for (const index of rings) {
+    const wanted = making(index);
+    const outcome = wanted ? make(draft, index, wanted) : undefined;
+    if (outcome?.reasons) return outcome;
+    note ??= outcome?.note;
+  }
+  return note ? { note } : undefined;
+}
+
+/** Makes rings with the given parameters; what can be kept of their woods is kept. */
+export const setMaking = (rings: Rings, making: RingMaking): Command => ({
+  label: label(rings),
+  apply: (draft) => makeAll(draft, rings, () => making),
+});
+
+/** Makes rings another way, with its usual parameters and those of the old way that it has too. */
+export const setWay = (rings: Rings, way: Way): Command => ({
+  label: label(rings),
+  apply(draft) {
+    const order = [...rings].sort((a, b) => a - b);
+    const first = order[0]!;
+    const body = freshBody(draft);
+    const outcome = makeAll(draft, order, (index) => {
+      const { making } = draft.rings[index]!;
+      if (making.way === way) return null;
+      const start = begun(way, { segments: segmentsNear(draft.rings, index), body });
+      return start && carried(making, start);
+    });
+    const lead = draft.rings[first]!;
+    if (!outcome?.reasons && bodyOf(lead.making) === body)
+      for (const index of order) {
+        draft.rings[index]!.making = { ...lead.making };
+        draft.rings[index]!.woods = [...lead.woods];
+      }
+    return outcome;
+  },
+});
+
+/** A name for a glue-up that no ring of the piece has. */
+function freshBody({ rings }: Project): string {
+  const taken = new Set(rings.map(({ making }) => bodyOf(making)));
+  for (let n = 1; ; n++) if (!taken.has(`thick-${n}`)) return `thick-${n}`;
+}
+
+/** Other values for some parameters of the rings that are made in a way; undefined takes a parameter away. */
+export const setParams = <W extends Way>(
+  rings: Rings,
+  way: W,
+  change: { readonly [K in keyof ParamsOf<W>]?: ParamsOf<W>[K] | undefined },
+): Command => ({
+  label: label(rings),
+  apply: (draft) =>
+    makeAll(draft, rings, (index) => {
+      const { making } = draft.rings[index]!;
+      if (making.way !== way) return null;
+      const entries = Object.entries({ ...making, ...change }).filter(([, value]) => value !== undefined);
+      return Object.fromEntries(entries) as unknown as RingMaking;
+    }),
+});
+
+/** Segment counts of rings; discs become rings of segments. */
+export const setCount = (rings: Rings, count: number): Command => ({
+  label: `Segments of ${named(rings)}`,
+  apply: (draft) =>
+    makeAll(draft, rings, (index) => {
+      const { making } = draft.rings[index]!;
+      return segmentsOf(making) === null ? usualSegments(count) : withSegments(making, count);
+    }),
+});

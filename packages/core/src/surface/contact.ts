@@ -1,0 +1,76 @@
+import type { Made } from '../making/contract.js';
+import { layOut } from '../making/layOut.js';
+import type { Band } from '../ring/overlap.js';
+import { aroundAxis, type Point, turned } from '../ring/plane.js';
+import { areaBetween, common } from './within.js';
+
+/** A ring with the angle that it is turned by, radians. */
+export interface Turned {
+  readonly made: Made;
+  readonly turn: number;
+}
+
+const middleOf = (outline: readonly Point[]): number =>
+  Math.atan2(
+    outline.reduce((sum, { y }) => sum + y, 0),
+    outline.reduce((sum, { x }) => sum + x, 0),
+  );
+
+/** Segments whose middles lie farther apart than this have nothing in common; the widest take 150°. */
+const NEAR = (150 * Math.PI) / 180;
+
+/** Without corners that point inwards, on the rim of a drilled hole: what lies there is the plug's. */
+const bulged = (outline: readonly Point[]): Point[] =>
+  outline.filter((p, i) => {
+    const a = outline[(i + outline.length - 1) % outline.length]!;
+    const b = outline[(i + 1) % outline.length]!;
+    return (p.x - a.x) * (b.y - p.y) - (p.y - a.y) * (b.x - p.x) >= 0;
+  });
+
+/** How far b lies round from a, counter-clockwise, −π to π. */
+const round = (a: number, b: number): number => Math.atan2(Math.sin(b - a), Math.cos(b - a));
+
+/**
+ * The least area (mm²) by which one end of a segment of `upper` is glued to what lies below it, within the radii that
+ * are left after turning: the half of each segment on either side of its middle is one end.
+ */
+export function leastContact(lower: Turned, upper: Turned, left: Band): number {
+  const below = layOut(lower.made).map(({ top }) => {
+    const outline = bulged(turned(top, lower.turn));
+    return { outline, middle: aroundAxis(outline) ? null : middleOf(outline) };
+  });
+  const ends = segmentsToLook(lower, upper).flatMap((place) => {
+    const segment = turned(upper.made.lay(place).bottom, upper.turn);
+    const middle = middleOf(segment);
+    const glued = [0, 0];
+    for (const other of below) {
+      if (other.middle !== null && Math.abs(round(middle, other.middle)) > NEAR) continue;
+      for (const side of [0, 1] as const) {
+        const part = common(common(segment, other.outline), halfPlane(middle, side));
+        if (part.length > 2) glued[side]! += areaBetween(part, left.innerMm, left.outerMm);
+      }
+    }
+    return glued;
+  });
+  return Math.min(...ends);
+}
+
+/** One segment where both rings come to themselves in the same step, else all of them. */
+function segmentsToLook(lower: Turned, upper: Turned): number[] {
+  const count = upper.made.groups[0]!.count;
+  const one = upper.made.repeats === count && lower.made.repeats % count === 0;
+  return Array.from({ length: one ? 1 : count }, (_, place) => place);
+}
+
+/** Larger than any ring (mm). */
+const FAR = 1e4;
+
+/** All that lies clockwise (0) or counter-clockwise (1) of a direction, on its side of the axis. */
+function halfPlane(direction: number, side: 0 | 1): Point[] {
+  const [cos, sin] = [FAR * Math.cos(direction), FAR * Math.sin(direction)];
+  const ahead = { x: cos, y: sin };
+  const back = { x: -cos, y: -sin };
+  return side === 1
+    ? [back, ahead, { x: cos - sin, y: sin + cos }, { x: -cos - sin, y: -sin + cos }]
+    : [ahead, back, { x: -cos + sin, y: -sin - cos }, { x: cos + sin, y: sin - cos }];
+}

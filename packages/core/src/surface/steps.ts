@@ -1,0 +1,25 @@
+import type { Made } from '../making/contract.js';
+import { placesRound } from './round.js';
+
+interface Turned {
+  readonly made: Made;
+  readonly turn: number;
+}
+
+/**
+ * How far the joints of a ring lie beside the nearest ones of the ring below it, along the wall of a radius where the two
+ * meet (mm): the step that is left in a running stripe, half a segment in brick bond. The worst of all its segments'.
+ */
+export function stepAtJoint(lower: Turned, upper: Turned, radius: number): number | null {
+  const starts = ({ made, turn }: Turned, z: number) =>
+    placesRound(made, radius, turn, z)
+      .filter(({ place }) => place < made.groups[0]!.count)
+      .map(({ from }) => from);
+  if ([lower, upper].some(({ made }) => made.groups[0]!.count < 2)) return null;
+  const below = starts(lower, lower.made.heightMm);
+  const above = starts(upper, 0);
+  if (below.length === 0 || above.length === 0) return null;
+  const apart = (a: number, b: number) => Math.abs(Math.atan2(Math.sin(a - b), Math.cos(a - b)));
+  const steps = above.map((a) => Math.min(...below.map((b) => apart(a, b))));
+  return radius * Math.max(...steps);
+}
