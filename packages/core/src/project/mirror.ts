@@ -1,8 +1,8 @@
-import type { LaidPiece } from '../making/contract.js';
 import { outlineAt } from '../making/layOut.js';
 import { groupsOf, makeRing, mirrored, pitchOf, placesOf, type RingMaking } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
 import type { RingNeed } from '../ring/need.js';
+import { centroid } from '../ring/plane.js';
 import { heightOf, prepare } from './prepare.js';
 import type { Project, Ring } from './schema.js';
 
@@ -27,7 +27,7 @@ function woodsOf(ring: Ring, making: RingMaking, need: RingNeed | null): string[
   const [here, there] = [makeRing(ring.making, size), makeRing(making, size)];
   if (!here.ok || !there.ok) return reversed(ring);
   return Array.from({ length: placesOf(making) }, (_, place) => {
-    const { x, y } = middle(there.value.lay(place));
+    const { x, y } = centroid(outlineAt(there.value.lay(place), 0.5));
     const found = here.value.placeAt(x, -y, here.value.heightMm / 2);
     return ring.woods[found ?? place]!;
   });
@@ -40,11 +40,4 @@ function reversed({ making, woods }: Ring): string[] {
     first += count;
     return woods.slice(first - count, first).reverse();
   });
-}
-
-function middle(piece: LaidPiece): { x: number; y: number } {
-  const outline = outlineAt(piece, 0.5);
-  const mean = (of: (p: { x: number; y: number }) => number) =>
-    outline.reduce((sum, p) => sum + of(p), 0) / outline.length;
-  return { x: mean(({ x }) => x), y: mean(({ y }) => y) };
 }

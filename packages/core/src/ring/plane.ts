@@ -45,3 +45,15 @@ export function area(outline: readonly Point[]): number {
   });
   return twice / 2;
 }
+
+/** Centre of a polygon's area. */
+export function centroid(outline: readonly Point[]): Point {
+  let [x, y, twice] = [0, 0, 0];
+  for (const [p, q] of edges(outline)) {
+    const part = cross(p, q);
+    x += (p.x + q.x) * part;
+    y += (p.y + q.y) * part;
+    twice += part;
+  }
+  return { x: x / (3 * twice), y: y / (3 * twice) };
+}

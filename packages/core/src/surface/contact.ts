@@ -1,7 +1,7 @@
 import type { Made } from '../making/contract.js';
 import { layOut } from '../making/layOut.js';
 import type { Band } from '../ring/overlap.js';
-import { aroundAxis, type Point, turned } from '../ring/plane.js';
+import { aroundAxis, centroid, type Point, turned } from '../ring/plane.js';
 import { areaBetween, common } from './within.js';
 
 /** A ring with the angle that it is turned by, radians. */
@@ -10,11 +10,11 @@ export interface Turned {
   readonly turn: number;
 }
 
-const middleOf = (outline: readonly Point[]): number =>
-  Math.atan2(
-    outline.reduce((sum, { y }) => sum + y, 0),
-    outline.reduce((sum, { x }) => sum + x, 0),
-  );
+/** Direction of the middle of an outline. */
+function middleOf(outline: readonly Point[]): number {
+  const { x, y } = centroid(outline);
+  return Math.atan2(y, x);
+}
 
 /** Segments whose middles lie farther apart than this have nothing in common; the widest take 150°. */
 const NEAR = (150 * Math.PI) / 180;
