@@ -7,6 +7,8 @@ import { ProjectsController } from './projects/projects.controller.js';
 import { ProjectsService } from './projects/projects.service.js';
 import type { Settings } from './settings.js';
 import { ShopController } from './shop/shop.controller.js';
+import { StashController } from './stash/stash.controller.js';
+import { StashService } from './stash/stash.service.js';
 import { WoodsController } from './woods/woods.controller.js';
 import { WoodsService } from './woods/woods.service.js';
 
@@ -23,8 +25,8 @@ export class AppModule {
           exclude: ['/api/{*rest}', '/assets/{*rest}'],
         }),
       ],
-      controllers: [ProjectsController, WoodsController, ShopController, PicturesController],
-      providers: [ProjectsService, WoodsService],
+      controllers: [ProjectsController, WoodsController, ShopController, PicturesController, StashController],
+      providers: [ProjectsService, WoodsService, StashService],
     };
   }
 }

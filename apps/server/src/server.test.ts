@@ -246,3 +246,72 @@ test('settings say what is wrong with them', () => {
   expect(() => settingsFrom({ FELLSIDE_PORT: 'eighty' })).toThrow(/FELLSIDE_PORT is “eighty”/);
   expect(settingsFrom({}).host).toBe('127.0.0.1');
 });
+
+describe('the stash', () => {
+  const ring = {
+    name: 'Maple offcut ring',
+    outerMm: 60,
+    innerMm: 40,
+    heightMm: 18,
+    species: Array.from({ length: 12 }, () => 'sugar-maple'),
+    of: { way: 'flat', count: 12 },
+  };
+  const withRing = (item: string, name: string): Project => {
+    const change = run({ ...cup(), name }, edit.useStashed(8, { ...ring, item } as never));
+    if (!change.ok) throw new Error(change.reasons[0]!.message);
+    return change.value.project;
+  };
+  const usedBy = async (item: string) =>
+    (await http().get('/api/stash')).body.find((other: { item: string }) => other.item === item)?.usedBy;
+
+  test('a ring is in one piece at a time; taking it out there, by undo or removing the piece, puts it back', async () => {
+    const { item } = (await http().post('/api/stash').send(ring).expect(201)).body;
+    expect(await usedBy(item)).toBeNull();
+    const piece = await stored();
+    const body = { revision: 1, document: withRing(item, 'First'), history: NO_HISTORY };
+    await http().put(`/api/projects/${piece.id}`).send(body).expect(200);
+    expect(await usedBy(item)).toEqual({ id: piece.id, name: 'First' });
+    await http().delete(`/api/stash/${item}`).expect(409);
+    const refused = await http()
+      .post('/api/projects')
+      .send({ document: withRing(item, 'Second') })
+      .expect(422);
+    expect(refused.body.reasons[0].message).toMatch(/Ring 9: “Maple offcut ring” .* is in “First” already/);
+    await http()
+      .put(`/api/projects/${piece.id}`)
+      .send({ ...body, revision: 2, document: cup() })
+      .expect(200);
+    expect(await usedBy(item)).toBeNull();
+    const second = (
+      await http()
+        .post('/api/projects')
+        .send({ document: withRing(item, 'Second') })
+        .expect(201)
+    ).body;
+    await http().delete(`/api/projects/${second.id}`).expect(204);
+    expect(await usedBy(item)).toBeNull();
+    await http()
+      .put(`/api/projects/${piece.id}`)
+      .send({ ...body, revision: 3 })
+      .expect(200);
+    await http().post(`/api/projects/${second.id}/restore`).expect(422);
+    await http().delete(`/api/projects/${piece.id}`).expect(204);
+    await http().delete(`/api/stash/${item}`).expect(204);
+    await http().delete(`/api/stash/${item}`).expect(404);
+  });
+
+  test.each([
+    ['no width', { innerMm: 60 }, /no width/],
+    ['too few woods', { species: ['sugar-maple'] }, /12 places and 1 woods/],
+    ['a way that is not known', { of: { way: 'glued' } }, /Way of making is not known/],
+    ['something unknown', { colour: 'red' }, /Unknown key “colour”/],
+  ])('a ring with %s is refused and nothing kept', async (_, change, sentence) => {
+    const before = (await http().get('/api/stash')).body.length;
+    const { body } = await http()
+      .post('/api/stash')
+      .send({ ...ring, ...change })
+      .expect(422);
+    expect(body.reasons[0].message).toMatch(sentence);
+    expect((await http().get('/api/stash')).body.length).toBe(before);
+  });
+});

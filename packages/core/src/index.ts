@@ -19,7 +19,7 @@ export { QUARTERS } from './lumber/quarters.js';
 export type { RingPlan } from './lumber/ringPlan.js';
 export type { Figure, Made, PieceKind, PlaceGroup } from './making/contract.js';
 export { partsFromDegrees } from './making/flat/parts.js';
-export { layOut, outlineAt } from './making/layOut.js';
+export { layOut, outlineAt, placeName } from './making/layOut.js';
 export {
   bodyOf,
   groupsOf,
@@ -78,7 +78,10 @@ export {
 export { reasonsOf } from './project/sentences.js';
 export { type Beginning, startProject } from './project/start.js';
 export { type RingSize, startFromRings } from './project/startFromRings.js';
+export { type StashEntry, stashedRingSchema, stashTaken, stashUsedBy } from './project/stash.js';
+export { STEPS_STAND_SINCE } from './project/upgrade.js';
 export { type Bond, bondOf } from './ring/bond.js';
+export { bandAt } from './ring/overlap.js';
 export { type Point, turned } from './ring/plane.js';
 export type { Thickness } from './ring/slicing.js';
 export { CAUTION_NOTE, CAUTIONS, type CautionId } from './settings/cautions.js';

@@ -5,9 +5,11 @@ import { PictureEntity } from '../pictures/picture.entity.js';
 import { ProjectEntity } from '../projects/project.entity.js';
 import { VersionEntity } from '../projects/version.entity.js';
 import { ShopEntity } from '../shop/shop.entity.js';
+import { StashEntity } from '../stash/stash.entity.js';
 import { WoodEntity } from '../woods/wood.entity.js';
 import { First1763900000000 } from './0001-first.js';
 import { Pictures1764000000000 } from './0002-pictures.js';
+import { Stash1764100000000 } from './0003-stash.js';
 
 /**
  * SQLite in WAL mode, every commit on disk before it is answered. The exclusive lock keeps a second Fellside off the
@@ -25,8 +27,8 @@ export function databaseOptions(dataFolder: string): DataSourceOptions {
       db.pragma('synchronous = FULL');
       db.pragma('foreign_keys = ON');
     },
-    entities: [ProjectEntity, VersionEntity, WoodEntity, ShopEntity, PictureEntity],
-    migrations: [First1763900000000, Pictures1764000000000],
+    entities: [ProjectEntity, VersionEntity, WoodEntity, ShopEntity, PictureEntity, StashEntity],
+    migrations: [First1763900000000, Pictures1764000000000, Stash1764100000000],
     migrationsRun: true,
     synchronize: false,
   };

@@ -2,6 +2,7 @@ import { type History, historySchema, readProject, readProjectFile } from '@fell
 import { Body, Controller, Delete, Get, HttpCode, Param, ParseIntPipe, Post, Put } from '@nestjs/common';
 import { z } from 'zod';
 import { accepted, parsed } from '../reasons/answer.js';
+import { StashService } from '../stash/stash.service.js';
 import { WoodsService } from '../woods/woods.service.js';
 import { ProjectsService } from './projects.service.js';
 
@@ -13,6 +14,7 @@ export class ProjectsController {
   constructor(
     private readonly projects: ProjectsService,
     private readonly woods: WoodsService,
+    private readonly stash: StashService,
   ) {}
 
   @Get()
@@ -21,14 +23,17 @@ export class ProjectsController {
   }
 
   @Post()
-  create(@Body() body: unknown) {
-    return this.projects.create(accepted(readProject(parsed(newBody, body).document)));
+  async create(@Body() body: unknown) {
+    const document = accepted(readProject(parsed(newBody, body).document));
+    await this.stash.assertFree(document, null);
+    return this.projects.create(document);
   }
 
   /** Takes the text of a project file; woods in it that are not known here are taken in as own woods. */
   @Post('import')
   async import(@Body() text: unknown) {
     const file = accepted(readProjectFile(typeof text === 'string' ? text : ''));
+    await this.stash.assertFree(file.project, null);
     await this.woods.takeIn(file.woods);
     return this.projects.create(file.project);
   }
@@ -39,9 +44,11 @@ export class ProjectsController {
   }
 
   @Put(':id')
-  save(@Param('id') id: string, @Body() body: unknown) {
+  async save(@Param('id') id: string, @Body() body: unknown) {
     const { revision, document, history } = parsed(saveBody, body);
-    return this.projects.save(id, revision, accepted(readProject(document)), history as History);
+    const project = accepted(readProject(document));
+    await this.stash.assertFree(project, id);
+    return this.projects.save(id, revision, project, history as History);
   }
 
   @Delete(':id')
@@ -53,7 +60,8 @@ export class ProjectsController {
   /** Puts a removed piece back on the shelf. */
   @Post(':id/restore')
   @HttpCode(204)
-  restore(@Param('id') id: string) {
+  async restore(@Param('id') id: string) {
+    await this.stash.assertFree(await this.projects.removed(id), id);
     return this.projects.setRemoved(id, false);
   }
 

@@ -1,19 +1,28 @@
 import { randomUUID } from 'node:crypto';
-import { type History, NO_HISTORY, type Project, readProject, SCHEMA_VERSION } from '@fellside/core';
+import {
+  type History,
+  NO_HISTORY,
+  type Project,
+  readProject,
+  SCHEMA_VERSION,
+  STEPS_STAND_SINCE,
+} from '@fellside/core';
 import { ConflictException, Injectable, NotFoundException } from '@nestjs/common';
 import { DataSource, IsNull, LessThanOrEqual } from 'typeorm';
 import { ProjectEntity } from './project.entity.js';
 import { VersionEntity } from './version.entity.js';
 
 /**
- * A document that an older Fellside saved, brought up to date as it is read. Its steps to undo speak of the old shape
- * and are left behind; what is stored stays as it is until the next save.
+ * A document that an older Fellside saved, brought up to date as it is read. Steps to undo that speak of a shape which
+ * is no more are left behind; what is stored stays as it is until the next save.
  */
 function upToDate<T extends { document: Project; history?: History }>(saved: T): T {
-  if (saved.document.schema === SCHEMA_VERSION) return saved;
+  const { schema } = saved.document as { schema: number };
+  if (schema === SCHEMA_VERSION) return saved;
   const read = readProject(saved.document);
   if (!read.ok) return saved;
-  return { ...saved, document: read.value, ...(saved.history && { history: NO_HISTORY }) };
+  const stale = saved.history && schema < STEPS_STAND_SINCE;
+  return { ...saved, document: read.value, ...(stale && { history: NO_HISTORY }) };
 }
 
 /** How many versions of a project are kept. */
@@ -81,6 +90,13 @@ export class ProjectsService {
       });
     });
     return this.get(id);
+  }
+
+  /** The document of a piece, on the shelf or removed. */
+  async removed(id: string): Promise<Project> {
+    const found = await this.projects.findOneBy({ id });
+    if (!found) throw new NotFoundException({ statusCode: 404, message: 'There is no such piece.' });
+    return upToDate(found).document;
   }
 
   async setRemoved(id: string, removed: boolean): Promise<void> {

@@ -1,4 +1,5 @@
 import {
+  cutParts,
   edit,
   insideLine,
   mm,
@@ -6,7 +7,6 @@ import {
   type Prepared,
   type PreparedRing,
   type Project,
-  placeToward,
   type Species,
   woodOutline,
 } from '@fellside/core';
@@ -86,7 +86,7 @@ function envelope(rings: readonly PreparedRing[], allowances: Project['allowance
     .join('');
 }
 
-/** One ring's blank where the cut meets it: a quarter turn round from the line of sight. */
+/** One ring's blank where the cut meets it, a quarter turn round from the line of sight: what lies there, inside out. */
 function Blank({
   ring: { ring, course, made, turn },
   palette,
@@ -94,18 +94,20 @@ function Blank({
   view,
 }: { ring: PreparedRing } & Omit<CutThroughProps, 'prepared' | 'faint'>) {
   if (!made.ok) return null;
-  const { outerMm, innerMm } = made.value.gives;
-  const place = placeToward(made.value, turn, (outerMm + innerMm) / 2, view - Math.PI / 2);
-  return (
-    <rect
-      x={at.x(outerMm)}
-      y={at.y(course.topMm)}
-      width={at.x(innerMm) - at.x(outerMm)}
-      height={at.y(course.bottomMm) - at.y(course.topMm)}
-      fill={woodFill(palette.get(ring.woods[place ?? 0]!), 'bench')}
+  const { lean, heightMm } = made.value;
+  const [low, high] = [at.y(course.bottomMm), at.y(course.topMm)];
+  const spread = (lean * heightMm) / 2;
+  const quad = (inner: number, outer: number) =>
+    `M${at.x(outer - spread)} ${low}L${at.x(outer + spread)} ${high}H${at.x(inner + spread)}L${at.x(inner - spread)} ${low}Z`;
+  return cutParts(made.value, turn, view - Math.PI / 2).map(({ place, innerMm, outerMm }) => (
+    <path
+      key={innerMm}
+      d={quad(innerMm, outerMm)}
+      fill={place === null ? 'none' : woodFill(palette.get(ring.woods[place]!), 'bench')}
       stroke="#1d2527"
       strokeOpacity={0.35}
       strokeWidth={0.75}
+      strokeDasharray={place === null ? '2 3' : undefined}
     />
-  );
+  ));
 }

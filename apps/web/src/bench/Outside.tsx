@@ -1,12 +1,11 @@
 import {
-  extremes,
   type OutsidePatch,
   outsideLine,
   outsidePatches,
   type Prepared,
   type PreparedRing,
+  placeToward,
   radiusAt,
-  type SectionPoint,
   type Species,
   type Vessel,
 } from '@fellside/core';
@@ -15,7 +14,7 @@ import { useApp } from '../store/store.js';
 import { Shade } from '../ui/Shade.js';
 import { woodFill } from '../ui/WoodPatterns.js';
 import type { Keys } from './keys.js';
-import { linePath, type Place, stripPath } from './path.js';
+import { frontPath, linePath, type Place } from './path.js';
 import { woodPaths } from './woodPaths.js';
 
 /** Right of the axis: the turned piece as it looks from the front, every segment in its wood. */
@@ -60,20 +59,21 @@ const RingOutside = memo(function RingOutside({
   const top = Math.min(course.topMm, vessel.heightMm);
   const shown = useMemo(() => {
     if (!made.ok) return null;
-    const { most } = extremes(vessel.outside, course.bottomMm, top);
-    return {
-      line: outsideLine(vessel, course.bottomMm, top),
-      patches: outsidePatches(made.value, turn, most, view),
-    };
+    const line = outsideLine(vessel, course.bottomMm, top);
+    const ring = { made: made.value, turn, bottomMm: course.bottomMm };
+    return { line, patches: outsidePatches(ring, line, view) };
   }, [made, turn, course, vessel, top, view]);
-  if (!shown) return null;
+  if (!shown || !made.ok) return null;
   const { line, patches } = shown;
   const under = (event: PointerEvent<SVGGElement>): number | null => {
     const box = event.currentTarget.ownerSVGElement!.getBoundingClientRect();
     const up = Math.min(1, Math.max(0, (at.y(0) - (event.clientY - box.top)) / (at.y(0) - at.y(1)) / top));
-    const radius = at.x(radiusAt(vessel.outside, up * top)) - at.x(0);
-    const sine = (event.clientX - box.left - at.x(0)) / Math.max(1, radius);
-    return patches.find(({ near, far }) => near <= sine && sine <= far)?.place ?? null;
+    const z = up * top;
+    const radius = radiusAt(vessel.outside, z);
+    const across = at.x(radius) - at.x(0);
+    const sine = (event.clientX - box.left - at.x(0)) / Math.max(1, across);
+    if (sine < 0 || sine > 1) return null;
+    return placeToward(made.value, turn, radius, view + Math.asin(sine), z - course.bottomMm);
   };
   return (
     <g
@@ -84,13 +84,11 @@ const RingOutside = memo(function RingOutside({
       }}
       onClick={(event) => onPick(index, event)}
     >
-      {woodPaths(patches, ring.ring.woods, ({ near, far }) => stripPath(line, at, near, far)).map(
-        ([key, d]) => (
-          <path key={key} d={d} fill={woodFill(palette.get(key), 'bench')} />
-        ),
-      )}
+      {woodPaths(patches, ring.ring.woods, ({ outline }) => frontPath(outline, at, 'Z')).map(([key, d]) => (
+        <path key={key} d={d} fill={woodFill(palette.get(key), 'bench')} />
+      ))}
       <path
-        d={patches.map(({ near }) => linePath(line, at, near)).join('')}
+        d={patches.map(({ joint }) => frontPath(joint, at)).join('')}
         fill="none"
         stroke="#1d2527"
         strokeOpacity="0.35"
@@ -102,22 +100,24 @@ const RingOutside = memo(function RingOutside({
         strokeOpacity="0.35"
         strokeWidth="0.7"
       />
-      <Hovered {...{ patches, line, at, index }} />
+      <Hovered {...{ patches, at, index }} />
     </g>
   );
 });
 
 interface HoveredProps {
   readonly patches: readonly OutsidePatch[];
-  readonly line: readonly SectionPoint[];
   readonly at: Place;
   readonly index: number;
 }
 
-function Hovered({ patches, line, at, index }: HoveredProps) {
+function Hovered({ patches, at, index }: HoveredProps) {
   const place = useApp(({ session: { hover } }) => (hover?.ring === index ? hover.place : null));
   if (place === null) return null;
   return patches
     .filter((patch) => patch.place === place)
-    .map(({ near, far }) => <path key={near} d={stripPath(line, at, near, far)} className="hovered" />);
+    .map(({ outline }) => {
+      const d = frontPath(outline, at, 'Z');
+      return <path key={d} d={d} className="hovered" />;
+    });
 }

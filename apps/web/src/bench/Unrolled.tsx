@@ -1,6 +1,7 @@
 import {
-  extremes,
   type PreparedRing,
+  placeToward,
+  radiusAt,
   type Species,
   type UnrolledPart,
   unrolledParts,
@@ -54,19 +55,29 @@ const Row = memo(function Row({
   onPick,
 }: Common & { ring: PreparedRing; index: number; top: number; bottom: number }) {
   const { made, turn, course } = ring;
+  const reach = Math.min(course.topMm, vessel.heightMm);
   const parts = useMemo(() => {
-    if (!made.ok) return [];
-    const { most } = extremes(vessel.outside, course.bottomMm, Math.min(course.topMm, vessel.heightMm));
-    return unrolledParts(made.value, turn, most);
-  }, [made, turn, course, vessel]);
+    if (!made.ok || course.bottomMm >= reach) return [];
+    const ring = { made: made.value, turn, bottomMm: course.bottomMm };
+    return unrolledParts(ring, (z) => radiusAt(vessel.outside, z), course.bottomMm, reach);
+  }, [made, turn, course, vessel, reach]);
   const figure = (px: number) => Math.round(px * 50) / 50;
-  const x = (share: number) => figure(share * width);
+  const x = (share: number) => figure(Math.min(1, Math.max(0, share)) * width);
   const [from, height] = [figure(top), figure(bottom - top)];
-  const outline = (part: UnrolledPart) => `M${x(part.from)} ${from}H${x(part.to)}v${height}H${x(part.from)}z`;
+  /** A part that is cut off above the lip is drawn to the top of its ring all the same. */
+  const y = (z: number) =>
+    figure(bottom - ((z - course.bottomMm) / Math.max(1e-9, reach - course.bottomMm)) * (bottom - top));
+  const joint = ({ low, high }: UnrolledPart) => `M${x(low.from)} ${y(low.z)}L${x(high.from)} ${y(high.z)}`;
+  const outline = (part: UnrolledPart) =>
+    `${joint(part)}L${x(part.high.to)} ${y(part.high.z)}L${x(part.low.to)} ${y(part.low.z)}z`;
   const under = (event: PointerEvent<SVGGElement>): number | null => {
-    const box = event.currentTarget.getBoundingClientRect();
-    const share = (event.clientX - box.left) / Math.max(1, box.width);
-    return parts.find((part) => part.from <= share && share <= part.to)?.place ?? null;
+    if (!made.ok) return null;
+    const box = event.currentTarget.ownerSVGElement!.getBoundingClientRect();
+    const share = Math.min(0.9999, Math.max(0.0001, (event.clientX - box.left) / Math.max(1, width)));
+    const up = (bottom - (event.clientY - box.top)) / Math.max(1, bottom - top);
+    const z = course.bottomMm + Math.min(0.999, Math.max(0.001, up)) * (reach - course.bottomMm);
+    const direction = share * 2 * Math.PI;
+    return placeToward(made.value, turn, radiusAt(vessel.outside, z), direction, z - course.bottomMm);
   };
   return (
     <g
@@ -83,23 +94,18 @@ const Row = memo(function Row({
       {woodPaths(parts, ring.ring.woods, outline).map(([key, d]) => (
         <path key={key} data-wood={key} d={d} fill={woodFill(palette.get(key), 'bench')} />
       ))}
-      <path
-        d={parts.map((part) => `M${x(part.from)} ${from}v${height}`).join('')}
-        stroke="#1d2527"
-        strokeOpacity={0.35}
-        strokeWidth={0.7}
-      />
+      <path d={parts.map(joint).join('')} stroke="#1d2527" strokeOpacity={0.35} strokeWidth={0.7} />
       <rect
         x={0}
-        y={top}
+        y={from}
         width={width}
-        height={bottom - top}
+        height={height}
         fill="none"
         stroke="#1d2527"
         strokeOpacity={0.3}
         strokeWidth={0.7}
       />
-      <Hovered {...{ parts, index, top, bottom, width }} />
+      <Hovered {...{ parts, index, outline }} />
     </g>
   );
 });
@@ -107,25 +113,17 @@ const Row = memo(function Row({
 interface HoveredProps {
   readonly parts: readonly UnrolledPart[];
   readonly index: number;
-  readonly top: number;
-  readonly bottom: number;
-  readonly width: number;
+  readonly outline: (part: UnrolledPart) => string;
 }
 
 /** The segment that is pointed at, wherever. */
-function Hovered({ parts, index, top, bottom, width }: HoveredProps) {
+function Hovered({ parts, index, outline }: HoveredProps) {
   const place = useApp(({ session: { hover } }) => (hover?.ring === index ? hover.place : null));
   if (place === null) return null;
   return parts
     .filter((part) => part.place === place)
-    .map(({ from, to }) => (
-      <rect
-        key={from}
-        x={from * width + 1}
-        y={top + 1}
-        width={Math.max(0, (to - from) * width - 2)}
-        height={Math.max(0, bottom - top - 2)}
-        className="hovered"
-      />
-    ));
+    .map((part) => {
+      const d = outline(part);
+      return <path key={d} d={d} className="hovered" />;
+    });
 }

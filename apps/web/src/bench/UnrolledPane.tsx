@@ -1,4 +1,4 @@
-import type { Prepared, Species } from '@fellside/core';
+import { groupsOf, type Prepared, placeName, type Species } from '@fellside/core';
 import { paletteOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
@@ -84,10 +84,16 @@ function nameOf(
   { rings }: Prepared,
   palette: ReadonlyMap<string, Species>,
 ): string {
-  const woods = rings[ring]?.ring.woods ?? [];
-  if (place === null && woods.length > 1) return `ring ${ring + 1}, ${woods.length} segments`;
+  const here = rings[ring]?.ring;
+  if (!here) return '';
+  const { woods, making } = here;
+  const groups = groupsOf(making);
+  if (place === null && woods.length > 1)
+    return `ring ${ring + 1}, ${groups.map(({ name, count }) => counted(count, name.toLowerCase())).join(', ')}`;
   const wood = palette.get(woods[place ?? 0] ?? '')?.name ?? '';
   return woods.length === 1
     ? `ring ${ring + 1}: ${wood}`
-    : `ring ${ring + 1}, segment ${(place ?? 0) + 1} of ${woods.length}: ${wood}`;
+    : `ring ${ring + 1}, ${placeName(groups, place ?? 0)}: ${wood}`;
 }
+
+const counted = (count: number, name: string): string => `${count} ${name}${count === 1 ? '' : 's'}`;

@@ -1,4 +1,4 @@
-import type { SectionPoint } from '@fellside/core';
+import type { FrontPoint, SectionPoint } from '@fellside/core';
 
 /** From mm of the section to px of a pane: radius to one side of the axis, height upwards. */
 export interface Place {
@@ -21,3 +21,7 @@ export function stripPath(points: readonly SectionPoint[], at: Place, near: numb
   const back = [...points].reverse();
   return `${linePath(points, at, near)}${linePath(back, at, far).replace('M', 'L')}Z`;
 }
+
+/** A path through points seen from the front; closed where it is an outline. */
+export const frontPath = (points: readonly FrontPoint[], at: Place, end: 'Z' | '' = ''): string =>
+  `${points.map(({ x, z }, i) => `${i === 0 ? 'M' : 'L'}${figure(at.x(x))} ${figure(at.y(z))}`).join('')}${end}`;

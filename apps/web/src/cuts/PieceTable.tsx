@@ -1,6 +1,7 @@
-import { formatAngle, formatLength, type Plan } from '@fellside/core';
+import { formatAngle, formatLength, mitred, type Plan, rad } from '@fellside/core';
 import { unitsOf, woodsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
+import { pieceSizes } from '../ui/pieceSizes.js';
 import { Swatch } from '../ui/Swatch.js';
 import { headClass, tableClass } from './tables.js';
 
@@ -15,17 +16,21 @@ export function PieceTable({ plan }: { plan: Plan }) {
     <table className={tableClass}>
       <thead>
         <tr className={headClass}>
-          {['Ring', 'Wood', 'Pieces', 'Angle', 'Long edge', 'Short edge', 'Width', 'Height'].map((head) => (
-            <th key={head} scope="col">
-              {head}
-            </th>
-          ))}
+          {['Ring', 'Wood', 'Pieces', 'Angle', 'Long edge', 'Short edge', 'Width', 'Height', 'Piece'].map(
+            (head) => (
+              <th key={head} scope="col">
+                {head}
+              </th>
+            ),
+          )}
         </tr>
       </thead>
       <tbody>
         {rows.map(({ ring, pieces: { wood, kind, count }, first }) => {
           const species = woods.find(({ id }) => id === wood);
           const { stock } = kind;
+          const piece = mitred(stock);
+          const tilt = stock.from === 'strip' ? stock.bladeTilt : 0;
           return (
             <tr key={`${ring.id} ${wood} ${kind.name}`} className={first ? 'border-t border-line' : ''}>
               <th scope="row">
@@ -37,19 +42,23 @@ export function PieceTable({ plan }: { plan: Plan }) {
                 </span>
               </td>
               <td className="font-semibold">{count}</td>
-              {stock.from === 'strip' ? (
+              {piece && piece.cutAngle > 0 ? (
                 <>
-                  <td>{formatAngle(stock.cutAngle)}</td>
-                  <td className="font-semibold">{formatLength(stock.longEdgeMm, units)}</td>
-                  <td>{formatLength(stock.shortEdgeMm, units)}</td>
-                  <td>{formatLength(stock.widthMm, units)}</td>
+                  <td>
+                    {formatAngle(piece.cutAngle)}
+                    {tilt > 0 && ` / ${formatAngle(rad(tilt))}`}
+                  </td>
+                  <td className="font-semibold">{formatLength(piece.longEdgeMm, units)}</td>
+                  <td>{formatLength(piece.shortEdgeMm, units)}</td>
+                  <td>{formatLength(piece.widthMm, units)}</td>
                 </>
               ) : (
-                <td colSpan={4} className="text-quiet">
-                  disc, {formatLength(stock.widthMm, units)} across
+                <td colSpan={4} className="whitespace-normal text-quiet">
+                  {pieceSizes(stock, units).join(', ')}
                 </td>
               )}
               <td>{formatLength(kind.heightMm, units)}</td>
+              <td className="text-quiet">{kind.name}</td>
             </tr>
           );
         })}

@@ -11,7 +11,7 @@ import { useApp } from '../store/store.js';
 import { Swatch } from '../ui/Swatch.js';
 import { headClass, tableClass } from './tables.js';
 
-/** Strips by wood: how many of which length, and what is cut from them; then the squares for discs. */
+/** Strips by wood: how many of which length, and what is cut from them; then the blocks. */
 export function StripTable({ lumber }: { lumber: Lumber }) {
   const units = useApp(unitsOf);
   const woods = useApp(woodsOf);
@@ -40,7 +40,7 @@ export function StripTable({ lumber }: { lumber: Lumber }) {
             </tr>
             {thickestFirst(lumber.strips.filter((list) => list.wood === id)).map((list) => (
               <StripRow
-                key={`${list.widthMm} ${list.thicknessMm} ${list.cutAngle}`}
+                key={`${list.widthMm} ${list.thicknessMm} ${list.cutAngle} ${list.bladeTilt} ${list.cutting}`}
                 list={list}
                 units={units}
               />
@@ -48,13 +48,19 @@ export function StripTable({ lumber }: { lumber: Lumber }) {
           </tbody>
         ))}
       </table>
-      {lumber.panels.length > 0 && <h3 className="mt-4 mb-1 font-semibold">Squares for discs</h3>}
+      {lumber.panels.length > 0 && (
+        <h3 className="mt-4 mb-1 font-semibold">Blocks for discs, plugs and staves</h3>
+      )}
       <ul>
         {lumber.panels.map((panel) => (
-          <li key={panel.ring} className="flex gap-2 border-t border-line px-1.5 py-1">
-            <Swatch wood={wood(panel.wood)} size={16} /> ring {panel.ring + 1}:{' '}
-            {formatLength(panel.lengthMm, units)} square, planed {formatLength(panel.thicknessMm, units)},
-            from {panel.quarter}
+          <li
+            key={`${panel.ring} ${panel.shape} ${panel.wood}`}
+            className="flex gap-2 border-t border-line px-1.5 py-1"
+          >
+            <Swatch wood={wood(panel.wood)} size={16} /> ring {panel.ring + 1}: {panel.count} {panel.shape}
+            {panel.count === 1 ? '' : 's'} {formatLength(panel.lengthMm, units)} ×{' '}
+            {formatLength(panel.widthMm, units)}, planed {formatLength(panel.thicknessMm, units)}, from{' '}
+            {panel.quarter}
           </li>
         ))}
       </ul>
@@ -78,7 +84,11 @@ function StripRow({ list, units }: { list: StripListEntry; units: UnitSystem }) 
       <td className="font-semibold">{formatLength(list.widthMm, units)}</td>
       <td>{formatLength(list.thicknessMm, units)}</td>
       <td>{list.quarter}</td>
-      <td>{formatAngle(list.cutAngle)}</td>
+      <td>
+        {formatAngle(list.cutAngle)}
+        {list.bladeTilt > 0 && ` / ${formatAngle(list.bladeTilt)}`}
+        {list.cutting !== 'turned-over' && <div className="text-xs text-quiet">{HOW[list.cutting]}</div>}
+      </td>
       <td className="whitespace-normal">{contents(list)}</td>
     </tr>
   );
@@ -91,10 +101,25 @@ function lengthsOf({ strips }: StripListEntry): [Mm, number][] {
   return [...counts].sort(([a], [b]) => b - a);
 }
 
+const HOW = { 'same-edge': 'same edge out', 'two-fences': 'two fences' } as const;
+
+/** `ring 3: 12 left, nos. 1–12`: what is cut for each ring, then pieces of the other hand and spares. */
 function contents({ cuts }: StripListEntry): string {
-  const rings = cuts
-    .filter(({ ring }) => ring !== null)
-    .map(({ ring, count }) => `ring ${ring! + 1}: ${count}`);
-  const spares = cuts.filter(({ ring }) => ring === null).reduce((sum, { count }) => sum + count, 0);
-  return [...rings, spares > 0 ? `spare: ${spares}` : ''].filter(Boolean).join(', ');
+  const rings = cuts.flatMap(({ ring, count, hand, numbers }) =>
+    ring === null ? [] : [`ring ${ring + 1}: ${count}${hand ? ` ${hand}` : ''}${numbered(numbers)}`],
+  );
+  const sum = (purpose: 'spare' | 'other-hand') =>
+    cuts.filter((cut) => cut.purpose === purpose).reduce((total, { count }) => total + count, 0);
+  const [spares, others] = [sum('spare'), sum('other-hand')];
+  return [...rings, others > 0 ? `other hand: ${others}` : '', spares > 0 ? `spare: ${spares}` : '']
+    .filter(Boolean)
+    .join(', ');
+}
+
+/** Piece numbers along the strip, a run of them short. */
+function numbered(numbers: readonly number[] | undefined): string {
+  if (!numbers || numbers.length === 0) return '';
+  const [first, last] = [numbers[0]!, numbers.at(-1)!];
+  const run = last - first === numbers.length - 1;
+  return `, nos. ${run ? `${first}–${last}` : numbers.join(' ')}`;
 }

@@ -2,15 +2,18 @@ import {
   formatLength,
   layOut,
   type Made,
+  mitred,
+  type PieceKind,
   type Point,
   type PreparedRing,
   type RingPlan,
   type Species,
+  turned,
   type UnitSystem,
 } from '@fellside/core';
 import { WoodPatterns, woodFill } from '../ui/WoodPatterns.js';
 import { Dimension } from './Dimension.js';
-import { outlinePath, turned } from './outline.js';
+import { outlinePath } from './outline.js';
 import { Corner, Sizes } from './PlanSizes.js';
 
 interface PlanDrawingProps {
@@ -30,7 +33,11 @@ export function PlanDrawing({ made, ring, below, figures, palette, units }: Plan
   const reach = Math.max(made.cornerMm, below?.made.ok ? below.made.value.cornerMm : 0);
   const half = reach * ROOM;
   const text = half / 19;
-  const pieces = layOut(made).map((piece) => ({ ...piece, outline: turned(piece.bottom, ring.turn) }));
+  const pieces = layOut(made).map(({ place, bottom, top }) => ({
+    place,
+    outline: turned(top, ring.turn),
+    bottom: top === bottom ? null : turned(bottom, ring.turn),
+  }));
   const under = below?.made.ok ? below.made.value : null;
   return (
     <svg
@@ -49,8 +56,22 @@ export function PlanDrawing({ made, ring, below, figures, palette, units }: Plan
             stroke="#1d2527"
           />
         ))}
+        {pieces.map(
+          ({ place, bottom }) =>
+            bottom && (
+              <path
+                key={place}
+                d={outlinePath(bottom)}
+                fill="none"
+                stroke="#1d2527"
+                strokeOpacity="0.5"
+                strokeDasharray={`${half / 120} ${half / 160}`}
+                data-underside
+              />
+            ),
+        )}
         {under && <Overlap here={made} under={under} />}
-        {under && below && (
+        {under && below && made.closed && (
           <g fill="none" stroke="#1d2527" strokeOpacity="0.55" strokeDasharray={`${half / 90} ${half / 120}`}>
             {layOut(under).map(({ place, bottom }) => (
               <path key={place} d={outlinePath(turned(bottom, below.turn))} />
@@ -75,24 +96,12 @@ export function PlanDrawing({ made, ring, below, figures, palette, units }: Plan
         <text x={reach * 1.02 + half / 20} y={text / 3} fill="#566163">
           0°
         </text>
-        {made.kinds.map(({ places, stock }, i) => {
-          const piece = pieces.find(({ place }) => place === dimensioned(places, pieces, i))!;
-          if (stock.from !== 'strip')
-            return (
-              <Dimension
-                key="disc"
-                from={{ x: -stock.widthMm / 2, y: 0 }}
-                to={{ x: stock.widthMm / 2, y: 0 }}
-                away={-reach * 1.12}
-                text={text}
-                label={`${formatLength(stock.widthMm, units)} across`}
-              />
-            );
-          return (
-            <g key={piece.place}>
-              <Sizes outline={piece.outline} stock={stock} text={text} units={units} />
-            </g>
-          );
+        {pieces.map(({ place, outline }) => (
+          <Mark key={place} mark={made.mark(place)} outline={outline} text={text} />
+        ))}
+        {made.kinds.map((kind, i) => {
+          const piece = pieces.find(({ place }) => place === dimensioned(kind.places, pieces, i))!;
+          return <Dimensioned key={kind.name} {...{ kind, outline: piece.outline, reach, text, units }} />;
         })}
         <Corner
           reach={made.cornerMm}
@@ -104,6 +113,79 @@ export function PlanDrawing({ made, ring, below, figures, palette, units }: Plan
     </svg>
   );
 }
+
+/** What is written on a piece: its number along the strip. */
+function Mark({ mark, outline, text }: { mark: string | null; outline: readonly Point[]; text: number }) {
+  if (mark === null) return null;
+  const middle = (of: (p: Point) => number) => outline.reduce((sum, p) => sum + of(p), 0) / outline.length;
+  return (
+    <text
+      className="halo"
+      x={middle(({ x }) => x)}
+      y={-middle(({ y }) => y) + text / 3}
+      textAnchor="middle"
+      fontSize={text * 0.85}
+      fontWeight="650"
+      fill="#1d2527"
+    >
+      {mark}
+    </text>
+  );
+}
+
+interface DimensionedProps {
+  readonly kind: PieceKind;
+  readonly outline: readonly Point[];
+  readonly reach: number;
+  readonly text: number;
+  readonly units: UnitSystem;
+}
+
+/** The sizes of one kind of piece, written at one of them. */
+function Dimensioned({ kind: { stock }, outline, reach, text, units }: DimensionedProps) {
+  const piece = mitred(stock);
+  if (piece && piece.cutAngle > 0) return <Sizes outline={outline} stock={piece} text={text} units={units} />;
+  const [a, b, c, d] = outline as [Point, Point, Point, Point];
+  if (piece)
+    return (
+      <Dimension
+        from={a}
+        to={b}
+        away={text * 1.9}
+        text={text}
+        label={`${formatLength(piece.widthMm, units)} spacer`}
+      />
+    );
+  if (stock.from === 'stash') return null;
+  if (stock.from === 'panel' && stock.shape === 'stave')
+    return (
+      <>
+        <Dimension from={a} to={b} away={text * 1.9} text={text} label={formatLength(stock.widthMm, units)} />
+        {d && (
+          <Dimension
+            from={middleOf(c, d)}
+            to={middleOf(a, b)}
+            away={0}
+            text={text}
+            label={formatLength(stock.thicknessMm, units)}
+          />
+        )}
+      </>
+    );
+  if (stock.from !== 'panel') return null;
+  const half = stock.widthMm / 2;
+  return (
+    <Dimension
+      from={{ x: -half, y: 0 }}
+      to={{ x: half, y: 0 }}
+      away={stock.shape === 'disc' ? -reach * 1.12 : 0}
+      text={text}
+      label={`${formatLength(stock.widthMm, units)} across`}
+    />
+  );
+}
+
+const middleOf = (p: Point, q: Point): Point => ({ x: (p.x + q.x) / 2, y: (p.y + q.y) / 2 });
 
 /** Where the sizes of a ring's kinds of piece are written, one after another: below first, then out of each other's way. */
 const AT = [-1.57, -0.55, 3.7, 2.6, 0.6].map((angle) => ({ x: Math.cos(angle), y: Math.sin(angle) }));

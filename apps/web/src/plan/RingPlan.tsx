@@ -52,6 +52,7 @@ export function RingPlan() {
               </Button>
             </div>
             <PieceKinds figures={figures} />
+            <Warnings figures={figures} />
             <Sizes ring={here} figures={figures} index={index} />
           </div>
         </div>
@@ -78,6 +79,16 @@ function Drawing({ ring, below, figures }: DrawingProps) {
   if (!ring.made.ok)
     return <p role="alert">{ring.made.reasons.map(({ message }) => sentenceIn(message, units)).join(' ')}</p>;
   return <PlanDrawing {...{ ring, below, figures, palette, units }} made={ring.made.value} />;
+}
+
+/** What the way of making has to say about this ring. */
+function Warnings({ figures }: { figures: Figures }) {
+  const units = useApp(unitsOf);
+  return figures.warnings.map(({ code, message }) => (
+    <p key={code} role="note" className="rounded bg-rust-wash p-2 text-sm text-rust">
+      {sentenceIn(message, units)}
+    </p>
+  ));
 }
 
 /** What the ring needs and gives; what was measured of it as really made. */

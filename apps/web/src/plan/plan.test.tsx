@@ -1,4 +1,4 @@
-import { edit, mm } from '@fellside/core';
+import { edit, mm, turned } from '@fellside/core';
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
@@ -6,7 +6,7 @@ import { createMemoryRouter, RouterProvider } from 'react-router';
 import { afterEach, describe, expect, test } from 'vitest';
 import { editPiece } from '../store/edits.js';
 import { showWith } from '../testing/open.js';
-import { outlinePath, turned } from './outline.js';
+import { outlinePath } from './outline.js';
 import { RingPlan } from './RingPlan.js';
 
 afterEach(cleanup);
@@ -54,7 +54,7 @@ describe('a ring from above', () => {
   });
 
   test('unequal segments are dimensioned kind by kind', () => {
-    plan(9, (store) => store.dispatch(editPiece(edit.setParts([8], [2, 1]))));
+    plan(9, (store) => store.dispatch(editPiece(edit.setParams([8], 'flat', { parts: [2, 1] }))));
     expect(drawing().textContent).toContain('20°');
     expect(drawing().textContent).toContain('10°');
   });

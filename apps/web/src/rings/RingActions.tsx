@@ -1,6 +1,7 @@
 import { type Command, edit } from '@fellside/core';
 import { ChevronDown } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { editPiece } from '../store/edits.js';
 import { moveRingsBy } from '../store/moves.js';
@@ -8,6 +9,7 @@ import { planOf, projectOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
+import { PutInStash } from './PutInStash.js';
 
 /** What can be done with the selected rings as parts of the stack. */
 export function RingActions({ selected }: { selected: readonly number[] }) {
@@ -16,6 +18,7 @@ export function RingActions({ selected }: { selected: readonly number[] }) {
   const id = useApp((state) => state.piece.id);
   const { rings } = useApp(projectOf);
   const plan = useApp(planOf);
+  const [stashing, setStashing] = useState(false);
   const [first, many] = [selected[0], selected.length > 1];
   const go = (command: Command, after?: readonly number[]) => {
     if (dispatch(editPiece(command)).ok && after) dispatch(session.selected(after));
@@ -39,33 +42,41 @@ export function RingActions({ selected }: { selected: readonly number[] }) {
     ['Move down (Alt ↓)', () => dispatch(moveRingsBy(first, -1))],
     [locked ? 'Unlock the height' : 'Lock the height', () => go(edit.setLocked(selected, !locked))],
     [fixed ? 'Let the size follow the form' : 'Fix the size: pieces are cut', fix, !fixed && !ring?.gives],
+    [
+      'Put one like it in the stash…',
+      () => setStashing(true),
+      many || !ring?.gives || rings[first]?.making.way === 'stock',
+    ],
     ['Remove', () => go(edit.removeRings(selected), []), selected.length === rings.length],
   ];
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger asChild>
-        <Button>
-          {many ? 'These rings' : `Ring ${first + 1}`} <ChevronDown aria-hidden size={14} />
-        </Button>
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          align="end"
-          sideOffset={4}
-          className="z-20 rounded border border-line bg-raised p-1 shadow-lg"
-        >
-          {items.map(([name, act, off]) => (
-            <DropdownMenu.Item
-              key={name}
-              disabled={off === true}
-              onSelect={act}
-              className="cursor-pointer rounded px-3 py-1.5 outline-none data-disabled:cursor-default data-disabled:opacity-45 data-highlighted:bg-teal-wash"
-            >
-              {name}
-            </DropdownMenu.Item>
-          ))}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+    <>
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger asChild>
+          <Button>
+            {many ? 'These rings' : `Ring ${first + 1}`} <ChevronDown aria-hidden size={14} />
+          </Button>
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content
+            align="end"
+            sideOffset={4}
+            className="z-20 rounded border border-line bg-raised p-1 shadow-lg"
+          >
+            {items.map(([name, act, off]) => (
+              <DropdownMenu.Item
+                key={name}
+                disabled={off === true}
+                onSelect={act}
+                className="cursor-pointer rounded px-3 py-1.5 outline-none data-disabled:cursor-default data-disabled:opacity-45 data-highlighted:bg-teal-wash"
+              >
+                {name}
+              </DropdownMenu.Item>
+            ))}
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+      <PutInStash ring={first} open={stashing} onOpen={setStashing} />
+    </>
   );
 }

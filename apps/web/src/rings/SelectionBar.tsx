@@ -1,4 +1,5 @@
-import { type Command, edit, MAKINGS, type Result, WAYS, type Way } from '@fellside/core';
+import { type Command, edit, MAKINGS, type Result, segmentsOf, WAYS, type Way } from '@fellside/core';
+import { useState } from 'react';
 import { editPiece } from '../store/edits.js';
 import { projectOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
@@ -7,10 +8,11 @@ import { controlClass, Field } from '../ui/Field.js';
 import { LengthField } from '../ui/LengthField.js';
 import { NumberField } from '../ui/NumberField.js';
 import { BondChoice } from './BondChoice.js';
-import { PartsField } from './PartsField.js';
 import { RingActions } from './RingActions.js';
 import { SliceDialog } from './SliceDialog.js';
+import { StashDialog } from './StashDialog.js';
 import { shared, useTargets } from './targets.js';
+import { WayControls } from './ways/controls.js';
 
 /** What can be set for the selected rings, or for all when none is selected. */
 export function SelectionBar() {
@@ -19,7 +21,8 @@ export function SelectionBar() {
   const { selected, targets } = useTargets();
   const chosen = targets.map((index) => rings[index]!);
   const go = (command: Command): Result<unknown> => dispatch(editPiece(command));
-  const segmented = targets.filter((index) => rings[index]!.making.way === 'flat');
+  const segmented = targets.filter((index) => segmentsOf(rings[index]!.making) !== null);
+  const [fromStash, setFromStash] = useState(false);
   return (
     <section
       aria-label="Selected rings"
@@ -44,15 +47,19 @@ export function SelectionBar() {
         {(control) => (
           <select
             {...control}
-            className={`${controlClass} w-36`}
+            className={`${controlClass} w-44`}
             value={shared(chosen.map(({ making }) => making.way)) ?? ''}
-            onChange={(event) => go(edit.setWay(targets, event.target.value as Way))}
+            onChange={(event) => {
+              const way = event.target.value as Way;
+              if (way === 'stock') setFromStash(true);
+              else go(edit.setWay(targets, way));
+            }}
           >
             <option value="" disabled>
               various
             </option>
             {WAYS.map((way) => (
-              <option key={way} value={way}>
+              <option key={way} value={way} title={MAKINGS[way].says}>
                 {MAKINGS[way].name}
               </option>
             ))}
@@ -62,12 +69,11 @@ export function SelectionBar() {
       <NumberField
         label="Segments"
         className="w-16"
-        value={shared(chosen.flatMap(({ making }) => (making.way === 'flat' ? [making.count] : [])))}
+        value={shared(chosen.flatMap(({ making }) => segmentsOf(making) ?? []))}
         onChange={(count) =>
           go(edit.setCount(selected.length > 0 || segmented.length === 0 ? targets : segmented, count))
         }
       />
-      <PartsField targets={segmented} rings={rings} />
       <LengthField
         label="Ring height"
         className="w-20"
@@ -83,6 +89,8 @@ export function SelectionBar() {
       <BondChoice targets={targets} rings={rings} />
       <RingActions selected={selected} />
       <SliceDialog />
+      <WayControls targets={targets} />
+      <StashDialog open={fromStash} onOpen={setFromStash} ring={targets[0] ?? 0} />
     </section>
   );
 }

@@ -1,4 +1,4 @@
-import { type Command, edit } from '@fellside/core';
+import { type Command, edit, groupsOf, type RingMaking } from '@fellside/core';
 import { Plus } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { editPiece } from '../store/edits.js';
@@ -47,6 +47,11 @@ export function WoodBar() {
               ? `Whole of ${selected.length === 1 ? `ring ${selected[0]! + 1}` : `${selected.length} rings`}`
               : 'Whole piece'}
           </Button>
+          {extraGroups(targets.map((index) => rings[index]!.making)).map((group) => (
+            <Button key={group} onClick={() => go(edit.setGroupWood(targets, picked.key, group))}>
+              Every {group.toLowerCase()}
+            </Button>
+          ))}
           <label className="ml-2 flex items-center gap-1.5 text-xs text-quiet">
             Swap it everywhere for
             <select
@@ -74,6 +79,14 @@ export function WoodBar() {
       )}
     </section>
   );
+}
+
+/** What rings have besides segments: spacers, plugs, layers; and the segments themselves where there is more. */
+function extraGroups(makings: readonly RingMaking[]): string[] {
+  const groups = new Set(
+    makings.map(groupsOf).flatMap((all) => (all.length > 1 ? all.map(({ name }) => name) : [])),
+  );
+  return [...groups];
 }
 
 function AddWood() {

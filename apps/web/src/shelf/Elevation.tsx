@@ -1,5 +1,5 @@
 import { extremes, outsideLine, outsidePatches, type Prepared, type Species } from '@fellside/core';
-import { stripPath } from '../bench/path.js';
+import { frontPath } from '../bench/path.js';
 import { Shade } from '../ui/Shade.js';
 import { WoodPatterns, woodFill } from '../ui/WoodPatterns.js';
 
@@ -29,11 +29,11 @@ export function Elevation({ id, prepared: { vessel, rings }, palette, scale }: E
         if (!made.ok) return [];
         const top = Math.min(course.topMm, vessel.heightMm);
         const line = outsideLine(vessel, course.bottomMm, top);
-        const radius = extremes(vessel.outside, course.bottomMm, top).most;
-        return outsidePatches(made.value, turn, radius, VIEW, 'front').map(({ place, near, far }) => (
+        const standing = { made: made.value, turn, bottomMm: course.bottomMm };
+        return outsidePatches(standing, line, VIEW, 'front').map(({ place, outline }) => (
           <path
-            key={`${ring.id} ${place} ${near}`}
-            d={stripPath(line, right, near, far)}
+            key={`${ring.id} ${place} ${outline[0]!.x} ${outline[0]!.z}`}
+            d={frontPath(outline, right, 'Z')}
             fill={woodFill(palette.get(ring.woods[place]!), id)}
             stroke="#1d2527"
             strokeOpacity="0.25"

@@ -1,4 +1,12 @@
-import { extremes, formatLength, mm, type Prepared, type Species, writeProjectFile } from '@fellside/core';
+import {
+  extremes,
+  formatLength,
+  mirrorImage,
+  mm,
+  type Prepared,
+  type Species,
+  writeProjectFile,
+} from '@fellside/core';
 import { Ellipsis } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { Link } from 'react-router';
@@ -64,6 +72,10 @@ function PieceMenu({ saved, onRemoved }: Pick<ShelvedPieceProps, 'saved' | 'onRe
       () => saveFile(`${name}.fellside.json`, 'application/json', writeProjectFile(saved.document, woods)),
     ],
     ['Make a copy', () => create({ ...saved.document, name: `${name} (copy)`.slice(0, 80) })],
+    [
+      'Make its mirror image',
+      () => create(mirrorImage(saved.document, `${name} (mirror image)`.slice(0, 80))),
+    ],
     ['Take off the shelf', () => remove(saved.id).then(onRemoved)],
   ];
   return (

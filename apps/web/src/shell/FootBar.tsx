@@ -59,7 +59,7 @@ export function FootBar() {
 const stock = (strips: number, panels: number): string =>
   [
     strips > 0 && `${strips} ${strips === 1 ? 'strip' : 'strips'}`,
-    panels > 0 && `${panels} ${panels === 1 ? 'disc' : 'discs'}`,
+    panels > 0 && `${panels} ${panels === 1 ? 'block' : 'blocks'}`,
   ]
     .filter(Boolean)
     .join(', ') || 'nothing to cut';

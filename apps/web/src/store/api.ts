@@ -1,4 +1,4 @@
-import type { History, Project, Reason, Shop, Species } from '@fellside/core';
+import type { History, Project, Reason, Shop, Species, StashEntry, StashedRing } from '@fellside/core';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 
 /** A project as the server keeps it. */
@@ -10,12 +10,16 @@ export interface SavedProject {
   readonly savedAt: string;
 }
 export type ShelvedProject = Omit<SavedProject, 'history'>;
+/** A ring of the stash, and the piece that has it. */
+export type ListedRing = StashedRing & {
+  readonly usedBy: { readonly id: string; readonly name: string } | null;
+};
 export type ListedWood = Species & { readonly own: boolean };
 
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: `${location.origin}/api` }),
-  tagTypes: ['shelf', 'woods', 'shop'],
+  tagTypes: ['shelf', 'woods', 'shop', 'stash'],
   endpoints: (build) => ({
     projects: build.query<ShelvedProject[], void>({
       query: () => 'projects',
@@ -39,6 +43,7 @@ export const api = createApi({
     saveProject: build.mutation<SavedProject, Pick<SavedProject, 'id' | 'revision' | 'document' | 'history'>>(
       {
         query: ({ id, ...body }) => ({ url: `projects/${id}`, method: 'PUT', body }),
+        invalidatesTags: ['stash'],
       },
     ),
     removeProject: build.mutation<void, string>({
@@ -51,6 +56,19 @@ export const api = createApi({
     }),
     keepPicture: build.mutation<{ readonly key: string }, Blob>({
       query: (body) => ({ url: 'pictures', method: 'POST', body, headers: { 'content-type': body.type } }),
+    }),
+    stash: build.query<ListedRing[], void>({
+      query: () => 'stash',
+      providesTags: ['stash'],
+      keepUnusedDataFor: 0,
+    }),
+    addToStash: build.mutation<ListedRing, StashEntry>({
+      query: (body) => ({ url: 'stash', method: 'POST', body }),
+      invalidatesTags: ['stash'],
+    }),
+    removeFromStash: build.mutation<void, string>({
+      query: (item) => ({ url: `stash/${item}`, method: 'DELETE' }),
+      invalidatesTags: ['stash'],
     }),
     woods: build.query<ListedWood[], void>({ query: () => 'woods', providesTags: ['woods'] }),
     addWood: build.mutation<ListedWood, Species>({

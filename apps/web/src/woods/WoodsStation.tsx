@@ -2,6 +2,7 @@ import { changeCoefficient, density } from '@fellside/core';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { headClass, tableClass } from '../cuts/tables.js';
+import { StashPanel } from '../stash/StashPanel.js';
 import { api, type ListedWood, sentencesOf } from '../store/api.js';
 import { Button } from '../ui/Button.js';
 import { Swatch } from '../ui/Swatch.js';
@@ -20,6 +21,7 @@ export function WoodsStation() {
       .catch((error) => setTrouble(sentencesOf(error)));
   return (
     <div className="overflow-auto p-6">
+      <StashPanel />
       <div className="mb-3 flex items-center gap-4">
         <h1 className="text-xl font-semibold">Woods</h1>
         <p className="text-quiet">{woods.length} species. Prices are your own; none is shipped.</p>

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { mitred } from '../making/stock.js';
 import { INCH, trimZeros, type UnitSystem } from '../measure/format.js';
 import { degrees } from '../measure/quantity.js';
 import type { Plan } from '../project/plan.js';
@@ -16,19 +17,26 @@ export function cutListCsv(plan: Plan, woods: readonly Species[], system: UnitSy
   const nameOf = new Map(woods.map((wood) => [wood.id, wood.name]));
   const rows = plan.rings.flatMap((ring) =>
     ring.pieces.map(({ wood, kind, count }): Row => {
-      const strip = kind.stock.from === 'strip' ? kind.stock : null;
-      const panel = kind.stock.from === 'panel' ? kind.stock : null;
+      const { stock } = kind;
+      const strip = mitred(stock);
+      const panel = stock.from === 'panel' ? stock : null;
+      const tilt = stock.from === 'stash' || stock.from === 'slice' ? undefined : stock.bladeTilt;
       return {
         ring: ring.index + 1,
         piece: kind.name,
         wood: nameOf.get(wood) ?? wood,
         count,
         'cut angle °': strip ? trimZeros(degrees(strip.cutAngle).toFixed(2)) : '',
+        'blade tilt °': tilt ? trimZeros(degrees(tilt).toFixed(2)) : '',
+        'mitre from the grain °': panel?.mitre ? trimZeros(degrees(panel.mitre).toFixed(2)) : '',
+        hand: stock.from === 'strip' ? (stock.hand ?? '') : '',
         [`long edge ${unit}`]: strip ? size(strip.longEdgeMm) : '',
         [`short edge ${unit}`]: strip ? size(strip.shortEdgeMm) : '',
-        [`width ${unit}`]: size((strip ?? panel!).widthMm),
+        [`width ${unit}`]: strip || panel ? size((strip ?? panel!).widthMm) : '',
         [`length ${unit}`]: panel ? size(panel.lengthMm) : '',
+        [`thickness ${unit}`]: 'thicknessMm' in stock ? size(stock.thicknessMm) : '',
         [`height ${unit}`]: size(kind.heightMm),
+        from: stock.from,
       };
     }),
   );

@@ -4,6 +4,17 @@ import type { LaidPiece, Made, PlaceGroup } from './contract.js';
 export const placesIn = (groups: readonly PlaceGroup[]): number =>
   groups.reduce((sum, { count }) => sum + count, 0);
 
+/** What a place is called: `segment 3 of 12`, `spacer 1 of 4`, `plug`. */
+export function placeName(groups: readonly PlaceGroup[], place: number): string {
+  let first = 0;
+  for (const { name, count } of groups) {
+    if (place < first + count)
+      return count === 1 ? name.toLowerCase() : `${name.toLowerCase()} ${place - first + 1} of ${count}`;
+    first += count;
+  }
+  return '';
+}
+
 /** Every piece of a ring where it lies, in the order of the places. */
 export const layOut = (made: Made): LaidPiece[] =>
   Array.from({ length: placesIn(made.groups) }, (_, place) => made.lay(place));

@@ -9,6 +9,9 @@ export const UPGRADES: Readonly<Record<number, (document: Document) => Document>
   2: moreWays,
 };
 
+/** Documents of this version and later have the shape that undo steps saved with them speak of. */
+export const STEPS_STAND_SINCE = 2;
+
 /** Version 2: the inside is a wall or a curve of its own; foot recess, lid and a picture underneath. */
 function wallAsInside({ form, ...rest }: Document): Document {
   const old = typeof form === 'object' && form !== null ? (form as Document) : {};

@@ -36,7 +36,10 @@ export function Ledger({ plan, prepared, scale, short }: LedgerProps) {
   const units = useApp(unitsOf);
   const chosen = useApp((state) => state.look.columns);
   const data = useMemo(
-    () => plan.rings.map((ring, i): LedgerRing => ({ plan: ring, prepared: prepared[i]!, units })).reverse(),
+    () =>
+      plan.rings
+        .map((ring, i): LedgerRing => ({ plan: ring, prepared: prepared[i]!, below: prepared[i - 1], units }))
+        .reverse(),
     [plan, prepared, units],
   );
   const columnVisibility = useMemo(() => visibility(short, chosen), [short, chosen]);

@@ -1,4 +1,4 @@
-import { edit, MAKINGS, mm, type Result, trimZeros, WAYS, type Way } from '@fellside/core';
+import { edit, MAKINGS, mm, type Result, segmentsOf, trimZeros, WAYS, type Way } from '@fellside/core';
 import { Lock, LockOpen } from 'lucide-react';
 import { editPiece, refusedEntry } from '../../store/edits.js';
 import { useActions } from '../../store/store.js';
@@ -22,7 +22,7 @@ export function WayCell(row: LedgerRing) {
       }}
     >
       {WAYS.map((way) => (
-        <option key={way} value={way}>
+        <option key={way} value={way} disabled={way === 'stock'}>
           {MAKINGS[way].name}
         </option>
       ))}
@@ -32,8 +32,7 @@ export function WayCell(row: LedgerRing) {
 
 export function CountCell(row: LedgerRing) {
   const dispatch = useActions();
-  const { making } = row.prepared.ring;
-  const count = making.way === 'flat' ? String(making.count) : null;
+  const count = segmentsOf(row.prepared.ring.making);
   const read = (text: string): Result<unknown> =>
     dispatch(editPiece(edit.setCount(dispatch(rowTargets(indexOf(row))), Number(text.trim() || Number.NaN))));
   return (
@@ -41,8 +40,8 @@ export function CountCell(row: LedgerRing) {
       column="count"
       ring={indexOf(row)}
       label="Segments"
-      shown={count ?? 'disc'}
-      editable={count ?? ''}
+      shown={count === null ? 'disc' : String(count)}
+      editable={count === null ? '' : String(count)}
       read={read}
     />
   );

@@ -1,4 +1,4 @@
-import { formatAngle, formatLength, type PieceKind } from '@fellside/core';
+import { formatAngle, formatLength, type Mm, mitred, type PieceKind, stepAtJoint } from '@fellside/core';
 import { columnVisibilityFeature, createColumnHelper, tableFeatures } from '@tanstack/react-table';
 import {
   CountCell,
@@ -18,20 +18,45 @@ const helper = createColumnHelper<typeof features, LedgerRing>();
 const kindOf = ({ plan }: LedgerRing): PieceKind | undefined => plan.pieces[0]?.kind;
 const stripOf = (ring: LedgerRing) => {
   const stock = kindOf(ring)?.stock;
-  return stock?.from === 'strip' ? stock : null;
+  return stock ? mitred(stock) : null;
 };
+/** Cut angle and, where the blade is tilted, its tilt. */
+function cutOf(ring: LedgerRing): string {
+  const stock = kindOf(ring)?.stock;
+  if (stock?.from === 'panel')
+    return stock.bladeTilt === undefined
+      ? ''
+      : `${formatAngle(stock.mitre!)} / ${formatAngle(stock.bladeTilt)}`;
+  const strip = stripOf(ring);
+  if (!strip) return '';
+  const tilt = 'bladeTilt' in strip && strip.bladeTilt > 0 ? ` / ${formatAngle(strip.bladeTilt)}` : '';
+  return formatAngle(strip.cutAngle) + tilt;
+}
 const length = (mm: Parameters<typeof formatLength>[0] | undefined | null, { units }: LedgerRing) =>
   mm === undefined || mm === null ? '' : formatLength(mm, units);
 const diameter = (radius: number, ring: LedgerRing) =>
   formatLength((2 * radius) as Parameters<typeof formatLength>[0], ring.units);
 
-/** Long edges of every distinct piece of a ring, or the diameter of a disc. */
+/** Long edges of every distinct mitred piece of a ring; widths of staves; the diameter of a disc. */
 function edges(ring: LedgerRing): string {
-  const stocks = ring.plan.pieces.map(({ kind }) => kind.stock);
-  const all = stocks.map((stock) =>
-    stock.from === 'strip' ? length(stock.longEdgeMm, ring) : `${length(stock.widthMm, ring)} ø`,
-  );
+  const all = ring.plan.pieces.flatMap(({ kind: { stock } }) => {
+    const piece = mitred(stock);
+    if (piece) return piece.cutAngle > 0 ? [length(piece.longEdgeMm, ring)] : [];
+    if (stock.from !== 'panel') return ['stash'];
+    return stock.shape === 'stave' ? [length(stock.widthMm, ring)] : [`${length(stock.widthMm, ring)} ø`];
+  });
   return [...new Set(all)].join(' · ');
+}
+
+/** The step of a ring's joints beside those of the ring below, where the two meet at the outside. */
+function step({ prepared, below }: LedgerRing): number | null {
+  if (!below?.made.ok || !prepared.made.ok) return null;
+  const radius = Math.min(prepared.wall.outerMm, below.wall.outerMm);
+  return stepAtJoint(
+    { made: below.made.value, turn: below.turn },
+    { made: prepared.made.value, turn: prepared.turn },
+    radius,
+  );
 }
 
 /** The figures of a ring, one column each; those that the user gives are fields. */
@@ -43,10 +68,7 @@ export const columns = helper.columns([
   helper.display({
     id: 'cut',
     header: 'cut',
-    cell: ({ row }) => {
-      const strip = stripOf(row.original);
-      return strip && formatAngle(strip.cutAngle);
-    },
+    cell: ({ row }) => cutOf(row.original),
   }),
   helper.display({ id: 'edge', header: 'long edge', cell: ({ row }) => edges(row.original) }),
   helper.display({
@@ -60,6 +82,11 @@ export const columns = helper.columns([
     cell: ({ row }) => length(stripOf(row.original)?.widthMm, row.original),
   }),
   helper.display({ id: 'turn', header: 'turn', cell: ({ row }) => <TurnCell {...row.original} /> }),
+  helper.display({
+    id: 'step',
+    header: 'joint step',
+    cell: ({ row }) => length(step(row.original) as Mm | null, row.original),
+  }),
   helper.display({
     id: 'needs',
     header: 'needs ø',

@@ -4,5 +4,7 @@ import type { PreparedRing, RingPlan, UnitSystem } from '@fellside/core';
 export interface LedgerRing {
   readonly plan: RingPlan;
   readonly prepared: PreparedRing;
+  /** The ring that it lies on. */
+  readonly below: PreparedRing | undefined;
   readonly units: UnitSystem;
 }

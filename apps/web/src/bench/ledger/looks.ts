@@ -6,7 +6,7 @@ export interface ColumnLook {
 }
 
 export const LOOKS: Readonly<Record<string, ColumnLook>> = {
-  way: { says: 'Made as', width: 112, usual: 'never' },
+  way: { says: 'Made as', width: 128, usual: 'never' },
   count: { says: 'Segments', width: 48, usual: 'both' },
   height: { says: 'Height', width: 68, usual: 'both' },
   lock: { says: 'Lock of the height', width: 30, usual: 'long' },
@@ -15,6 +15,7 @@ export const LOOKS: Readonly<Record<string, ColumnLook>> = {
   short: { says: 'Short edge', width: 72, usual: 'never' },
   strip: { says: 'Strip width', width: 72, usual: 'both' },
   turn: { says: 'Turn', width: 62, usual: 'long' },
+  step: { says: 'Step of its joints beside those below', width: 76, usual: 'never' },
   needs: { says: 'Needed: outer and inner diameter', width: 152, usual: 'never' },
   gives: { says: 'Given: outer and inner diameter', width: 152, usual: 'never' },
   overlap: { says: 'Overlap with the ring below', width: 78, usual: 'never' },

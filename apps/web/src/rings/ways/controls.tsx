@@ -1,0 +1,61 @@
+import { MAKINGS, type Way } from '@fellside/core';
+import type { ComponentType } from 'react';
+import { projectOf } from '../../store/selectors.js';
+import { useApp } from '../../store/store.js';
+import { GrainControls } from './Grain.js';
+import { HalvesControls } from './Halves.js';
+import { OpenControls } from './Open.js';
+import type { ControlsProps } from './params.js';
+import { ResawnControls } from './Resawn.js';
+import { FlatControls, LayeredControls, PieControls, StockControls } from './Simple.js';
+import { SpacedControls } from './Spaced.js';
+import { StavedControls } from './Staved.js';
+import { TiltedControls } from './Tilted.js';
+
+/** What is set for each way of making besides its number of segments; null where there is nothing. */
+const CONTROLS = {
+  flat: FlatControls,
+  spaced: SpacedControls,
+  open: OpenControls,
+  tilted: TiltedControls,
+  staved: StavedControls,
+  resawn: ResawnControls,
+  halves: HalvesControls,
+  grain: GrainControls,
+  layered: LayeredControls,
+  disc: null,
+  pie: PieControls,
+  stock: StockControls,
+} satisfies Record<Way, ComponentType<ControlsProps> | null>;
+
+/** More ways than this at once are too many to read. */
+const MOST_AT_ONCE = 2;
+
+/** Controls for the ways in which the chosen rings are made, a row for each. */
+export function WayControls({ targets }: ControlsProps) {
+  const { rings } = useApp(projectOf);
+  const byWay = new Map<Way, number[]>();
+  for (const index of targets) {
+    const { way } = rings[index]!.making;
+    if (CONTROLS[way]) byWay.set(way, [...(byWay.get(way) ?? []), index]);
+  }
+  if (byWay.size > MOST_AT_ONCE)
+    return (
+      <p className="py-1 text-sm text-quiet">
+        Rings of {byWay.size} ways: select those that you want to set.
+      </p>
+    );
+  return [...byWay].map(([way, indices]) => {
+    const Controls: ComponentType<ControlsProps> = CONTROLS[way]!;
+    return (
+      <fieldset
+        key={way}
+        aria-label={MAKINGS[way].name}
+        className="flex w-full flex-wrap items-end gap-x-3 gap-y-2 border-t border-line pt-2"
+      >
+        <p className="flex h-8 w-28 items-center text-xs text-quiet">{MAKINGS[way].name}</p>
+        <Controls targets={indices} />
+      </fieldset>
+    );
+  });
+}

@@ -1,0 +1,32 @@
+import { edit, type ParamsOf, type Result, type Way } from '@fellside/core';
+import { editPiece } from '../../store/edits.js';
+import { projectOf } from '../../store/selectors.js';
+import { useActions, useApp } from '../../store/store.js';
+import { shared } from '../targets.js';
+
+/** The rings that controls of a way are about, by index; all are made in that way. */
+export interface ControlsProps {
+  readonly targets: readonly number[];
+}
+
+export interface Params<W extends Way> {
+  readonly all: readonly ParamsOf<W>[];
+  /** The value that all have; null where they differ. */
+  common<T>(of: (params: ParamsOf<W>) => T): T | null;
+  set(change: { readonly [K in keyof ParamsOf<W>]?: ParamsOf<W>[K] | undefined }): Result<unknown>;
+}
+
+/** Parameters of rings that are made in one way, and how they are changed. */
+export function useParams<W extends Way>(way: W, targets: readonly number[]): Params<W> {
+  const dispatch = useActions();
+  const { rings } = useApp(projectOf);
+  const all = targets.flatMap((index) => {
+    const making = rings[index]?.making;
+    return making?.way === way ? [making as ParamsOf<W>] : [];
+  });
+  return {
+    all,
+    common: (of) => shared(all.map(of)),
+    set: (change) => dispatch(editPiece(edit.setParams(targets, way, change))),
+  };
+}
