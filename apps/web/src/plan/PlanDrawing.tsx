@@ -1,4 +1,5 @@
 import {
+  bandAt,
   formatLength,
   layOut,
   type Made,
@@ -70,8 +71,13 @@ export function PlanDrawing({ made, ring, below, figures, palette, units }: Plan
               />
             ),
         )}
-        {under && <Overlap here={made} under={under} />}
-        {under && below && made.closed && (
+        {under && below && (
+          <Glued
+            here={{ made, outlines: pieces.map(({ outline, bottom }) => bottom ?? outline) }}
+            under={{ made: under, outlines: layOut(under).map(({ top }) => turned(top, below.turn)) }}
+          />
+        )}
+        {under && below && (
           <g fill="none" stroke="#1d2527" strokeOpacity="0.55" strokeDasharray={`${half / 90} ${half / 120}`}>
             {layOut(under).map(({ place, bottom }) => (
               <path key={place} d={outlinePath(turned(bottom, below.turn))} />
@@ -218,19 +224,38 @@ function cornerAngle(outlines: readonly (readonly Point[])[]): number {
   return angles.reduce((a, b) => (Math.abs(b - CORNER_AT) < Math.abs(a - CORNER_AT) ? b : a));
 }
 
-/** The radii that both rings have, all round: the least that is glued. */
-function Overlap({ here, under }: { here: Made; under: Made }) {
-  const outer = Math.min(here.gives.outerMm, under.gives.outerMm);
-  const inner = Math.max(here.gives.innerMm, under.gives.innerMm);
+interface Face {
+  readonly made: Made;
+  readonly outlines: readonly (readonly Point[])[];
+}
+
+/** Where a ring is sure to be glued to the one below: radii that both have and, where there are gaps, wood on wood. */
+function Glued({ here, under }: { here: Face; under: Face }) {
+  const [above, below] = [bandAt(here.made, 0), bandAt(under.made, under.made.heightMm)];
+  const outer = Math.min(above.outerMm, below.outerMm);
+  const inner = Math.max(above.innerMm, below.innerMm);
   if (outer <= inner) return null;
   const circle = (r: number) => `M${r} 0A${r} ${r} 0 1 0 ${-r} 0A${r} ${r} 0 1 0 ${r} 0Z`;
+  const wood = ({ made, outlines }: Face) =>
+    made.closed ? circle(outer * 2) : outlines.map(outlinePath).join('');
   return (
-    <path
-      d={`${circle(outer)}${inner > 0 ? circle(inner) : ''}`}
-      fillRule="evenodd"
-      fill="var(--color-teal)"
-      fillOpacity="0.3"
-      data-overlap
-    />
+    <>
+      <clipPath id="wood-here">
+        <path d={wood(here)} />
+      </clipPath>
+      <clipPath id="wood-below">
+        <path d={wood(under)} />
+      </clipPath>
+      <g clipPath="url(#wood-here)">
+        <path
+          d={`${circle(outer)}${inner > 0 ? circle(inner) : ''}`}
+          fillRule="evenodd"
+          fill="var(--color-teal)"
+          fillOpacity="0.3"
+          clipPath="url(#wood-below)"
+          data-overlap
+        />
+      </g>
+    </>
   );
 }

@@ -16,14 +16,20 @@ interface SizesProps {
 /** Long edge, short edge, width and included angle, written at one segment. */
 export function Sizes({ outline, stock, text, units }: SizesProps) {
   const [a, b, c, d] = outline as [Point, Point, Point, Point | undefined];
-  const middle = (p: Point, q: Point) => ({ x: (p.x + q.x) / 2, y: (p.y + q.y) / 2 });
+  /** A piece with a drilled rim has more corners, and its short edge is gone. */
+  const whole = d && outline.length === 4;
   const length = (value: number) => formatLength(mm(value), units);
-  const hole = d ? middle(c, d) : c;
+  const out = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
+  const edge = Math.hypot(b.x - a.x, b.y - a.y);
+  const inward = { x: -(b.y - a.y) / edge, y: (b.x - a.x) / edge };
+  const hole = { x: out.x + inward.x * stock.widthMm, y: out.y + inward.y * stock.widthMm };
   return (
     <>
       <Dimension from={a} to={b} away={text * 1.9} text={text} label={length(stock.longEdgeMm)} />
-      {d && <Dimension from={d} to={c} away={-text * 1.5} text={text} label={length(stock.shortEdgeMm)} />}
-      <Dimension from={hole} to={middle(a, b)} away={0} text={text} label={length(stock.widthMm)} />
+      {whole && (
+        <Dimension from={d} to={c} away={-text * 1.5} text={text} label={length(stock.shortEdgeMm)} />
+      )}
+      <Dimension from={hole} to={out} away={0} text={text} label={length(stock.widthMm)} />
       <AngleMark from={a} to={b} text={text} label={formatAngle(rad(2 * stock.cutAngle))} />
     </>
   );

@@ -1,5 +1,13 @@
-import { extremes, outsideLine, outsidePatches, type Prepared, type Species } from '@fellside/core';
-import { frontPath } from '../bench/path.js';
+import {
+  extremes,
+  outsideLine,
+  outsidePatches,
+  type Prepared,
+  type SectionPoint,
+  type Species,
+} from '@fellside/core';
+import { frontPath, type Place } from '../bench/path.js';
+import { woodPaths } from '../bench/woodPaths.js';
 import { Shade } from '../ui/Shade.js';
 import { WoodPatterns, woodFill } from '../ui/WoodPatterns.js';
 
@@ -30,19 +38,30 @@ export function Elevation({ id, prepared: { vessel, rings }, palette, scale }: E
         const top = Math.min(course.topMm, vessel.heightMm);
         const line = outsideLine(vessel, course.bottomMm, top);
         const standing = { made: made.value, turn, bottomMm: course.bottomMm };
-        return outsidePatches(standing, line, VIEW, 'front').map(({ place, outline }) => (
+        const patches = outsidePatches(standing, line, VIEW, 'front');
+        return [
+          ...woodPaths(patches, ring.woods, ({ outline }) => frontPath(outline, right, 'Z')).map(
+            ([key, d]) => <path key={`${ring.id} ${key}`} d={d} fill={woodFill(palette.get(key), id)} />,
+          ),
           <path
-            key={`${ring.id} ${place} ${outline[0]!.x} ${outline[0]!.z}`}
-            d={frontPath(outline, right, 'Z')}
-            fill={woodFill(palette.get(ring.woods[place]!), id)}
+            key={`${ring.id} joints`}
+            d={patches.map(({ joint }) => frontPath(joint, right)).join('') + edgePath(line, right)}
+            fill="none"
             stroke="#1d2527"
             strokeOpacity="0.25"
             strokeWidth="0.5"
-          />
-        ));
+          />,
+        ];
       })}
       <Shade line={outline} at={right} />
       <Shade line={outline} at={left} />
     </svg>
   );
 }
+
+/** The edge between a ring and the one below it. */
+const edgePath = ([foot]: readonly SectionPoint[], at: Place): string =>
+  frontPath(
+    [-1, 1].map((side) => ({ x: side * foot!.r, z: foot!.z })),
+    at,
+  );

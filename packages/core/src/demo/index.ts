@@ -1,5 +1,11 @@
 import type { Project } from '../project/schema.js';
+import { shepherdsLantern } from './lantern.js';
 import { bestFleeceBowl, fellRaceCup, honeyClassJar } from './pieces.js';
 
 /** The trophies of the Hollin Tarn Show, an invented upland village show. */
-export const demoProjects = (): Project[] => [fellRaceCup(), bestFleeceBowl(), honeyClassJar()];
+export const demoProjects = (): Project[] => [
+  fellRaceCup(),
+  bestFleeceBowl(),
+  honeyClassJar(),
+  shepherdsLantern(),
+];

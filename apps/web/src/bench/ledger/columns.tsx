@@ -26,10 +26,10 @@ function cutOf(ring: LedgerRing): string {
   if (stock?.from === 'panel')
     return stock.bladeTilt === undefined
       ? ''
-      : `${formatAngle(stock.mitre!)} / ${formatAngle(stock.bladeTilt)}`;
+      : `${formatAngle(stock.mitre!)}/${formatAngle(stock.bladeTilt)}`;
   const strip = stripOf(ring);
   if (!strip) return '';
-  const tilt = 'bladeTilt' in strip && strip.bladeTilt > 0 ? ` / ${formatAngle(strip.bladeTilt)}` : '';
+  const tilt = 'bladeTilt' in strip && strip.bladeTilt > 0 ? `/${formatAngle(strip.bladeTilt)}` : '';
   return formatAngle(strip.cutAngle) + tilt;
 }
 const length = (mm: Parameters<typeof formatLength>[0] | undefined | null, { units }: LedgerRing) =>

@@ -10,7 +10,7 @@ export const LOOKS: Readonly<Record<string, ColumnLook>> = {
   count: { says: 'Segments', width: 48, usual: 'both' },
   height: { says: 'Height', width: 68, usual: 'both' },
   lock: { says: 'Lock of the height', width: 30, usual: 'long' },
-  cut: { says: 'Cut angle', width: 50, usual: 'long' },
+  cut: { says: 'Cut angle / blade tilt', width: 62, usual: 'long' },
   edge: { says: 'Long edge', width: 82, usual: 'both' },
   short: { says: 'Short edge', width: 72, usual: 'never' },
   strip: { says: 'Strip width', width: 72, usual: 'both' },

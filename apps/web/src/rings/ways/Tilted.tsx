@@ -45,7 +45,7 @@ export function TiltedControls({ targets }: ControlsProps) {
       />
       <Choice
         label="Cut with"
-        className="w-48"
+        className="w-56"
         value={common(({ cut }) => cut)}
         options={CUTS}
         onChange={(cut) => set({ cut })}

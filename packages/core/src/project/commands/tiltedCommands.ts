@@ -3,11 +3,14 @@ import { vesselOf } from '../../form/vessel.js';
 import { pitchOf } from '../../making/registry.js';
 import { jointRuns } from '../../making/tilted/stripe.js';
 import { sayMm } from '../../measure/format.js';
-import type { Mm } from '../../measure/quantity.js';
-import { heightOf } from '../prepare.js';
+import { type Mm, mm } from '../../measure/quantity.js';
+import { stepAtJoint } from '../../surface/steps.js';
+import { heightOf, prepare } from '../prepare.js';
+import type { Project } from '../schema.js';
 import type { Command } from './command.js';
 import { each, named, type Rings } from './each.js';
 import { stackOf } from './stack.js';
+import { noted } from './stretch.js';
 
 /**
  * Turns leaning rings on from the lowest of them, so that their joints meet at a radius: each by what the joint below
@@ -35,20 +38,56 @@ export const runStripe = (rings: Rings, radiusMm: Mm): Command => ({
       if (below !== null) ring.turn = ((below + runs) / pitch) % 360;
       below = ring.turn * pitch + runs;
     }
-    return undefined;
+    return noted(stepsLeft(draft, order, radiusMm));
   },
 });
 
-/** Lets the joints of leaning rings run left and right in turn, from the lowest of them: a wave, from both hands. */
+/** What is left over where two leaning rings meet at another radius than that of the stripe, in words. */
+function stepsLeft(draft: Project, order: Rings, radiusMm: Mm): string | undefined {
+  const prepared = prepare(draft);
+  if (!prepared.ok) return undefined;
+  const { rings } = prepared.value;
+  const steps = order.slice(1).flatMap((index, i) => {
+    const [lower, upper] = [rings[order[i]!]!, rings[index]!];
+    if (index !== order[i]! + 1 || !lower.made.ok || !upper.made.ok) return [];
+    const radius = Math.min(lower.wall.outerMm, upper.wall.outerMm);
+    const step = stepAtJoint(
+      { made: lower.made.value, turn: lower.turn },
+      { made: upper.made.value, turn: upper.turn },
+      radius,
+    );
+    return step === null ? [] : [`${sayMm(step)} at ring ${index + 1}`];
+  });
+  return steps.length === 0
+    ? undefined
+    : `Joints meet at a radius of ${sayMm(radiusMm)}; the step left over at the outside is ${steps.join(', ')}.`;
+}
+
+/**
+ * Lets the joints of leaning rings run left and right in turn, from the lowest of them: a wave. Each ring and the next
+ * get one size, that of both, so that every strip between two fences gives pieces for the one and for the other.
+ */
 export const alternateHands = (rings: Rings): Command => ({
   label: `Left and right in turn for ${named(rings)}`,
   apply(draft) {
+    const prepared = prepare(draft);
+    if (!prepared.ok) return { reasons: prepared.reasons };
     const order = [...rings].sort((a, b) => a - b).filter((i) => draft.rings[i]!.making.way === 'tilted');
     order.forEach((index, i) => {
       const { making } = draft.rings[index]!;
       if (making.way === 'tilted') making.hand = i % 2 === 0 ? 'right' : 'left';
+      const pair = order.slice(i - (i % 2), i - (i % 2) + 2);
+      if (pair.length < 2) return;
+      const sizes = pair.map((other) => ({
+        ...prepared.value.rings[other]!.need,
+        ...draft.rings[other]!.fixed,
+      }));
+      draft.rings[index]!.fixed = {
+        outerMm: mm(Math.max(...sizes.map(({ outerMm }) => outerMm))),
+        innerMm: mm(Math.min(...sizes.map(({ innerMm }) => innerMm))),
+      };
     });
-    return undefined;
+    return { note: 'Each pair of rings has one size now, so that both hands of a strip are used.' };
   },
 });
 
