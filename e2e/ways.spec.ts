@@ -1,0 +1,269 @@
+import { expect, type Page } from '@playwright/test';
+import { open, saved, test } from './server.js';
+
+const totals = (page: Page) => page.getByRole('region', { name: 'Totals' });
+const bar = (page: Page) => page.getByRole('region', { name: 'Selected rings' });
+const ring = (page: Page, number: number) =>
+  page
+    .getByRole('table', { name: 'Ring ledger' })
+    .getByRole('button', { name: new RegExp(`^Ring ${number}\\b`) });
+
+/** Selects a ring of the cup and makes it another way. */
+async function make(page: Page, number: number, way: string) {
+  await ring(page, number).click();
+  await bar(page).getByLabel('Made as').selectOption(way);
+}
+
+async function type(page: Page, label: string, text: string) {
+  const field = bar(page).getByLabel(label, { exact: true });
+  await field.fill(text);
+  await field.press('Enter');
+}
+
+/** The plan of the selected ring, and what it says about its pieces. */
+async function plan(page: Page, number: number) {
+  await ring(page, number).press('Enter');
+  return page.getByRole('dialog', { name: `Ring ${number} from above` });
+}
+
+interface Case {
+  readonly way: string;
+  readonly ring: number;
+  set(page: Page): Promise<void>;
+  readonly reads: readonly (readonly [label: string, value: string])[];
+  readonly says: readonly RegExp[];
+}
+
+const CASES: readonly Case[] = [
+  {
+    way: 'Flat segments',
+    ring: 5,
+    async set(page) {
+      await type(page, 'Segments', '12');
+      await type(page, 'Widths', '40° 20°');
+    },
+    reads: [['Widths', '1 : 0.5']],
+    says: [/6 × Segment of 40°/, /6 × Segment of 20°/, /Step between outside corners/],
+  },
+  {
+    way: 'Spaced segments',
+    ring: 6,
+    async set(page) {
+      await bar(page).getByLabel('Spacers at').selectOption('evenly spread joints');
+      await bar(page).getByLabel('How many').selectOption('6');
+      await type(page, 'Spacer thickness', '1/8');
+    },
+    reads: [
+      ['How many', '6'],
+      ['Spacer thickness', '1/8"'],
+    ],
+    says: [/6 × Spacer/, /1\/8" thick/, /Oval before turning/, /closes without its spacers does not close/],
+  },
+  {
+    way: 'Open segments',
+    ring: 6,
+    async set(page) {
+      await bar(page).getByLabel('Gaps').selectOption('parallel');
+      await type(page, 'Gap width', '3mm');
+    },
+    reads: [['Gap width', '1/8"−']],
+    says: [/24 × Segment/, /Overlap at each end/, /Glued at each end, on the ring below/, /indexed jig/],
+  },
+  {
+    way: 'Tilted joints',
+    ring: 6,
+    async set(page) {
+      await type(page, 'Blade tilt', '12');
+      await bar(page).getByLabel('Joints lean').selectOption('left');
+    },
+    reads: [
+      ['Blade tilt', '12°'],
+      ['Joints lean', 'left'],
+    ],
+    says: [/Segment leaning left/, /blade tilted 12°/, /squeeze from above and below/],
+  },
+  {
+    way: 'Staves',
+    ring: 6,
+    set: (page) => bar(page).getByRole('button', { name: 'Lean like the wall' }).click(),
+    reads: [['Lean outwards', '26.85°']],
+    says: [/24 × Stave/, /along the grain/, /Taper from the grain/],
+  },
+  {
+    way: 'Half and half',
+    ring: 6,
+    async set(page) {
+      await type(page, 'First half: segments', '8');
+      await bar(page).getByLabel('Divider between the halves').check();
+      await bar(page).getByLabel('Sawn in two later').check();
+    },
+    reads: [['First half: segments', '8']],
+    says: [/8 × Segment of the first half/, /2 × Divider/, /Saw the ring in two/],
+  },
+  {
+    way: 'Grain-matched',
+    ring: 6,
+    set: async (page) => {
+      await bar(page).getByLabel('Figure runs on').selectOption('like a book: two leaves of one half');
+    },
+    reads: [['Figure runs on', 'book']],
+    says: [/12b/, /Double-thick stock/, /open it like a book/],
+  },
+  {
+    way: 'Two-layer segments',
+    ring: 6,
+    set: (page) => type(page, 'Outer layer', '3/8'),
+    reads: [['Outer layer', '3/8"']],
+    says: [/24 × Outer layer/, /24 × Inner layer/, /Layer line, at the joints/],
+  },
+  {
+    way: 'Pie with a plug',
+    ring: 1,
+    async set(page) {
+      await type(page, 'Plug across', '1 1/4');
+      await type(page, 'Drill', '1');
+    },
+    reads: [
+      ['Plug across', '1 1/4"'],
+      ['Drill', '1"'],
+    ],
+    says: [/1 × Plug/, /Drill 1" through the middle and bore the hole out to 1 1\/4"/],
+  },
+  {
+    way: 'Solid disc',
+    ring: 6,
+    set: async () => {},
+    reads: [],
+    says: [/1 × Disc/, /saw it round/],
+  },
+];
+
+for (const { way, ring: number, set, reads, says } of CASES)
+  test(`${way}: reached, set, read back from its plan and after a reload`, async ({ page, fellside }) => {
+    await open(page, fellside, 'Fell Race Cup', 'Rings');
+    await make(page, number, way);
+    await set(page);
+    const sheet = await plan(page, number);
+    for (const sentence of says) await expect(sheet).toContainText(sentence);
+    await sheet.getByRole('button', { name: 'Close' }).click();
+    await saved(page);
+    await page.reload();
+    await expect(bar(page).getByLabel('Made as')).toHaveValue(/./);
+    for (const [label, value] of reads)
+      await expect(bar(page).getByLabel(label, { exact: true })).toHaveValue(value);
+  });
+
+test('a set of spacers that does not close is refused with its misfit, and one press takes the nearest that does', async ({
+  page,
+  fellside,
+}) => {
+  await open(page, fellside, 'Fell Race Cup', 'Rings');
+  await make(page, 9, 'Spaced segments');
+  await bar(page).getByLabel('Spacers at').selectOption('picked joints');
+  await type(page, 'Joints = thickness', '1=3mm, 9');
+  await expect(totals(page)).toContainText(/do not close: the last joint is .* out/);
+  await page.getByRole('button', { name: /^Look at/ }).click();
+  await page.getByRole('button', { name: /Take the nearest that can be made/ }).click();
+  await page.keyboard.press('Escape');
+  await expect(bar(page).getByLabel('Joints = thickness')).toHaveValue(/^1=.*, 9=.*, 17=/);
+  await expect(totals(page)).not.toContainText('do not close');
+});
+
+test('slices of a thick ring are linked: one is painted and all follow, each keeps its own turn', async ({
+  page,
+  fellside,
+}) => {
+  await open(page, fellside, 'Fell Race Cup', 'Rings');
+  await ring(page, 8).click();
+  await ring(page, 11).click({ modifiers: ['Shift'] });
+  await bar(page).getByLabel('Made as').selectOption('Slices of a thick ring');
+  await expect(bar(page)).toContainText('Slices of one thick ring: 8, 9, 10, 11');
+  await ring(page, 9).click();
+  await type(page, 'Turn, in segments', '1/4');
+  await page.getByRole('button', { name: 'Purpleheart' }).click();
+  await page.getByRole('button', { name: 'Whole of ring 9' }).click();
+  for (const number of [8, 11]) {
+    const row = page.locator(`[data-ring="${number}"]`);
+    await expect(row.locator('[data-wood]')).toHaveAttribute('data-wood', 'purpleheart');
+  }
+  await expect(page.getByRole('textbox', { name: 'Turn, in segments, of ring 9' })).toHaveValue('0.25 seg');
+  const sheet = await plan(page, 8);
+  await expect(sheet).toContainText(/Thick ring/);
+  await expect(sheet).toContainText(/for 4 slices/);
+});
+
+test('a ring goes into the stash, into another piece and back: undo puts it back for everybody', async ({
+  page,
+  fellside,
+}) => {
+  await open(page, fellside, 'Honey Class Jar', 'Rings');
+  await ring(page, 4).click();
+  await bar(page).getByRole('button', { name: 'Ring 4' }).click();
+  await page.getByRole('menuitem', { name: /Put one like it in the stash/ }).click();
+  await page.getByLabel('What it is called').fill('Amber ring');
+  await page.getByRole('button', { name: 'Put it in the stash' }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+
+  await open(page, fellside, 'Fell Race Cup', 'Rings');
+  await make(page, 9, 'From the stash');
+  await page.getByRole('button', { name: 'Use as ring 9' }).click();
+  await expect(bar(page)).toContainText('“Amber ring”: real size and woods');
+  await page.getByRole('button', { name: 'Hard maple' }).click();
+  await page.getByRole('button', { name: 'Whole of ring 9' }).click();
+  await expect(page.getByText(/its woods are what they are/).first()).toBeVisible();
+  await saved(page);
+
+  await page.goto(`${fellside.url}/woods`);
+  const stash = page.getByRole('table', { name: 'Rings in the stash' });
+  await expect(stash).toContainText('in Fell Race Cup');
+  await page.goBack();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await saved(page);
+  await page.goto(`${fellside.url}/woods`);
+  await expect(stash).not.toContainText('in Fell Race Cup');
+  await page.getByRole('button', { name: 'Throw away Amber ring' }).click();
+  await expect(page.getByText('The stash is empty.')).toBeVisible();
+  await page.getByRole('button', { name: 'Ring on hand' }).click();
+  await page.getByLabel('What it is called').fill('Oddment');
+  await page.getByLabel('Outside diameter').fill('5');
+  await page.getByLabel('Hole, corner').fill('6');
+  await page.getByLabel('Height').fill('3/4');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText(/The ring has no width/);
+  await page.getByLabel('Hole, corner').fill('3 1/2');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(stash).toContainText('Oddment');
+});
+
+test('leaning rings: the other hand is told and used; the mirror image stands on the shelf', async ({
+  page,
+  fellside,
+}) => {
+  await open(page, fellside, 'Fell Race Cup', 'Rings');
+  await ring(page, 8).click();
+  await ring(page, 11).click({ modifiers: ['Shift'] });
+  await bar(page).getByLabel('Made as').selectOption('Tilted joints');
+  await expect(totals(page)).toContainText(/96 leaning pieces of the other hand/);
+  await type(page, 'Stripe meets at radius', '2.5');
+  await expect(
+    page.getByText(/Joints meet at a radius of 2 1\/2"; the step left over/).first(),
+  ).toBeVisible();
+  await bar(page).getByRole('button', { name: 'Left and right in turn' }).click();
+  await expect(totals(page)).not.toContainText('other hand');
+  await saved(page);
+  await page.goto(fellside.url);
+  await page.getByRole('button', { name: 'What to do with Fell Race Cup' }).click();
+  await page.getByRole('menuitem', { name: 'Make its mirror image' }).click();
+  await page.getByRole('link', { name: 'Open Fell Race Cup (mirror image)' }).click();
+  await page.getByRole('link', { name: 'Rings' }).click();
+  await ring(page, 8).click();
+  await expect(bar(page).getByLabel('Joints lean')).toHaveValue('left');
+});
+
+test('the cuts tell hands, numbers and what comes from where', async ({ page, fellside }) => {
+  await open(page, fellside, 'Shepherd’s Lantern', 'Cuts');
+  const strips = page.getByRole('region', { name: 'Strips' });
+  await expect(strips).toContainText(/ring 5: 12 right, ring 6: 12 left/);
+  await expect(strips).toContainText('two fences');
+  await expect(page.getByRole('region', { name: 'Pieces' })).toContainText('Spacer');
+});

@@ -1,0 +1,325 @@
+import { describe, expect, test } from 'vitest';
+import { demoProjects } from '../../demo/index.js';
+import { groupsOf, makeRing } from '../../making/registry.js';
+import { fromDegrees, mm } from '../../measure/quantity.js';
+import { DEFAULT_SHOP } from '../../settings/shop.js';
+import { stepAtJoint } from '../../surface/steps.js';
+import { finishedVolumes } from '../finished.js';
+import { NO_HISTORY, recorded, undone } from '../history.js';
+import { readProject } from '../inspect.js';
+import { plan } from '../plan.js';
+import { prepare } from '../prepare.js';
+import type { Project } from '../schema.js';
+import { type Command, run } from './command.js';
+import * as edit from './edits.js';
+
+const [cup, , , lantern] = demoProjects() as [Project, Project, Project, Project];
+const change = (project: Project, command: Command) => {
+  const done = run(project, command);
+  if (!done.ok) throw new Error(done.reasons[0]!.message);
+  return done.value;
+};
+const after = (project: Project, ...commands: Command[]): Project =>
+  commands.reduce((now, command) => change(now, command).project, project);
+const refusal = (project: Project, command: Command) => {
+  const done = run(project, command);
+  return done.ok ? '' : done.reasons[0]!.message;
+};
+const rings = (project: Project) => {
+  const prepared = prepare(project);
+  if (!prepared.ok) throw new Error(prepared.reasons[0]!.message);
+  return prepared.value.rings;
+};
+const planned = (project: Project) => {
+  const made = plan(project, DEFAULT_SHOP);
+  if (!made.ok) throw new Error(made.reasons[0]!.message);
+  return made.value;
+};
+
+describe('from one way to another', () => {
+  test('segments keep their woods and turn, new places get another wood, and what is lost is said', () => {
+    const spaced = after(cup, edit.setWay([8], 'spaced'));
+    expect(spaced.rings[8]!.woods.slice(0, 24)).toEqual(cup.rings[8]!.woods);
+    expect(new Set(spaced.rings[8]!.woods.slice(24))).toEqual(new Set(['black-walnut']));
+    expect(spaced.rings[8]!.turn).toBe(cup.rings[8]!.turn);
+    const back = change(spaced, edit.setWay([8], 'tilted'));
+    expect(back.note).toMatch(/Not carried over: spacers/);
+    expect(back.project.rings[8]!.woods).toEqual(cup.rings[8]!.woods);
+  });
+
+  test('unequal widths and a plug go along where the other way has them too', () => {
+    const parted = after(cup, edit.setParams([8], 'flat', { parts: [2, 1] }));
+    expect(after(parted, edit.setWay([8], 'resawn')).rings[8]!.making).toMatchObject({ parts: [2, 1] });
+    const plugged = after(
+      cup,
+      edit.setWay([0], 'pie'),
+      edit.setParams([0], 'pie', { plug: { diameterMm: mm(31), drillMm: mm(20) } }),
+    );
+    expect(after(plugged, edit.setWay([0], 'tilted')).rings[0]!.making).toMatchObject({
+      plug: { diameterMm: 31 },
+    });
+    expect(change(plugged, edit.setWay([0], 'disc')).note).toMatch(/plug/);
+  });
+
+  test('parameters that are not allowed are refused with the ring they are about, and change nothing', () => {
+    const spaced = after(cup, edit.setWay([8], 'spaced'));
+    expect(
+      refusal(
+        spaced,
+        edit.setParams([8], 'spaced', { spacers: { at: 'even', number: 7, thicknessMm: mm(3) } }),
+      ),
+    ).toMatch(/^Ring 9: 7 spacers do not go evenly into 24/);
+    expect(refusal(cup, edit.setParams([8], 'flat', { parts: [1, 2, 3, 4, 5] }))).toMatch(
+      /^Ring 9: .*does not go into 24/,
+    );
+  });
+
+  test('woods go to one group of places: all spacers, and no segment', () => {
+    const spaced = after(
+      cup,
+      edit.setWay([8, 9], 'spaced'),
+      edit.setGroupWood([8, 9], 'purpleheart', 'Spacer'),
+    );
+    for (const i of [8, 9]) {
+      const [segments] = groupsOf(spaced.rings[i]!.making);
+      expect(new Set(spaced.rings[i]!.woods.slice(segments!.count))).toEqual(new Set(['purpleheart']));
+      expect(spaced.rings[i]!.woods.slice(0, segments!.count)).toEqual(cup.rings[i]!.woods);
+    }
+  });
+});
+
+describe('slices of a thick ring', () => {
+  const sliced = after(cup, edit.setWay([8, 9, 10], 'resawn'));
+
+  test('what is changed in one changes in all; each keeps its own turn, and other glue-ups are left alone', () => {
+    const two = after(sliced, edit.setWay([11, 12], 'resawn'));
+    const painted = after(
+      two,
+      edit.setWood([9], 'purpleheart', [0, 5]),
+      edit.setTurn([10], 0.3),
+      edit.setCount([8], 18),
+    );
+    const [a, b, c, d] = painted.rings.slice(8, 12);
+    expect([b!.woods, c!.woods]).toEqual([a!.woods, a!.woods]);
+    expect(a!.woods.filter((wood) => wood === 'purpleheart').length).toBeGreaterThan(1);
+    expect([a!, b!, c!].map(({ making }) => (making.way === 'resawn' ? making.count : 0))).toEqual([
+      18, 18, 18,
+    ]);
+    expect([a!.turn, c!.turn]).toEqual([cup.rings[8]!.turn, 0.3]);
+    expect(d!.making).toMatchObject({ count: 24, from: 'thick-2' });
+  });
+
+  test('they share radii, the pieces are sawn once, and a measured thickness re-fits stack and thick ring', () => {
+    const [first, second, third] = rings(sliced).slice(8, 11);
+    const gives = [first, second, third].map((ring) => ring!.made.ok && ring!.made.value.gives);
+    expect(gives[1]).toEqual(gives[0]);
+    expect(gives[2]).toEqual(gives[0]);
+    const pieces = planned(sliced)
+      .rings.slice(8, 11)
+      .map((ring) => ring.pieces.map(({ kind }) => kind.stock.from));
+    expect(new Set(pieces[0])).toEqual(new Set(['strip']));
+    expect(new Set([...pieces[1]!, ...pieces[2]!])).toEqual(new Set(['slice']));
+    const thick = (project: Project) => {
+      const made = rings(project)[8]!.made;
+      return made.ok ? made.value.figures.find(({ name }) => name === 'Thick ring')!.value : 0;
+    };
+    expect(thick(sliced)).toBeCloseTo(3 * 17.4625 + 2 * 1.5875 + 1.5875, 9);
+    const measured = after(sliced, edit.setMeasured([9], { heightMm: mm(18) }));
+    expect(thick(measured) - thick(sliced)).toBeCloseTo(18 - 17.4625, 9);
+    expect(rings(measured)[10]!.course.bottomMm - rings(sliced)[10]!.course.bottomMm).toBeCloseTo(0.5375, 9);
+  });
+
+  test('a file whose slices differ is refused', () => {
+    const spoilt = structuredClone(sliced) as Project;
+    spoilt.rings[9]!.woods[3] = 'purpleheart';
+    expect(readProject(spoilt)).toMatchObject({ reasons: [{ code: 'slices-differ' }] });
+  });
+});
+
+test('leaves of a book have one wood: painting one paints the other', () => {
+  const book = after(
+    cup,
+    edit.setWay([8], 'grain'),
+    edit.setParams([8], 'grain', { match: { by: 'book', kerfMm: mm(2), cleanUpMm: mm(1) } }),
+    edit.setWood([8], 'purpleheart', [2]),
+  );
+  expect(book.rings[8]!.woods[21]).toBe('purpleheart');
+  const strips = planned(book).lumber.strips.flatMap(({ cuts }) => cuts.filter(({ ring }) => ring === 8));
+  expect(strips.reduce((sum, { count }) => sum + count, 0)).toBe(12);
+  expect(strips.flatMap(({ numbers }) => numbers ?? []).sort((a, b) => a - b)).toEqual([
+    1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12,
+  ]);
+});
+
+describe('leaning joints', () => {
+  const tilted = after(
+    cup,
+    edit.setWay([8, 9, 10, 11], 'tilted'),
+    edit.setParams([8, 9, 10, 11], 'tilted', { tiltDeg: 8 }),
+  );
+
+  test('a stripe runs on at the radius that is asked for, and the step left over elsewhere is told', () => {
+    const { project, note } = change(tilted, edit.runStripe([8, 9, 10, 11], mm(70)));
+    const prepared = rings(project);
+    for (const i of [9, 10, 11]) {
+      const [lower, upper] = [prepared[i - 1]!, prepared[i]!];
+      if (!lower.made.ok || !upper.made.ok) throw new Error('ring');
+      const at = (radius: number) =>
+        stepAtJoint(
+          { made: lower.made.ok ? lower.made.value : null!, turn: lower.turn },
+          { made: upper.made.ok ? upper.made.value : null!, turn: upper.turn },
+          radius,
+        );
+      expect(at(70)).toBeCloseTo(0, 6);
+      // asin(h·tan τ / 2r) both sides, less what was turned for 70 mm.
+      const half = (radius: number) => Math.asin((17.4625 * Math.tan(fromDegrees(8))) / (2 * radius));
+      expect(at(76)).toBeCloseTo(76 * 2 * (half(70) - half(76)), 6);
+    }
+    expect(note).toMatch(
+      /Joints meet at a radius of 70 mm; the step left over at the outside is .* mm at ring 10, .* at ring 12/,
+    );
+    expect(refusal(tilted, edit.runStripe([8, 9], mm(1)))).toMatch(/give a larger one/);
+  });
+
+  test('between two fences the other hand comes out too; a wave uses it, one hand only wastes wedges instead', () => {
+    const others = (project: Project) =>
+      planned(project).lumber.woods.reduce((sum, { ledger }) => sum + ledger.otherHand, 0);
+    const wedges = (project: Project) =>
+      planned(project).lumber.woods.reduce((sum, { ledger }) => sum + ledger.wedges, 0);
+    expect(others(tilted)).toBeGreaterThan(0);
+    const check = planned(tilted).checks.find(({ code }) => code === 'other-hand')!;
+    expect(check.message).toMatch(/^96 leaning pieces/);
+    const [wave, single] = check.remedies.map((remedy) => after(tilted, edit.remedyOf(remedy))) as [
+      Project,
+      Project,
+    ];
+    expect(others(wave)).toBe(0);
+    expect(wave.rings.slice(8, 12).map(({ making }) => making.way === 'tilted' && making.hand)).toEqual([
+      'right',
+      'left',
+      'right',
+      'left',
+    ]);
+    expect(others(single)).toBe(0);
+    expect(wedges(single)).toBeGreaterThan(wedges(tilted));
+  });
+});
+
+test('staves lean like the wall: their cone holds it with less wood than upright ones', () => {
+  const upright = after(cup, edit.setWay([6], 'staved'));
+  const leaning = after(upright, edit.leanLikeWall([6]));
+  const [u, l] = [upright, leaning].map((project) => rings(project)[6]!);
+  if (!u!.made.ok || !l!.made.ok) throw new Error('ring');
+  expect(l!.made.value.lean).toBeGreaterThan(0.2);
+  const width = ({ gives }: { gives: { outerMm: number; innerMm: number } }) => gives.outerMm - gives.innerMm;
+  expect(width(l!.made.value)).toBeLessThan(width(u!.made.value));
+  expect(planned(leaning).checks.map(({ code }) => code)).not.toContain('too-narrow');
+});
+
+describe('a ring from the stash', () => {
+  const [segment] = planned(cup).rings.slice(8);
+  const stashed = edit.asStashed(cup, 8, segment!.gives!, 'item-1', 'Spare ring')!;
+
+  test('brings its size, height and woods; palette swaps pass it by; undo takes it out again', () => {
+    const { project } = change(lantern, edit.useStashed(3, stashed));
+    const ring = rings(project)[3]!;
+    expect(ring.made.ok && ring.made.value.gives).toEqual({
+      outerMm: segment!.gives!.outerMm,
+      innerMm: expect.closeTo(segment!.gives!.innerMm, 6),
+    });
+    expect(project.rings[3]!.heightMm).toBe(cup.rings[8]!.heightMm);
+    expect(project.palette.map(({ wood }) => wood)).toContain('purpleheart');
+    const swapped = after(project, edit.setPaletteWood('sugar-maple', 'white-ash'));
+    const species = new Map(swapped.palette.map(({ key, wood }) => [key, wood]));
+    expect(swapped.rings[3]!.woods.map((key) => species.get(key))).toEqual(stashed.species);
+    const edited = recorded(
+      { project: lantern, history: NO_HISTORY },
+      change(lantern, edit.useStashed(3, stashed)),
+    );
+    expect(undone(edited).project).toEqual(lantern);
+  });
+
+  test('cannot be painted over, used twice or split; nothing is cut or bought for it', () => {
+    const project = after(lantern, edit.useStashed(3, stashed));
+    expect(refusal(project, edit.setWood([3], 'black-walnut'))).toMatch(
+      /“Spare ring” from the stash; its woods are what they are/,
+    );
+    expect(refusal(project, edit.useStashed(1, stashed))).toMatch(/is ring 2 already; there is only one/);
+    const used = planned(project);
+    const stash = used.lumber.woods.reduce((sum, { ledger }) => sum + ledger.stash, 0);
+    expect(stash).toBeGreaterThan(0);
+    expect(used.lumber.strips.some(({ cuts }) => cuts.some(({ ring }) => ring === 3))).toBe(false);
+    expect(edit.asStashed(project, 3, segment!.gives!, 'x', 'x')).toBeNull();
+  });
+});
+
+describe('what is left of each wood', () => {
+  test('places together are the turned wood of a closed ring; gaps are missing from an open one', () => {
+    const woodOf = new Map(lantern.palette.map(({ key, wood }) => [key, wood]));
+    const prepared = prepare(lantern);
+    if (!prepared.ok) throw new Error('prepare');
+    const full = planned(lantern);
+    const total = [...finishedVolumes(prepared.value, full.rings, woodOf).values()].reduce(
+      (a, b) => a + b,
+      0,
+    );
+    expect(total).toBeCloseTo(full.woodMm3, 3);
+    const closed = planned(after(lantern, edit.setWay([9, 10, 11, 12], 'flat'))).woodMm3;
+    const wall = rings(lantern)
+      .slice(9, 13)
+      .map(({ course }) => course);
+    // Gaps of a quarter of the circle in four rings of a wall 5/16 in thick.
+    const missing = wall.reduce(
+      (sum, { bottomMm, topMm }) => sum + 0.25 * 2 * Math.PI * 76 * 7.9 * (topMm - bottomMm),
+      0,
+    );
+    expect((closed - full.woodMm3) / missing).toBeCloseTo(1, 1);
+  });
+});
+
+test('refusals of a ring come with the nearest that can be made, and taking it puts them right', () => {
+  const spoil = (way: Parameters<typeof edit.setWay>[1], params: object) =>
+    after(cup, edit.setWay([8], way), edit.setParams([8], way, params as never));
+  const cases: readonly (readonly [Project, string])[] = [
+    [
+      spoil('spaced', { spacers: { at: 'picked', joints: [{ joint: 0, thicknessMm: mm(3) }] } }),
+      'does-not-close',
+    ],
+    [spoil('open', { gap: { sides: 'tapered', share: 0.6 } }), 'gap-no-contact'],
+    [spoil('tilted', { tiltDeg: 59 }), 'tilt-eats-segment'],
+    [spoil('layered', { outerLayerMm: mm(60) }), 'layer-too-thick'],
+    [after(cup, edit.setWay([0], 'spaced')), 'hole-too-small'],
+    [after(cup, edit.setWay([0], 'tilted')), 'hole-too-small'],
+  ];
+  for (const [project, code] of cases) {
+    const check = planned(project).checks.find((one) => one.code === code);
+    expect(check, code).toBeDefined();
+    expect(check!.remedies.length, code).toBe(1);
+    const mended = after(project, edit.remedyOf(check!.remedies[0]!));
+    expect(planned(mended).checks.map((one) => one.code)).not.toContain(code);
+  }
+});
+
+test('open rows want a closed ring under and over them, and contact with their neighbours', () => {
+  const codes = (project: Project) => planned(project).checks.map(({ code, ring }) => `${code} ${ring! + 1}`);
+  expect(codes(lantern)).toEqual([]);
+  expect(codes(after(lantern, edit.setWay([13], 'open')))).toContain('open-above 14');
+  expect(codes(after(lantern, edit.removeRings([0, 1, 2, 3, 4, 5, 6, 7, 8])))).toContain('open-below 1');
+  const apart = after(
+    lantern,
+    edit.setParams([10, 11], 'open', { gap: { sides: 'tapered', share: 0.49 } }),
+    edit.setTurn([11], 0.26),
+  );
+  expect(planned(apart).rings[11]!.contactMm2).toBeLessThan(planned(lantern).rings[11]!.contactMm2!);
+});
+
+test('a layer line that turning breaks through is told with the margins on both sides', () => {
+  const thin = after(lantern, edit.setParams([8], 'layered', { outerLayerMm: mm(5) }));
+  const message = planned(thin).checks.find(({ code }) => code === 'layer-line')!.message;
+  expect(message).toMatch(
+    /^Ring 9: The layer line between two woods is too near the wall: .* outside.*; .* inside\.$/,
+  );
+  const ring = planned(lantern).rings[8]!;
+  const made = makeRing(lantern.rings[8]!.making, ring.need);
+  expect(made.ok && made.value.layers).toEqual(ring.layers);
+});
