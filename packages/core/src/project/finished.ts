@@ -16,12 +16,11 @@ import type { Prepared, PreparedRing } from './prepare.js';
 export function finishedVolumes(
   { vessel, rings }: Prepared,
   plans: readonly RingPlan[],
-  woodOf: ReadonlyMap<string, string>,
 ): ReadonlyMap<string, number> {
   const byWood = new Map<string, number>();
   const add = (wood: string, volume: number) => byWood.set(wood, (byWood.get(wood) ?? 0) + volume);
   rings.forEach((prepared, i) => {
-    const { course, made, ring } = prepared;
+    const { course, made } = prepared;
     if (!made.ok) return;
     const { pieces } = plans[i]!;
     const full = fullVolume(prepared, made.value, vessel);
@@ -33,9 +32,8 @@ export function finishedVolumes(
     const top = Math.min(course.topMm, vessel.heightMm);
     const parts = placeVolumes(made.value, vessel, course.bottomMm, top, full !== null);
     const scale = full === null ? 1 : full / parts.reduce((a, b) => a + b, 0);
-    parts.forEach((volume, place) => {
-      add(woodOf.get(ring.woods[place]!)!, volume * scale);
-    });
+    for (const { wood, places } of pieces)
+      add(wood, scale * places.reduce((sum, place) => sum + parts[place]!, 0));
   });
   return byWood;
 }

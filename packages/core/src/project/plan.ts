@@ -57,7 +57,7 @@ export function plan(
   const woodOf = new Map(project.palette.map((entry) => [entry.key, entry.wood]));
   const { vessel, rings } = prepared.value;
   const plans = rings.map((ring, i) => ringPlan(ring, rings[i - 1], woodOf));
-  const finished = finishedVolumes(prepared.value, plans, woodOf);
+  const finished = finishedVolumes(prepared.value, plans);
   const lumber = lumberFor(
     plans.flatMap((ring) => ring.pieces),
     finished,
@@ -175,12 +175,17 @@ function placesByWood(
   woods: readonly string[],
   woodOf: ReadonlyMap<string, string>,
 ): Map<string, number[]> {
-  const bySpecies = new Map<string, number[]>();
+  const byKey = new Map<string, number[]>();
   for (const place of places) {
-    const wood = woodOf.get(woods[place]!)!;
-    const known = bySpecies.get(wood);
+    const known = byKey.get(woods[place]!);
     if (known) known.push(place);
-    else bySpecies.set(wood, [place]);
+    else byKey.set(woods[place]!, [place]);
+  }
+  const bySpecies = new Map<string, number[]>();
+  for (const [key, members] of byKey) {
+    const wood = woodOf.get(key)!;
+    const known = bySpecies.get(wood);
+    bySpecies.set(wood, known ? [...known, ...members].sort((a, b) => a - b) : members);
   }
   return bySpecies;
 }

@@ -32,7 +32,8 @@ export function overPlaces(made: Made, of: (place: number) => number): number[] 
   for (const { count } of made.groups) {
     const first = figures.length;
     const period = count % made.repeats === 0 ? count / made.repeats : count;
-    for (let i = 0; i < count; i++) figures.push(i < period ? of(first + i) : figures[first + (i % period)]!);
+    for (let i = 0; i < period; i++) figures.push(of(first + i));
+    for (let i = period; i < count; i++) figures.push(figures[first + i - period]!);
   }
   return figures;
 }

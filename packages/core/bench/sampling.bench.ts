@@ -1,0 +1,55 @@
+import { expect, test } from 'vitest';
+import { begun, makeRing, type RingMaking, WAYS } from '../src/making/registry.js';
+import { mm } from '../src/measure/quantity.js';
+
+const NEED = { outerMm: mm(150), innerMm: mm(135), heightMm: mm(12) };
+const QUESTIONS = 400_000;
+
+/** Points all over the blank's height and round its wall, the same for every way. */
+const points = Float64Array.from({ length: 3 * 4096 }, (_, i) => {
+  const n = Math.floor(i / 3);
+  const angle = n * 2.399963;
+  const radius = 132 + ((n * 0.618) % 1) * 20;
+  return i % 3 === 2 ? ((n * 0.754) % 1) * 12 : radius * (i % 3 === 0 ? Math.cos(angle) : Math.sin(angle));
+});
+
+function asked(making: RingMaking): { prepared: number; each: number; wood: number } {
+  const made = makeRing(making, NEED);
+  if (!made.ok) throw new Error(made.reasons[0]!.message);
+  const start = performance.now();
+  made.value.placeAt(140, 0, 1);
+  const prepared = performance.now() - start;
+  let wood = 0;
+  const run = () => {
+    const from = performance.now();
+    for (let i = 0; i < QUESTIONS; i++) {
+      const k = 3 * (i & 4095);
+      if (made.value.placeAt(points[k]!, points[k + 1]!, points[k + 2]!) !== null) wood++;
+    }
+    return ((performance.now() - from) / QUESTIONS) * 1e6;
+  };
+  run();
+  return { prepared, each: Math.min(run(), run(), run()), wood };
+}
+
+test('which place is at a point: prepared once, then asked', () => {
+  const rows = WAYS.flatMap((way) => {
+    const rings = [48, 240].map((segments) => {
+      const making = begun(way, { segments, body: 'thick' });
+      const fit =
+        making?.way === 'spaced'
+          ? { ...making, spacers: { at: 'every' as const, thicknessMm: mm(1) } }
+          : making?.way === 'tilted'
+            ? { ...making, tiltDeg: 8 }
+            : making;
+      return fit && asked(fit);
+    });
+    const [few, many] = rings;
+    if (!few || !many) return [];
+    expect(few.wood).toBeGreaterThan(0);
+    return [
+      `  ${way.padEnd(9)} ${few.prepared.toFixed(2)} ms, ${few.each.toFixed(0)} ns; with 240 segments ${many.prepared.toFixed(2)} ms, ${many.each.toFixed(0)} ns (${(many.each / few.each).toFixed(1)} times)`,
+    ];
+  });
+  console.log(['placeAt(), 48 segments: prepared in, each question', ...rows].join('\n'));
+});
