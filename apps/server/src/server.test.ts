@@ -50,6 +50,7 @@ describe('the database', () => {
       'Best Fleece Bowl',
       'Fell Race Cup',
       'Honey Class Jar',
+      'Shepherd’s Lantern',
     ]);
   });
 });

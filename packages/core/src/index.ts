@@ -86,21 +86,11 @@ export { type Point, turned } from './ring/plane.js';
 export type { Thickness } from './ring/slicing.js';
 export { CAUTION_NOTE, CAUTIONS, type CautionId } from './settings/cautions.js';
 export { DEFAULT_SHOP, type Shop, shopSchema } from './settings/shop.js';
-export {
-  type CutPart,
-  cutParts,
-  type FrontPoint,
-  insideLine,
-  type OutsidePatch,
-  outsideLine,
-  outsidePatches,
-  placeToward,
-  type SectionPoint,
-  type UnrolledPart,
-  unrolledParts,
-  woodOutline,
-} from './surface/drawing.js';
+export { insideLine, outsideLine, type SectionPoint, woodOutline } from './surface/drawing.js';
+export { type FrontPoint, type OutsidePatch, outsidePatches } from './surface/outside.js';
 export { stepAtJoint } from './surface/steps.js';
+export { type CutPart, cutParts, placeToward } from './surface/toward.js';
+export { type UnrolledPart, unrolledParts } from './surface/unrolled.js';
 export { SHIPPED_WOODS } from './wood/catalogue.js';
 export { changeCoefficient } from './wood/movement.js';
 export { density, type Species, speciesSchema } from './wood/species.js';

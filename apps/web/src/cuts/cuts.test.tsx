@@ -14,7 +14,7 @@ const planned = (index: number) => {
   return result.value;
 };
 
-test.each([0, 1, 2])('demo piece %i: the tables count what the plan counts', (index) => {
+test.each([0, 1, 2, 3])('demo piece %i: the tables count what the plan counts', (index) => {
   showWith(<CutsStation />, demoProjects()[index]!);
   const expected = planned(index);
   const pieces = within(screen.getByRole('region', { name: 'Pieces' }))

@@ -1,10 +1,6 @@
 import {
-  bandAt,
-  formatLength,
   layOut,
   type Made,
-  mitred,
-  type PieceKind,
   type Point,
   type PreparedRing,
   type RingPlan,
@@ -13,9 +9,10 @@ import {
   type UnitSystem,
 } from '@fellside/core';
 import { WoodPatterns, woodFill } from '../ui/WoodPatterns.js';
-import { Dimension } from './Dimension.js';
+import { Dimensioned } from './Dimensioned.js';
+import { Glued } from './Glued.js';
 import { outlinePath } from './outline.js';
-import { Corner, Sizes } from './PlanSizes.js';
+import { Corner } from './PlanSizes.js';
 
 interface PlanDrawingProps {
   readonly made: Made;
@@ -139,60 +136,6 @@ function Mark({ mark, outline, text }: { mark: string | null; outline: readonly 
   );
 }
 
-interface DimensionedProps {
-  readonly kind: PieceKind;
-  readonly outline: readonly Point[];
-  readonly reach: number;
-  readonly text: number;
-  readonly units: UnitSystem;
-}
-
-/** The sizes of one kind of piece, written at one of them. */
-function Dimensioned({ kind: { stock }, outline, reach, text, units }: DimensionedProps) {
-  const piece = mitred(stock);
-  if (piece && piece.cutAngle > 0) return <Sizes outline={outline} stock={piece} text={text} units={units} />;
-  const [a, b, c, d] = outline as [Point, Point, Point, Point];
-  if (piece)
-    return (
-      <Dimension
-        from={a}
-        to={b}
-        away={text * 1.9}
-        text={text}
-        label={`${formatLength(piece.widthMm, units)} spacer`}
-      />
-    );
-  if (stock.from === 'stash') return null;
-  if (stock.from === 'panel' && stock.shape === 'stave')
-    return (
-      <>
-        <Dimension from={a} to={b} away={text * 1.9} text={text} label={formatLength(stock.widthMm, units)} />
-        {d && (
-          <Dimension
-            from={middleOf(c, d)}
-            to={middleOf(a, b)}
-            away={0}
-            text={text}
-            label={formatLength(stock.thicknessMm, units)}
-          />
-        )}
-      </>
-    );
-  if (stock.from !== 'panel') return null;
-  const half = stock.widthMm / 2;
-  return (
-    <Dimension
-      from={{ x: -half, y: 0 }}
-      to={{ x: half, y: 0 }}
-      away={stock.shape === 'disc' ? -reach * 1.12 : 0}
-      text={text}
-      label={`${formatLength(stock.widthMm, units)} across`}
-    />
-  );
-}
-
-const middleOf = (p: Point, q: Point): Point => ({ x: (p.x + q.x) / 2, y: (p.y + q.y) / 2 });
-
 /** Where the sizes of a ring's kinds of piece are written, one after another: below first, then out of each other's way. */
 const AT = [-1.57, -0.55, 3.7, 2.6, 0.6].map((angle) => ({ x: Math.cos(angle), y: Math.sin(angle) }));
 
@@ -222,40 +165,4 @@ function cornerAngle(outlines: readonly (readonly Point[])[]): number {
     .filter(({ x, y }) => Math.hypot(x, y) > reach * (1 - 1e-6))
     .map(({ x, y }) => Math.atan2(y, x));
   return angles.reduce((a, b) => (Math.abs(b - CORNER_AT) < Math.abs(a - CORNER_AT) ? b : a));
-}
-
-interface Face {
-  readonly made: Made;
-  readonly outlines: readonly (readonly Point[])[];
-}
-
-/** Where a ring is sure to be glued to the one below: radii that both have and, where there are gaps, wood on wood. */
-function Glued({ here, under }: { here: Face; under: Face }) {
-  const [above, below] = [bandAt(here.made, 0), bandAt(under.made, under.made.heightMm)];
-  const outer = Math.min(above.outerMm, below.outerMm);
-  const inner = Math.max(above.innerMm, below.innerMm);
-  if (outer <= inner) return null;
-  const circle = (r: number) => `M${r} 0A${r} ${r} 0 1 0 ${-r} 0A${r} ${r} 0 1 0 ${r} 0Z`;
-  const wood = ({ made, outlines }: Face) =>
-    made.closed ? circle(outer * 2) : outlines.map(outlinePath).join('');
-  return (
-    <>
-      <clipPath id="wood-here">
-        <path d={wood(here)} />
-      </clipPath>
-      <clipPath id="wood-below">
-        <path d={wood(under)} />
-      </clipPath>
-      <g clipPath="url(#wood-here)">
-        <path
-          d={`${circle(outer)}${inner > 0 ? circle(inner) : ''}`}
-          fillRule="evenodd"
-          fill="var(--color-teal)"
-          fillOpacity="0.3"
-          clipPath="url(#wood-below)"
-          data-overlap
-        />
-      </g>
-    </>
-  );
 }

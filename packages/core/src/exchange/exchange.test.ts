@@ -38,6 +38,19 @@ test.each([
   expect(readProjectFile(text)).toMatchObject({ ok: false, reasons: [{ code }] });
 });
 
+test('the cut list tells spacers, hands, tilts and thicknesses of every way', () => {
+  const planned = plan(demoProjects()[3]!, DEFAULT_SHOP);
+  if (!planned.ok) throw new Error('plan');
+  const { data } = Papa.parse<Record<string, string>>(cutListCsv(planned.value, SHIPPED_WOODS, 'mm'), {
+    header: true,
+  });
+  const spacer = data.find(({ piece }) => piece === 'Spacer')!;
+  expect([spacer.count, spacer['width mm'], spacer['cut angle °']]).toEqual(['12', '3.18', '0']);
+  const leaning = data.filter(({ hand }) => hand === 'left');
+  expect(leaning.map((row) => row['blade tilt °'])).toEqual(['25', '25', '25', '25']);
+  expect(data.filter(({ from }) => from !== 'strip').map(({ piece }) => piece)).toEqual(['Disc']);
+});
+
 test('the cut list reads back with another CSV reader’s rules: counts and inches as planned', () => {
   const project = demoProjects()[0]!;
   const planned = plan(project, DEFAULT_SHOP);

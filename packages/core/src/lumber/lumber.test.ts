@@ -151,6 +151,7 @@ test('the ledger adds up for any project: finished → segments → strips → b
       const pieces = prepared.value.rings.flatMap(({ made }) =>
         made.ok ? layOut(made.value).map((piece) => volumeOf(piece, made.value.heightMm)) : [],
       );
+      if (pieces.length === 0) return;
       // Drilled pieces are counted as they are sawn, whole: a little more than what lies in the ring.
       const share = sum('segments') / pieces.reduce((a, b) => a + b, 0);
       const bored = project.rings.some(({ making }) => 'plug' in making);

@@ -4,7 +4,8 @@ import { mm } from '../measure/quantity.js';
 import { bandAt } from '../ring/overlap.js';
 import { area, polar, turned } from '../ring/plane.js';
 import { arcsInside } from '../surface/arcs.js';
-import { anyNeed, makingOf } from '../testing/random.js';
+import { anyNeed } from '../testing/random.js';
+import { makingOf } from '../testing/randomMakings.js';
 import type { LaidPiece, Made } from './contract.js';
 import { layOut, outlineAt, volumeOf } from './layOut.js';
 import {

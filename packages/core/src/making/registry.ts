@@ -6,7 +6,8 @@ import type { Beginning, Made, Making, PlaceGroup } from './contract.js';
 import { type DiscParams, disc } from './disc/disc.js';
 import { type FlatParams, flat } from './flat/flat.js';
 import { type GrainParams, grain } from './grain/grain.js';
-import { type HalvesParams, halves } from './halves/halves.js';
+import { halves } from './halves/halves.js';
+import type { HalvesParams } from './halves/params.js';
 import { type LayeredParams, layered } from './layered/layered.js';
 import { placesIn } from './layOut.js';
 import { sameStrips } from './measured.js';
@@ -17,7 +18,8 @@ import type { SpacedParams } from './spaced/params.js';
 import { spaced } from './spaced/spaced.js';
 import { type StavedParams, staved } from './staved/staved.js';
 import { fromStock, type StockParams } from './stock/fromStock.js';
-import { type TiltedParams, tilted } from './tilted/tilted.js';
+import type { TiltedParams } from './tilted/params.js';
+import { tilted } from './tilted/tilted.js';
 
 /** Ways of making a ring at the saw. */
 export type SawnMaking =

@@ -1,35 +1,33 @@
 import { outlineAt } from '../making/layOut.js';
 import { groupsOf, makeRing, mirrored, pitchOf, placesOf, type RingMaking } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
-import type { RingNeed } from '../ring/need.js';
 import { centroid } from '../ring/plane.js';
-import { heightOf, prepare } from './prepare.js';
 import type { Project, Ring } from './schema.js';
 
 /**
  * The mirror image of a piece: what can be made of leaning pieces of the other hand. Rings are turned the other way
  * round, woods follow their places, joints that leaned right lean left.
  */
-export function mirrorImage(project: Project, name: string): Project {
-  const prepared = prepare(project);
-  const rings = project.rings.map((ring, i): Ring => {
+export const mirrorImage = (project: Project, name: string): Project => ({
+  ...project,
+  name,
+  rings: project.rings.map((ring): Ring => {
     const making = mirrored(ring.making);
-    const need = prepared.ok ? prepared.value.rings[i]!.need : null;
     const turn = -ring.turn * (pitchOf(ring.making) / pitchOf(making));
-    return { ...ring, making, turn: turn === 0 ? 0 : turn, woods: woodsOf(ring, making, need) };
-  });
-  return { ...project, name, rings };
-}
+    return { ...ring, making, turn: turn === 0 ? 0 : turn, woods: woodsOf(ring, making) };
+  }),
+});
+
+/** So large and thin that a ring of any parameters can be made of it: which place lies where does not hang on the size. */
+const ANY_SIZE = { outerMm: mm(1000), innerMm: mm(600), heightMm: mm(1) };
 
 /** Woods by place in the mirrored ring: each place takes that of the piece which lies where it is seen in the mirror. */
-function woodsOf(ring: Ring, making: RingMaking, need: RingNeed | null): string[] {
-  const size = { ...(need ?? { outerMm: mm(0), innerMm: mm(0) }), ...ring.fixed, heightMm: heightOf(ring) };
-  const [here, there] = [makeRing(ring.making, size), makeRing(making, size)];
+function woodsOf(ring: Ring, making: RingMaking): string[] {
+  const [here, there] = [makeRing(ring.making, ANY_SIZE), makeRing(making, ANY_SIZE)];
   if (!here.ok || !there.ok) return reversed(ring);
   return Array.from({ length: placesOf(making) }, (_, place) => {
     const { x, y } = centroid(outlineAt(there.value.lay(place), 0.5));
-    const found = here.value.placeAt(x, -y, here.value.heightMm / 2);
-    return ring.woods[found ?? place]!;
+    return ring.woods[here.value.placeAt(x, -y, here.value.heightMm / 2) ?? place]!;
   });
 }
 

@@ -5,20 +5,14 @@ import { brimOf } from '../form/vessel.js';
 import { hollowVolume } from '../form/volume.js';
 import { type Lumber, lumberFor } from '../lumber/lumber.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
-import type { RingPieces } from '../lumber/wants.js';
-import type { Made } from '../making/contract.js';
-import { volumeOf } from '../making/layOut.js';
-import { insteadOf } from '../making/registry.js';
-import { roundVolume } from '../making/stock.js';
 import { type Mm, mm } from '../measure/quantity.js';
 import { done, type Result, refuse } from '../measure/reason.js';
-import { bandAt, overlap } from '../ring/overlap.js';
 import type { Shop } from '../settings/shop.js';
-import { leastContact } from '../surface/contact.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
 import { density, type Species } from '../wood/species.js';
 import { finishedVolumes } from './finished.js';
-import { type PreparedRing, prepare } from './prepare.js';
+import { prepare } from './prepare.js';
+import { ringPlan } from './ringFigures.js';
 import type { Project } from './schema.js';
 
 export interface Plan {
@@ -78,114 +72,4 @@ export function plan(
     lumber,
     checks: checksOf({ shop, vessel, rings: plans, lumber }),
   });
-}
-
-function ringPlan(
-  here: PreparedRing,
-  below: PreparedRing | undefined,
-  woodOf: ReadonlyMap<string, string>,
-): RingPlan {
-  const { ring, course, wall, wallAlong, need, made } = here;
-  const figures = {
-    index: course.index,
-    id: ring.id,
-    bottomMm: course.bottomMm,
-    topMm: course.topMm,
-    wall,
-    wallAlong,
-    need,
-    fixed: ring.fixed !== undefined || ring.measured?.diameterMm !== undefined,
-  };
-  if (!made.ok)
-    return {
-      ...figures,
-      cornerMm: need.outerMm,
-      ...NOT_MADE,
-      reasons: made.reasons,
-      instead: need.outerMm > 0 ? insteadOf(ring.making, { ...need, ...ring.fixed }) : null,
-    };
-  const { gives, cornerMm, closed, layers, warnings } = made.value;
-  return {
-    ...figures,
-    ...joint(here, below),
-    gives,
-    cornerMm,
-    closed,
-    layers,
-    warnings,
-    figures: made.value.figures,
-    pieces: piecesOf(made.value, course.index, ring.woods, woodOf),
-    reasons: [],
-    instead: null,
-  };
-}
-
-const NOT_MADE = {
-  gives: null,
-  overlapMm: null,
-  pieces: [],
-  closed: true,
-  layers: [],
-  figures: [],
-  warnings: [],
-  contactMm2: null,
-} as const;
-
-/** How a ring lies on the one below it: width of the glue joint all round, and least contact where there are gaps. */
-function joint(
-  { made, turn, wall }: PreparedRing,
-  below: PreparedRing | undefined,
-): Pick<RingPlan, 'overlapMm' | 'contactMm2'> {
-  if (!made.ok || !below?.made.ok) return { overlapMm: null, contactMm2: null };
-  const [upper, lower] = [made.value, below.made.value];
-  const overlapMm = overlap(bandAt(lower, lower.heightMm), bandAt(upper, 0));
-  if (upper.closed && lower.closed) return { overlapMm, contactMm2: null };
-  const left = {
-    outerMm: Math.min(wall.outerMm, below.wall.outerMm),
-    innerMm: Math.max(wall.innerMm, below.wall.innerMm),
-  };
-  const contactMm2 = leastContact({ made: lower, turn: below.turn }, { made: upper, turn }, left);
-  return { overlapMm, contactMm2 };
-}
-
-function piecesOf(
-  made: Made,
-  ring: number,
-  woods: readonly string[],
-  woodOf: ReadonlyMap<string, string>,
-): RingPieces[] {
-  return made.kinds.flatMap((kind) => {
-    const { stock } = kind;
-    const round = stock.from === 'panel' && stock.shape !== 'stave';
-    const volumeMm3 = round ? roundVolume(stock) : volumeOf(made.lay(kind.places[0]!), made.heightMm);
-    return [...placesByWood(kind.places, woods, woodOf)].map(([wood, places]) => ({
-      ring,
-      wood,
-      kind,
-      count: places.length,
-      places,
-      volumeMm3,
-    }));
-  });
-}
-
-/** The places that have each species. */
-function placesByWood(
-  places: readonly number[],
-  woods: readonly string[],
-  woodOf: ReadonlyMap<string, string>,
-): Map<string, number[]> {
-  const byKey = new Map<string, number[]>();
-  for (const place of places) {
-    const known = byKey.get(woods[place]!);
-    if (known) known.push(place);
-    else byKey.set(woods[place]!, [place]);
-  }
-  const bySpecies = new Map<string, number[]>();
-  for (const [key, members] of byKey) {
-    const wood = woodOf.get(key)!;
-    const known = bySpecies.get(wood);
-    bySpecies.set(wood, known ? [...known, ...members].sort((a, b) => a - b) : members);
-  }
-  return bySpecies;
 }

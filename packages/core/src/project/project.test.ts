@@ -190,6 +190,11 @@ describe('files of older versions', () => {
     });
     expect(sentences({ ...VERSION_1, form: 7 }).length).toBeGreaterThan(0);
   });
+  test('a version 2 piece, flat rings and discs, comes in as it was', () => {
+    const cup = JSON.parse(JSON.stringify(demoProjects()[0]!));
+    const read = readProject({ ...cup, schema: 2 });
+    expect(read).toEqual({ ok: true, value: cup });
+  });
   test('there is a step from every version to the next', () => {
     const versions = Array.from({ length: SCHEMA_VERSION - 1 }, (_, i) => i + 1);
     expect(Object.keys(UPGRADES).map(Number)).toEqual(versions);

@@ -6,9 +6,13 @@ import type { Made } from '../making/contract.js';
 import { makeRing } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
 import { area } from '../ring/plane.js';
-import { anyMaking, anyNeed, anyRichForm, between } from '../testing/random.js';
+import { anyNeed, anyRichForm } from '../testing/random.js';
+import { anyMaking, between } from '../testing/randomMakings.js';
 import { arcsInside } from './arcs.js';
-import { cutParts, outsidePatches, placeToward, unrolledParts, woodOutline } from './drawing.js';
+import { woodOutline } from './drawing.js';
+import { outsidePatches } from './outside.js';
+import { cutParts, placeToward } from './toward.js';
+import { unrolledParts } from './unrolled.js';
 import type { Standing } from './wall.js';
 import { areaBetween, areaWithin } from './within.js';
 

@@ -1,16 +1,16 @@
 import { sayMm } from '../../measure/format.js';
 import { mm } from '../../measure/quantity.js';
-import { done, refuse } from '../../measure/reason.js';
-import { SAME_SETTING } from '../../measure/tolerance.js';
+import { done } from '../../measure/reason.js';
 import type { Point } from '../../ring/plane.js';
 import { assemble } from '../assemble.js';
-import type { Making, PieceKind, Warning } from '../contract.js';
+import type { Making } from '../contract.js';
 import { circle, drilled, plugGroup, plugKind, plugSteps } from '../plug.js';
 import { pitchOfCount, planeAndRip, SEGMENT_CAUTIONS, segmentStock, setTheSaw } from '../segments.js';
 import { slabOutline, slabStock } from '../slab.js';
 import { asAsked, bandOf, nearest, wedgeOutline } from '../wedge.js';
 import { nearestBalanced } from './balanced.js';
-import { closes, misfit, ovalOf, shiftsOf } from './closing.js';
+import { closes, ovalOf, shiftsOf } from './closing.js';
+import { repeatsOf, spacerKinds } from './kinds.js';
 import {
   mirroredSpacers,
   pickedFrom,
@@ -20,6 +20,7 @@ import {
   thicknessesOf,
 } from './params.js';
 import { largestShift, pushed, pushedRing } from './ring.js';
+import { doesNotClose, ovalWarning, thickWarning } from './told.js';
 
 /** Equal segments with thin parallel spacers between them, at every joint or at some. */
 export const spaced: Making<SpacedParams> = {
@@ -135,76 +136,3 @@ export const spaced: Making<SpacedParams> = {
 
 /** A plug that is proposed covers the hole by this much in all (mm). */
 const PLUG_TO_SPARE = 4;
-
-function doesNotClose(thicknesses: readonly number[]) {
-  const off = misfit(thicknesses);
-  const number = thicknesses.filter((s) => s > 0).length;
-  const near = nearestBalanced(thicknesses);
-  const joints = near?.flatMap((s, joint) => (s > 0 ? [joint + 1] : [])) ?? [];
-  const proposal =
-    joints.length > 0
-      ? ` The nearest set that closes has spacers of ${sayMm(Math.max(...thicknesses))} at joints ${joints.join(', ')}.`
-      : '';
-  return refuse(
-    'does-not-close',
-    'spacers',
-    `${number === 1 ? 'One spacer alone does' : `These ${number} spacers do`} not close: the last joint is ${sayMm(off)} out.${proposal}`,
-    { misfit: off },
-  );
-}
-
-/** How often a set of spacers comes to itself in a turn. */
-function repeatsOf(thicknesses: readonly number[]): number {
-  const count = thicknesses.length;
-  for (let step = 1; step < count; step++)
-    if (count % step === 0 && thicknesses.every((s, j) => s === thicknesses[(j + step) % count]))
-      return count / step;
-  return 1;
-}
-
-function spacerKinds(
-  joints: readonly number[],
-  thicknesses: readonly number[],
-  stock: (joint: number) => PieceKind['stock'],
-  count: number,
-  heightMm: PieceKind['heightMm'],
-): PieceKind[] {
-  const sizes: number[] = [];
-  for (const joint of joints)
-    if (!sizes.some((s) => Math.abs(s - thicknesses[joint]!) < SAME_SETTING)) sizes.push(thicknesses[joint]!);
-  return sizes.map((size) => {
-    const members = joints.filter((joint) => Math.abs(thicknesses[joint]! - size) < SAME_SETTING);
-    return {
-      name: sizes.length === 1 ? 'Spacer' : `Spacer of ${sayMm(size)}`,
-      heightMm,
-      stock: stock(members[0]!),
-      places: members.map((joint) => count + joints.indexOf(joint)),
-    };
-  });
-}
-
-function thickWarning(thicknesses: readonly number[], outerMm: number, half: number): Warning[] {
-  const thickest = Math.max(...thicknesses);
-  const edge = 2 * outerMm * Math.tan(half);
-  return thickest < edge / 2
-    ? []
-    : [
-        {
-          code: 'thick-spacer',
-          message: `A spacer is ${sayMm(thickest)} thick, and a segment’s edge without it would be ${sayMm(edge)}: little is left of the segments.`,
-        },
-      ];
-}
-
-/** An oval less than this is lost in truing (mm). */
-const OVAL_NOTICED = 0.5;
-
-const ovalWarning = (oval: number): Warning[] =>
-  oval < OVAL_NOTICED
-    ? []
-    : [
-        {
-          code: 'oval',
-          message: `It closes, but is stretched by ${sayMm(oval)} more one way than another; the segments are cut that much larger, and it turns unevenly until it is true.`,
-        },
-      ];

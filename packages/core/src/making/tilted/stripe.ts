@@ -1,5 +1,5 @@
 import { fromDegrees, type Rad, rad } from '../../measure/quantity.js';
-import type { TiltedParams } from './tilted.js';
+import type { TiltedParams } from './params.js';
 
 /**
  * How far a joint of a ring of height h runs round from its middle to its top at a radius: asin(h·tan τ / 2r), to the

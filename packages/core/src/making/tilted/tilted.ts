@@ -1,55 +1,29 @@
-import { z } from 'zod';
-import { number } from '../../measure/field.js';
 import { formatAngle, sayMm } from '../../measure/format.js';
 import { fromDegrees, mm, rad } from '../../measure/quantity.js';
 import { done, refuse } from '../../measure/reason.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { assemble } from '../assemble.js';
-import type { Making, PieceKind } from '../contract.js';
-import { circle, drilled, plugGroup, plugKind, plugSchema, plugSteps } from '../plug.js';
+import type { Making } from '../contract.js';
+import { circle, drilled, plugGroup, plugKind, plugSteps } from '../plug.js';
 import {
   pitchOfCount,
   planeAndRip,
   SEGMENT_CAUTIONS,
-  segmentCount,
   segmentStock,
   setTheSaw,
   withoutWidth,
 } from '../segments.js';
-import type { Cutting, StripStock } from '../stock.js';
-import { asAsked, bandOf, mostInner, type Wedge, wedgeOutline } from '../wedge.js';
-
-/**
- * How leaning pieces are cut. `two-fences`: the strip is never turned over, left and right leaning pieces come in turn.
- * `same-edge`: one hand only, a wedge wasted each time. `turned-over`: one fence and the strip turned over gives no
- * leaning pieces but wedges wider on one face, which close alternately upside down.
- */
-const CUTS = ['two-fences', 'same-edge', 'turned-over'] as const satisfies readonly Cutting[];
-
-const params = z
-  .strictObject({
-    way: z.literal('tilted'),
-    count: segmentCount,
-    tiltDeg: number('Blade tilt', 0.1, 60, '°'),
-    /** Which way the joints lean going up, seen from outside. */
-    hand: z.enum(['left', 'right']),
-    cut: z.enum(CUTS),
-    plug: plugSchema.optional(),
-  })
-  .refine(({ count, cut }) => cut !== 'turned-over' || count % 2 === 0, {
-    path: ['count'],
-    error: ({ input }) =>
-      `Segment count is ${(input as { count: number }).count}; wedges that are glued alternately upside down need an even count.`,
-  });
-
-export type TiltedParams = z.infer<typeof params>;
+import type { StripStock } from '../stock.js';
+import { asAsked, bandOf, mostInner, wedgeOutline } from '../wedge.js';
+import { type TiltedParams, tiltedParams } from './params.js';
+import { leaning, segmentKinds } from './pieces.js';
 
 /** Joints that lean by the tilt of the blade: a spiral, or a zigzag of leaning joints. */
 export const tilted: Making<TiltedParams> = {
   way: 'tilted',
   name: 'Tilted joints',
   says: 'joints lean by the tilt of the blade: stripes that run round the piece as they climb',
-  params,
+  params: tiltedParams,
   solid: false,
   begin: ({ segments }) => ({
     way: 'tilted',
@@ -168,24 +142,3 @@ const HOW: Record<TiltedParams['cut'], string> = {
   'same-edge': 'the same edge out every time',
   'turned-over': 'turning the strip over between cuts',
 };
-
-/** Joints all move the same way round as they climb; those of wedges glued alternately upside down in turn. */
-function leaning(count: number, tau: number, { hand, cut }: TiltedParams): Wedge[] {
-  const slope = Math.tan(tau) * (hand === 'right' ? 1 : -1);
-  const half = Math.PI / count;
-  return Array.from({ length: count }, (_, i) => {
-    const wide = i % 2 === 0 ? slope : -slope;
-    return {
-      middle: (2 * i + 1) * half,
-      half,
-      shift: { x: 0, y: 0 },
-      tiltFrom: cut === 'turned-over' ? -wide : slope,
-      tiltTo: cut === 'turned-over' ? wide : slope,
-    };
-  });
-}
-
-function segmentKinds(stock: StripStock, count: number, heightMm: PieceKind['heightMm']): PieceKind[] {
-  const name = stock.hand ? `Segment leaning ${stock.hand}` : 'Wedge, alternately upside down';
-  return [{ name, heightMm, stock, places: Array.from({ length: count }, (_, place) => place) }];
-}

@@ -1,0 +1,164 @@
+import { edit, mm, type Project, type Way } from '@fellside/core';
+import { cleanup, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, describe, expect, test } from 'vitest';
+import { editPiece } from '../../store/edits.js';
+import { session } from '../../store/sessionSlice.js';
+import { showWith } from '../../testing/open.js';
+import { SelectionBar } from '../SelectionBar.js';
+import { WoodBar } from '../WoodBar.js';
+
+afterEach(cleanup);
+
+const type = async (label: string | RegExp, text: string) => {
+  const field = screen.getByLabelText(label);
+  await userEvent.clear(field);
+  await userEvent.type(field, `${text}{Enter}`);
+};
+const choose = (label: string, option: string) =>
+  userEvent.selectOptions(screen.getByLabelText(label), option);
+
+/** The bar with rings of the cup selected that are made in a way; gives what they are made as. */
+async function bar(way: Way, rings: readonly number[] = [8]) {
+  const { store, project } = showWith(<SelectionBar />);
+  store.dispatch(session.selected([...rings]));
+  store.dispatch(editPiece(edit.setWay(rings, way)));
+  await screen.findAllByText(rings.length === 1 ? `Ring ${rings[0]! + 1}` : `${rings.length} rings`);
+  return { store, making: (ring = rings[0]!) => project().rings[ring]!.making, project };
+}
+
+describe('each way has its controls', () => {
+  test('spaced: which joints, how thick, a plug; a joint that is not there is refused', async () => {
+    const { making } = await bar('spaced');
+    await choose('Spacers at', 'evenly spread joints');
+    expect(making()).toMatchObject({ spacers: { at: 'even', number: 8 } });
+    await choose('How many', '3');
+    await type('Spacer thickness', '3/16');
+    expect(making()).toMatchObject({ spacers: { number: 3, thicknessMm: expect.closeTo(4.7625, 6) } });
+    await choose('Spacers at', 'picked joints');
+    expect(making()).toMatchObject({ spacers: { joints: [{ joint: 0 }, { joint: 8 }, { joint: 16 }] } });
+    await type('Joints = thickness', '1=2mm, 13, 7=4mm, 19');
+    expect(making()).toMatchObject({
+      spacers: { joints: [0, 12, 6, 18].map((joint, i) => ({ joint, thicknessMm: i < 2 ? 2 : 4 })) },
+    });
+    await type('Joints = thickness', '1, 40');
+    expect(screen.getByRole('alert').textContent).toMatch(/Joint 40 is not there/);
+    await type('Joints = thickness', 'first');
+    expect(screen.getByRole('alert').textContent).toMatch(/“first” is no joint/);
+    await userEvent.click(screen.getByLabelText('Plug'));
+    await type('Plug across', '1 1/2');
+    expect(making()).toMatchObject({ plug: { diameterMm: expect.closeTo(38.1, 6), drillMm: 25 } });
+    await type('Drill', '2');
+    expect(screen.getByRole('alert').textContent).toMatch(/drill cannot be larger than the plug/);
+  });
+
+  test('open: tapered by share, parallel by width; nonsense is refused with its limits', async () => {
+    const { making } = await bar('open');
+    await type('Share of the circle', '30');
+    expect(making()).toMatchObject({ gap: { sides: 'tapered', share: 0.3 } });
+    await type('Share of the circle', '120');
+    expect(screen.getByRole('alert').textContent).toMatch(/between 0 and 100/);
+    await choose('Gaps', 'parallel');
+    await type('Gap width', '4mm');
+    expect(making()).toMatchObject({ gap: { sides: 'parallel', widthMm: 4 } });
+  });
+
+  test('tilted: tilt, hand, cut for one ring; stripe and wave for several', async () => {
+    const { making } = await bar('tilted', [8, 9, 10]);
+    await type('Blade tilt', '10');
+    await choose('Joints lean', 'left');
+    await choose('Cut with', 'same edge out: one hand');
+    expect(making(9)).toMatchObject({ tiltDeg: 10, hand: 'left', cut: 'same-edge' });
+    await type('Blade tilt', '80');
+    expect(screen.getByRole('alert').textContent).toMatch(/Blade tilt is 80; .* from 0.1 to 60°/);
+    await userEvent.click(screen.getByRole('button', { name: 'Left and right in turn' }));
+    expect([8, 9, 10].map((ring) => (making(ring) as { hand: string }).hand)).toEqual([
+      'right',
+      'left',
+      'right',
+    ]);
+    await userEvent.click(screen.getByRole('button', { name: 'Run the stripe on' }));
+    expect(making(10).way).toBe('tilted');
+  });
+
+  test('halves: each half by itself, a divider that is sawn', async () => {
+    const { making } = await bar('halves');
+    await type('Second half: segments', '9');
+    await userEvent.click(screen.getByLabelText('Divider between the halves'));
+    await userEvent.click(screen.getByLabelText('Sawn in two later'));
+    await type('Kerf of that cut', '3mm');
+    await type('Left at each end', '5mm');
+    expect(making()).toMatchObject({
+      halves: [{ count: 12 }, { count: 9 }],
+      divider: { leftMm: 5, sawn: true, kerfMm: 3 },
+    });
+  });
+
+  test('slices, books and layers: what is lost between them, and how thick the outer one is', async () => {
+    const { making, store } = await bar('resawn', [8, 9]);
+    await type('Resaw kerf', '2mm');
+    expect([making(8), making(9)]).toEqual([making(9), making(8)]);
+    expect(screen.getByText(/Slices of one thick ring: 9, 10/)).toBeTruthy();
+    store.dispatch(editPiece(edit.setWay([8, 9], 'grain')));
+    await screen.findByLabelText('Figure runs on');
+    await choose('Figure runs on', 'like a book: two leaves of one half');
+    await type('Clean-up in all', '1mm');
+    expect(making()).toMatchObject({ match: { by: 'book', cleanUpMm: 1 } });
+    store.dispatch(editPiece(edit.setWay([8, 9], 'layered')));
+    await screen.findByLabelText('Outer layer');
+    await type('Outer layer', '1/4');
+    expect(making(9)).toMatchObject({ outerLayerMm: expect.closeTo(6.35, 9) });
+  });
+
+  test('widths are proportions or angles that make up the circle', async () => {
+    const { making } = await bar('flat');
+    await type('Widths', '20° 10°');
+    expect(making()).toMatchObject({ parts: [1, 0.5] });
+    await type('Widths', '20° 20°  5°');
+    expect(screen.getByRole('alert').textContent).toMatch(/8 times round, add up to 360°|have to make 360°/);
+    await type('Widths', 'equal');
+    expect(making()).toEqual({ way: 'flat', count: 24 });
+  });
+});
+
+test('rings of three ways at once show no controls but say what to do', () => {
+  const lantern = ['spaced', 'open', 'tilted'] as const;
+  const { store } = showWith(<SelectionBar />);
+  lantern.forEach((way, i) => void store.dispatch(editPiece(edit.setWay([8 + i], way))));
+  store.dispatch(session.selected([8, 9, 10]));
+  return screen.findByText(/Rings of 3 ways: select those that you want to set/);
+});
+
+test('spacers are painted by their name, without touching the segments', async () => {
+  const { store, project } = showWith(<WoodBar />);
+  store.dispatch(session.selected([8]));
+  store.dispatch(editPiece(edit.setWay([8], 'spaced')));
+  const before = project().rings[8]!.woods.slice(0, 24);
+  await userEvent.click(await screen.findByRole('button', { name: 'Purpleheart' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Every spacer' }));
+  const { woods }: Project['rings'][number] = project().rings[8]!;
+  expect(woods.slice(0, 24)).toEqual(before);
+  expect(new Set(woods.slice(24))).toEqual(new Set(['purpleheart']));
+});
+
+test('staves lean by hand or like the wall; a ring from the stash has nothing to set', async () => {
+  const { store, making } = await bar('staved', [6]);
+  await userEvent.click(screen.getByRole('button', { name: 'Lean like the wall' }));
+  expect((making() as { leanDeg: number }).leanDeg).toBeGreaterThan(10);
+  await type('Lean outwards', '-3.5');
+  expect(making()).toMatchObject({ leanDeg: -3.5 });
+  store.dispatch(
+    editPiece(
+      edit.useStashed(6, {
+        item: 'a',
+        name: 'Left over',
+        outerMm: mm(90),
+        innerMm: mm(60),
+        heightMm: mm(18),
+        species: Array.from({ length: 12 }, () => 'white-ash'),
+        of: { way: 'flat', count: 12 },
+      }),
+    ),
+  );
+  expect(await screen.findByText(/“Left over”: real size and woods/)).toBeTruthy();
+});

@@ -1,0 +1,34 @@
+import { sayMm } from '../../measure/format.js';
+import { SAME_SETTING } from '../../measure/tolerance.js';
+import type { PieceKind } from '../contract.js';
+
+/** Spacers by thickness; their places follow those of `count` segments, in the order of the joints. */
+export function spacerKinds(
+  joints: readonly number[],
+  thicknesses: readonly number[],
+  stock: (joint: number) => PieceKind['stock'],
+  count: number,
+  heightMm: PieceKind['heightMm'],
+): PieceKind[] {
+  const sizes: number[] = [];
+  for (const joint of joints)
+    if (!sizes.some((s) => Math.abs(s - thicknesses[joint]!) < SAME_SETTING)) sizes.push(thicknesses[joint]!);
+  return sizes.map((size) => {
+    const members = joints.filter((joint) => Math.abs(thicknesses[joint]! - size) < SAME_SETTING);
+    return {
+      name: sizes.length === 1 ? 'Spacer' : `Spacer of ${sayMm(size)}`,
+      heightMm,
+      stock: stock(members[0]!),
+      places: members.map((joint) => count + joints.indexOf(joint)),
+    };
+  });
+}
+
+/** How often a set of spacers comes to itself in a turn. */
+export function repeatsOf(thicknesses: readonly number[]): number {
+  const count = thicknesses.length;
+  for (let step = 1; step < count; step++)
+    if (count % step === 0 && thicknesses.every((s, j) => s === thicknesses[(j + step) % count]))
+      return count / step;
+  return 1;
+}

@@ -1,0 +1,51 @@
+import { sayMm } from '../../measure/format.js';
+import { type Result, refuse } from '../../measure/reason.js';
+import type { Warning } from '../contract.js';
+import { nearestBalanced } from './balanced.js';
+import { misfit } from './closing.js';
+
+/** The refusal of spacers that do not close, with the misfit and the nearest set that does. */
+export function doesNotClose(thicknesses: readonly number[]): Result<never> {
+  const off = misfit(thicknesses);
+  const number = thicknesses.filter((s) => s > 0).length;
+  const near = nearestBalanced(thicknesses);
+  const joints = near?.flatMap((s, joint) => (s > 0 ? [joint + 1] : [])) ?? [];
+  const proposal =
+    joints.length > 0
+      ? ` The nearest set that closes has spacers of ${sayMm(Math.max(...thicknesses))} at joints ${joints.join(', ')}.`
+      : '';
+  return refuse(
+    'does-not-close',
+    'spacers',
+    `${number === 1 ? 'One spacer alone does' : `These ${number} spacers do`} not close: the last joint is ${sayMm(off)} out.${proposal}`,
+    { misfit: off },
+  );
+}
+
+/** Spacers that leave little of the segments. */
+export function thickWarning(thicknesses: readonly number[], outerMm: number, half: number): Warning[] {
+  const thickest = Math.max(...thicknesses);
+  const edge = 2 * outerMm * Math.tan(half);
+  return thickest < edge / 2
+    ? []
+    : [
+        {
+          code: 'thick-spacer',
+          message: `A spacer is ${sayMm(thickest)} thick, and a segment’s edge without it would be ${sayMm(edge)}: little is left of the segments.`,
+        },
+      ];
+}
+
+/** An oval less than this is lost in truing (mm). */
+const OVAL_NOTICED = 0.5;
+
+/** A ring that is stretched more one way than another. */
+export const ovalWarning = (oval: number): Warning[] =>
+  oval < OVAL_NOTICED
+    ? []
+    : [
+        {
+          code: 'oval',
+          message: `It closes, but is stretched by ${sayMm(oval)} more one way than another; the segments are cut that much larger, and it turns unevenly until it is true.`,
+        },
+      ];

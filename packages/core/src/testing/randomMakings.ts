@@ -1,0 +1,140 @@
+import fc from 'fast-check';
+import {
+  type ParamsOf,
+  placesOf,
+  type RingMaking,
+  type SawnMaking,
+  WAYS,
+  type Way,
+} from '../making/registry.js';
+import { type Mm, mm } from '../measure/quantity.js';
+
+export const between = (min: number, max: number) =>
+  fc.double({ min, max, noNaN: true, noDefaultInfinity: true });
+
+/** Without keys whose value is undefined, as documents are. */
+const tidy = <P extends object>(given: P): Tidy<P> =>
+  Object.fromEntries(Object.entries(given).filter(([, value]) => value !== undefined)) as Tidy<P>;
+type Tidy<P> = { [K in keyof P as undefined extends P[K] ? never : K]: P[K] } & {
+  [K in keyof P as undefined extends P[K] ? K : never]?: Exclude<P[K], undefined>;
+};
+
+const count = (min = 3, max = 60) => fc.integer({ min, max });
+const even = (max = 60) => count(2, max / 2).map((half) => 2 * half);
+const plug = fc.option(
+  between(8, 60).map((across) => ({ diameterMm: mm(across), drillMm: mm(across * 0.8) })),
+  { nil: undefined },
+);
+const parts: fc.Arbitrary<number[] | undefined> = fc.constantFrom(undefined, [1.5, 1]);
+
+/** Random parameters of every way of making a ring at the saw; not every ring can be made of them. */
+const SAWN: { readonly [W in SawnMaking['way']]: fc.Arbitrary<Extract<SawnMaking, { way: W }>> } = {
+  flat: fc.record({ way: fc.constant('flat' as const), count: even(), parts }).map(tidy),
+  disc: fc.constant({ way: 'disc' as const }),
+  pie: fc.record({ way: fc.constant('pie' as const), count: count(), plug }).map(tidy),
+  spaced: fc.oneof(
+    fc
+      .record({ count: count(3, 40), thicknessMm: between(0.5, 6).map(mm), plug })
+      .map((given) => ({
+        way: 'spaced' as const,
+        count: given.count,
+        plug: given.plug,
+        spacers: { at: 'every' as const, thicknessMm: given.thicknessMm },
+      }))
+      .map(tidy),
+    fc
+      .record({ panels: count(2, 8), each: count(1, 6), thicknessMm: between(0.5, 6).map(mm) })
+      .filter(({ panels, each }) => panels * each >= 3)
+      .map(({ panels, each, thicknessMm }) => ({
+        way: 'spaced' as const,
+        count: panels * each,
+        spacers: { at: 'even' as const, number: panels, thicknessMm },
+      })),
+    fc
+      .record({ half: count(2, 12), joint: count(0, 11), thicknessMm: between(0.5, 6).map(mm) })
+      .map(({ half, joint, thicknessMm }) => ({
+        way: 'spaced' as const,
+        count: 2 * half,
+        spacers: {
+          at: 'picked' as const,
+          joints: [joint % half, (joint % half) + half].map((at) => ({ joint: at, thicknessMm })),
+        },
+      })),
+  ),
+  open: fc.record({
+    way: fc.constant('open' as const),
+    count: count(4, 40),
+    gap: fc.oneof(
+      between(0.02, 0.45).map((share) => ({ sides: 'tapered' as const, share })),
+      between(0.3, 6).map((width) => ({ sides: 'parallel' as const, widthMm: mm(width) })),
+    ),
+  }),
+  staved: fc.record({ way: fc.constant('staved' as const), count: count(4, 40), leanDeg: between(-40, 40) }),
+  tilted: fc
+    .record({
+      way: fc.constant('tilted' as const),
+      count: even(40),
+      tiltDeg: between(0.5, 30),
+      hand: fc.constantFrom('left' as const, 'right' as const),
+      cut: fc.constantFrom('two-fences' as const, 'same-edge' as const, 'turned-over' as const),
+      plug,
+    })
+    .map(tidy),
+  resawn: fc
+    .record({
+      way: fc.constant('resawn' as const),
+      count: even(40),
+      parts,
+      from: fc.constant('thick-1'),
+      kerfMm: between(0.5, 3).map(mm),
+      cleanUpMm: between(0, 4).map(mm),
+    })
+    .map(tidy),
+  halves: fc
+    .record({ a: count(2, 12), b: count(2, 12), s: between(0, 4), t: between(0, 4), d: between(0, 6) })
+    .map(({ a, b, s, t, d }) => ({
+      way: 'halves' as const,
+      halves: [
+        { count: a, spacerMm: mm(s < 1 ? 0 : s) },
+        { count: b, spacerMm: mm(t < 1 ? 0 : t) },
+      ] as [{ count: number; spacerMm: Mm }, { count: number; spacerMm: Mm }],
+      divider: d < 2 ? null : { leftMm: mm(d), sawn: d > 4, kerfMm: mm(2) },
+    })),
+  grain: fc.record({
+    way: fc.constant('grain' as const),
+    count: even(),
+    match: fc.oneof(
+      fc.constant({ by: 'run' as const }),
+      fc.constant({ by: 'book' as const, kerfMm: mm(2), cleanUpMm: mm(1) }),
+    ),
+  }),
+  layered: fc.record({
+    way: fc.constant('layered' as const),
+    count: count(),
+    outerLayerMm: between(1, 20).map(mm),
+  }),
+};
+
+const anySawn: fc.Arbitrary<SawnMaking> = fc.oneof(...Object.values(SAWN));
+
+/** A ring from the stash, with the sizes that are asked for. */
+const anyStock = fc.record({ of: anySawn, item: fc.uuid() }).map(
+  ({ of, item }): ParamsOf<'stock'> => ({
+    way: 'stock',
+    item,
+    name: 'Left over',
+    outerMm: mm(90),
+    innerMm: mm(60),
+    heightMm: mm(60),
+    species: Array.from({ length: placesOf(of) }, (_, i) => (i % 3 === 0 ? 'black-walnut' : 'sugar-maple')),
+    of,
+  }),
+);
+
+/** Random parameters for every way of making; a ring cannot be made of all of them. */
+export const makingOf = (way: Way): fc.Arbitrary<RingMaking> =>
+  way === 'stock' ? anyStock : (SAWN[way] as fc.Arbitrary<SawnMaking>);
+
+export const anyMaking: fc.Arbitrary<RingMaking> = fc.oneof(
+  ...WAYS.filter((way) => way !== 'stock' && way !== 'resawn').map(makingOf),
+);
