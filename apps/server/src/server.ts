@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { MOST_BYTES } from '@fellside/core';
-import { demoProjects } from '@fellside/core/demo';
+import { demoProjects, demoStash } from '@fellside/core/demo';
 import { HttpAdapterHost, NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import helmet from 'helmet';
@@ -10,6 +10,7 @@ import { MOST_PICTURE } from './pictures/pictures.controller.js';
 import { ProjectsService } from './projects/projects.service.js';
 import { BodyFilter } from './reasons/bodyFilter.js';
 import type { Settings } from './settings.js';
+import { StashService } from './stash/stash.service.js';
 
 /** A request carries a document and its history. */
 const MOST_BODY = 3 * MOST_BYTES;
@@ -34,12 +35,13 @@ export async function createServer(settings: Settings): Promise<NestExpressAppli
   app.useBodyParser('text', { limit: MOST_BODY });
   app.useBodyParser('raw', { type: ['image/png', 'image/jpeg'], limit: MOST_PICTURE });
   app.useGlobalFilters(new BodyFilter(app.get(HttpAdapterHost).httpAdapter));
-  if (settings.demo) await fillShelf(app.get(ProjectsService));
+  if (settings.demo) await fillShelf(app.get(ProjectsService), app.get(StashService));
   return app;
 }
 
-/** Puts the demo pieces into a database that never held any. */
-async function fillShelf(projects: ProjectsService): Promise<void> {
+/** Puts the demo pieces and rings into a database that never held any. */
+async function fillShelf(projects: ProjectsService, stash: StashService): Promise<void> {
   if ((await projects.count()) > 0) return;
   for (const piece of demoProjects().reverse()) await projects.create(piece);
+  for (const ring of demoStash()) await stash.add(ring);
 }

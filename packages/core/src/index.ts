@@ -39,6 +39,7 @@ export { mitred, type Stock, type StripStock } from './making/stock.js';
 export {
   editableLength,
   formatAngle,
+  formatArea,
   formatLength,
   INCH,
   sentenceIn,

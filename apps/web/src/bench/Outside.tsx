@@ -61,7 +61,7 @@ const RingOutside = memo(function RingOutside({
     if (!made.ok) return null;
     const line = outsideLine(vessel, course.bottomMm, top);
     const ring = { made: made.value, turn, bottomMm: course.bottomMm };
-    return { line, patches: outsidePatches(ring, line, view) };
+    return { line, patches: outsidePatches(ring, vessel.outside, line, view) };
   }, [made, turn, course, vessel, top, view]);
   if (!shown || !made.ok) return null;
   const { line, patches } = shown;

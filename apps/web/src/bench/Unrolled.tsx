@@ -59,7 +59,7 @@ const Row = memo(function Row({
   const parts = useMemo(() => {
     if (!made.ok || course.bottomMm >= reach) return [];
     const ring = { made: made.value, turn, bottomMm: course.bottomMm };
-    return unrolledParts(ring, (z) => radiusAt(vessel.outside, z), course.bottomMm, reach);
+    return unrolledParts(ring, vessel.outside, course.bottomMm, reach);
   }, [made, turn, course, vessel, reach]);
   const figure = (px: number) => Math.round(px * 50) / 50;
   const x = (share: number) => figure(Math.min(1, Math.max(0, share)) * width);

@@ -16,13 +16,11 @@ export function PieceTable({ plan }: { plan: Plan }) {
     <table className={tableClass}>
       <thead>
         <tr className={headClass}>
-          {['Ring', 'Wood', 'Pieces', 'Angle', 'Long edge', 'Short edge', 'Width', 'Height', 'Piece'].map(
-            (head) => (
-              <th key={head} scope="col">
-                {head}
-              </th>
-            ),
-          )}
+          {['Ring', 'Wood', 'Pieces', 'Angle', 'Long edge', 'Short edge', 'Width', 'Height'].map((head) => (
+            <th key={head} scope="col">
+              {head}
+            </th>
+          ))}
         </tr>
       </thead>
       <tbody>
@@ -40,6 +38,7 @@ export function PieceTable({ plan }: { plan: Plan }) {
                 <span className="flex items-center gap-1.5">
                   <Swatch wood={species} size={16} /> {species?.name}
                 </span>
+                {kind.name !== 'Segment' && <span className="text-xs text-quiet">{kind.name}</span>}
               </td>
               <td className="font-semibold">{count}</td>
               {piece && piece.cutAngle > 0 ? (
@@ -58,7 +57,6 @@ export function PieceTable({ plan }: { plan: Plan }) {
                 </td>
               )}
               <td>{formatLength(kind.heightMm, units)}</td>
-              <td className="text-quiet">{kind.name}</td>
             </tr>
           );
         })}

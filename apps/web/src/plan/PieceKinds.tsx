@@ -1,4 +1,12 @@
-import { formatAngle, formatLength, mm, type RingPlan, rad, type UnitSystem } from '@fellside/core';
+import {
+  formatAngle,
+  formatArea,
+  formatLength,
+  mm,
+  type RingPlan,
+  rad,
+  type UnitSystem,
+} from '@fellside/core';
 import { unitsOf, woodsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { pieceSizes } from '../ui/pieceSizes.js';
@@ -26,22 +34,18 @@ export function PieceKinds({ figures }: { figures: RingPlan }) {
   );
 }
 
-/** An area as a turner reads it: square inches to 0.01, or square millimetres. */
-const area = (mm2: number, units: UnitSystem): string =>
-  units === 'mm' ? `${mm2.toFixed(0)} mm²` : `${(mm2 / 25.4 ** 2).toFixed(2)} in²`;
-
 function Own({ figures, units }: { figures: RingPlan; units: UnitSystem }) {
   const shown = {
     mm: (value: number) => formatLength(mm(value), units),
     rad: (value: number) => formatAngle(rad(value)),
-    mm2: (value: number) => area(value, units),
+    mm2: (value: number) => formatArea(value, units),
     pieces: String,
   } as const;
   const rows = [
     ...figures.figures.map(({ name, value, unit }) => [name, shown[unit](value)] as const),
     ...(figures.contactMm2 === null
       ? []
-      : [['Glued at each end, on the ring below', area(figures.contactMm2, units)] as const]),
+      : [['Glued at each end, on the ring below', formatArea(figures.contactMm2, units)] as const]),
   ];
   if (rows.length === 0) return null;
   return (

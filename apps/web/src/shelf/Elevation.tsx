@@ -38,7 +38,7 @@ export function Elevation({ id, prepared: { vessel, rings }, palette, scale }: E
         const top = Math.min(course.topMm, vessel.heightMm);
         const line = outsideLine(vessel, course.bottomMm, top);
         const standing = { made: made.value, turn, bottomMm: course.bottomMm };
-        const patches = outsidePatches(standing, line, VIEW, 'front');
+        const patches = outsidePatches(standing, vessel.outside, line, VIEW, 'front');
         return [
           ...woodPaths(patches, ring.woods, ({ outline }) => frontPath(outline, right, 'Z')).map(
             ([key, d]) => <path key={`${ring.id} ${key}`} d={d} fill={woodFill(palette.get(key), id)} />,

@@ -21,9 +21,10 @@ export function WoodsStation() {
       .catch((error) => setTrouble(sentencesOf(error)));
   return (
     <div className="overflow-auto p-6">
+      <h1 className="sr-only">Woods and rings on hand</h1>
       <StashPanel />
       <div className="mb-3 flex items-center gap-4">
-        <h1 className="text-xl font-semibold">Woods</h1>
+        <h2 className="text-xl font-semibold">Woods</h2>
         <p className="text-quiet">{woods.length} species. Prices are your own; none is shipped.</p>
         <div className="flex-1" />
         <AddWood />

@@ -9,3 +9,5 @@ export const demoProjects = (): Project[] => [
   honeyClassJar(),
   shepherdsLantern(),
 ];
+
+export { demoStash } from './stash.js';

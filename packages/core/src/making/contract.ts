@@ -102,6 +102,8 @@ export interface Making<P extends { readonly way: string }> {
   readonly params: z.ZodType<P>;
   /** Whether it is meant for rings that are solid to the centre. */
   readonly solid: boolean;
+  /** How its rings are turned when they are first made so: half a segment from the ring below, or as they were. */
+  readonly bond: 'half-pitch' | 'as-it-was';
   /** Its parameters when a ring is first made so; null where it needs more than that (a ring from stock). */
   begin(from: Beginning): P | null;
   /** What can be given a wood; segments come first, numbered from the index mark, counter-clockwise from above. */

@@ -96,6 +96,7 @@ export const groupsOf = (making: RingMaking): readonly PlaceGroup[] => definitio
 export const placesOf = (making: RingMaking): number => placesIn(groupsOf(making));
 export const segmentsOf = (making: RingMaking): number | null => definition(making).segments(making);
 export const isSolid = (making: RingMaking): boolean => definition(making).solid;
+export const bondOfWay = (way: Way): Making<RingMaking>['bond'] => definition({ way }).bond;
 export const pitchOf = (making: RingMaking): Rad => definition(making).pitch(making);
 export const bodyOf = (making: RingMaking): string | null => definition(making).body?.(making) ?? null;
 export const oneWoodOf = (making: RingMaking): readonly (readonly number[])[] =>

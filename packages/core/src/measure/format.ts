@@ -39,6 +39,10 @@ export function editableLength(length: Mm, system: UnitSystem): string {
   return exact ? shown.replace('"', '') : trimZeros((length / INCH).toFixed(6));
 }
 
+/** An area as a turner reads it: hundredths of a square inch, or square millimetres. */
+export const formatArea = (areaMm2: number, system: UnitSystem): string =>
+  system === 'mm' ? `${areaMm2.toFixed(0)} mm²` : `${(areaMm2 / INCH ** 2).toFixed(2)} in²`;
+
 export const formatAngle = (angle: Rad): string => `${trimZeros(degrees(angle).toFixed(2))}°`;
 
 /** Drops zeros after the decimal point, and the point when nothing is left behind it. */

@@ -1,3 +1,4 @@
+import type { Curve } from '../form/curve.js';
 import type { SectionPoint } from './drawing.js';
 import { type Standing, wallPatches } from './wall.js';
 
@@ -16,10 +17,11 @@ export interface OutsidePatch {
 
 /**
  * The places of a ring that the eye sees, `view` radians round from the index mark: on the right-hand quarter, or on the
- * whole front half. `line` is the outside of the ring, bottom to top.
+ * whole front half. `line` is the outside of the piece as it is drawn there, bottom to top.
  */
 export function outsidePatches(
   ring: Standing,
+  outside: Curve,
   line: readonly SectionPoint[],
   view: number,
   seen: 'right' | 'front' = 'right',
@@ -27,7 +29,7 @@ export function outsidePatches(
   const [least, most] = [seen === 'right' ? 0 : -Math.PI / 2, Math.PI / 2];
   const [foot, top] = [line[0]!.z, line[line.length - 1]!.z];
   const shown = (angle: number) => Math.sin(Math.min(most, Math.max(least, angle)));
-  const patches = wallPatches({ ...ring, turn: ring.turn - view }, (z) => radiusOn(line, z), foot, top);
+  const patches = wallPatches({ ...ring, turn: ring.turn - view }, outside, foot, top);
   return patches.flatMap(({ place, low, high }) =>
     [0, 2 * Math.PI, 4 * Math.PI].flatMap((lap) => {
       const farthest = Math.max(low.to, high.to) - lap;

@@ -1,5 +1,5 @@
 import type { Made } from '../making/contract.js';
-import { layOut, outlineAt } from '../making/layOut.js';
+import { outlineAt } from '../making/layOut.js';
 import { wrapped } from '../ring/plane.js';
 import type { Arc } from './arcs.js';
 import { arcsInside } from './arcs.js';
@@ -11,15 +11,23 @@ export interface PlaceArc extends Arc {
 
 /**
  * The places met by a circle of a radius at a height of a ring (mm above its bottom), turned by `turn` radians, in order
- * round the ring. This is what drawings show.
+ * round the ring. This is what drawings show. Worked out for one repeat of the ring, and turned for the others.
  */
 export function placesRound(made: Made, radius: number, turn: number, z = made.heightMm / 2): PlaceArc[] {
-  const arcs = layOut(made).flatMap((piece) =>
-    arcsInside(outlineAt(piece, z / made.heightMm), radius).map((arc) => {
-      const from = wrapped(arc.from + turn);
-      return { place: piece.place, from, to: from + (arc.to - arc.from) };
-    }),
-  );
+  const share = z / made.heightMm;
+  const arcs: PlaceArc[] = [];
+  let first = 0;
+  for (const { count } of made.groups) {
+    const laps = count % made.repeats === 0 ? made.repeats : 1;
+    const period = count / laps;
+    for (let place = first; place < first + period; place++)
+      for (const arc of arcsInside(outlineAt(made.lay(place), share), radius))
+        for (let lap = 0; lap < laps; lap++) {
+          const from = wrapped(arc.from + turn + (lap * 2 * Math.PI) / made.repeats);
+          arcs.push({ place: place + lap * period, from, to: from + (arc.to - arc.from) });
+        }
+    first += count;
+  }
   return arcs.sort((a, b) => a.from - b.from);
 }
 

@@ -1,4 +1,6 @@
 import type { Made } from '../making/contract.js';
+import { layOut, outlineAt } from '../making/layOut.js';
+import type { Point } from '../ring/plane.js';
 
 /** The place that a level direction (radians from the index mark) meets at a radius and a height of the ring; null in air. */
 export const placeToward = (
@@ -19,20 +21,47 @@ export interface CutPart {
   readonly outerMm: number;
 }
 
-/** Stretches of a cut are told apart to this (mm). */
-const CUT_STEP = 0.5;
+/** Gaps and stretches shorter than this are nothing (mm): rims are drawn with straight sides. */
+const NOTHING = 0.05;
 
 /** What a cut through the axis meets in a ring at half its height, in a direction from the index mark, inside out. */
 export function cutParts(made: Made, turn: number, direction: number): CutPart[] {
   const { innerMm, outerMm } = made.gives;
-  const steps = Math.max(1, Math.ceil((outerMm - innerMm) / CUT_STEP));
+  const [x, y] = [Math.cos(direction - turn), Math.sin(direction - turn)];
+  const met = layOut(made)
+    .flatMap((piece) =>
+      stretches(outlineAt(piece, 0.5), x, y).map(([from, to]) => ({
+        place: piece.place,
+        innerMm: Math.max(from, innerMm),
+        outerMm: Math.min(to, outerMm),
+      })),
+    )
+    .filter((part) => part.outerMm - part.innerMm > NOTHING)
+    .sort((a, b) => a.innerMm - b.innerMm);
   const parts: CutPart[] = [];
-  for (let i = 0; i < steps; i++) {
-    const [from, to] = [i, i + 1].map((k) => innerMm + ((outerMm - innerMm) * k) / steps) as [number, number];
-    const place = placeToward(made, turn, (from + to) / 2, direction);
-    const last = parts[parts.length - 1];
-    if (last && last.place === place) parts[parts.length - 1] = { ...last, outerMm: to };
-    else parts.push({ place, innerMm: from, outerMm: to });
+  let reached = innerMm;
+  for (const part of met) {
+    if (part.innerMm - reached > NOTHING)
+      parts.push({ place: null, innerMm: reached, outerMm: part.innerMm });
+    parts.push(part);
+    reached = part.outerMm;
   }
+  if (outerMm - reached > NOTHING) parts.push({ place: null, innerMm: reached, outerMm });
   return parts;
+}
+
+/** Where a line from the axis in a direction (x, y) runs inside an outline: from and to, mm from the axis. */
+function stretches(outline: readonly Point[], x: number, y: number): [number, number][] {
+  const crossings: number[] = [];
+  outline.forEach((p, i) => {
+    const q = outline[(i + 1) % outline.length]!;
+    const [a, b] = [x * p.y - y * p.x, x * q.y - y * q.x];
+    if (a > 0 === b > 0) return;
+    const share = a / (a - b);
+    const along = x * (p.x + share * (q.x - p.x)) + y * (p.y + share * (q.y - p.y));
+    if (along >= 0) crossings.push(along);
+  });
+  if (crossings.length % 2 === 1) crossings.push(0);
+  crossings.sort((a, b) => a - b);
+  return Array.from({ length: crossings.length / 2 }, (_, i) => [crossings[2 * i]!, crossings[2 * i + 1]!]);
 }

@@ -1,3 +1,4 @@
+import type { Curve } from '../form/curve.js';
 import { type Standing, type WallPatch, wallPatches } from './wall.js';
 
 /** A place on the unrolled wall: its corners as shares of the way round (they may lie a little beyond 0 and 1) and heights. */
@@ -8,13 +9,8 @@ export interface UnrolledPart {
 }
 
 /** The wall of a ring laid flat between two heights; a place across 0° comes twice, once at either end. */
-export function unrolledParts(
-  ring: Standing,
-  radius: (z: number) => number,
-  from: number,
-  to: number,
-): UnrolledPart[] {
-  return wallPatches(ring, radius, from, to).flatMap(({ place, low, high }) =>
+export function unrolledParts(ring: Standing, outside: Curve, from: number, to: number): UnrolledPart[] {
+  return wallPatches(ring, outside, from, to).flatMap(({ place, low, high }) =>
     [-1, 0, 1, 2].flatMap((lap) => {
       const share = ({ z, from: a, to: b }: WallPatch['low']) => ({
         z,

@@ -1,3 +1,4 @@
+import { type Curve, radiusAt } from '../form/curve.js';
 import type { Made } from '../making/contract.js';
 import { type PlaceArc, placesRound } from './round.js';
 
@@ -16,28 +17,62 @@ export interface Standing {
  */
 export interface WallPatch {
   readonly place: number;
-  readonly low: { readonly z: number; readonly from: number; readonly to: number };
-  readonly high: { readonly z: number; readonly from: number; readonly to: number };
+  readonly low: PatchEdge;
+  readonly high: PatchEdge;
 }
 
-/** Heights at which a wall with leaning joints or layer lines is followed, in one ring. */
-const LEVELS = 8;
+export interface PatchEdge {
+  readonly z: number;
+  readonly from: number;
+  readonly to: number;
+}
 
-/** Which places show on a wall between two heights; `radius` gives the wall's radius at a height of the piece. */
-export function wallPatches(
-  { made, turn, bottomMm }: Standing,
-  radius: (z: number) => number,
+/** Heights at which a wall is followed in one ring: joints bend little, layer lines much. */
+const LEVELS = { joints: 4, layers: 8 } as const;
+
+/** Which places show on the outside between two heights of the piece. */
+export function wallPatches(ring: Standing, outside: Curve, from: number, to: number): WallPatch[] {
+  return atRest(ring, outside, from, to).map(({ place, low, high }) => {
+    const back = 2 * Math.PI * Math.floor((low.from + ring.turn) / (2 * Math.PI));
+    const moved = ({ z, ...edge }: PatchEdge) => ({
+      z,
+      from: edge.from + ring.turn - back,
+      to: edge.to + ring.turn - back,
+    });
+    return { place, low: moved(low), high: moved(high) };
+  });
+}
+
+interface Kept {
+  readonly outside: Curve;
+  readonly key: string;
+  readonly patches: readonly WallPatch[];
+}
+
+/** What was last worked out for a ring: several drawings ask for the same wall, turned differently. */
+const kept = new WeakMap<Made, Kept>();
+
+/** The patches of a ring at turn 0. */
+function atRest(
+  { made, bottomMm }: Standing,
+  outside: Curve,
   from: number,
   to: number,
-): WallPatch[] {
-  const levels = made.radial ? 1 : LEVELS;
-  const at = (i: number) => from + ((to - from) * i) / levels;
+): readonly WallPatch[] {
+  const key = `${bottomMm} ${from} ${to}`;
+  const last = kept.get(made);
+  if (last?.outside === outside && last.key === key) return last.patches;
+  const patches = worked(made, bottomMm, outside, from, to);
+  kept.set(made, { outside, key, patches });
+  return patches;
+}
+
+function worked(made: Made, bottomMm: number, outside: Curve, from: number, to: number): WallPatch[] {
   const round = (z: number) =>
-    placesRound(made, radius(z), turn, Math.min(made.heightMm, Math.max(0, z - bottomMm)));
-  if (made.radial) {
-    const middle = round((from + to) / 2);
-    return middle.map((arc) => patchOf(arc, arc, from, to));
-  }
+    placesRound(made, radiusAt(outside, z), 0, Math.min(made.heightMm, Math.max(0, z - bottomMm)));
+  if (made.radial) return round((from + to) / 2).map((arc) => patchOf(arc, arc, from, to));
+  const levels = made.layers.length > 0 ? LEVELS.layers : LEVELS.joints;
+  const at = (i: number) => from + ((to - from) * i) / levels;
   const rounds = Array.from({ length: levels + 1 }, (_, i) => round(at(i)));
   return Array.from({ length: levels }, (_, i) =>
     between(rounds[i]!, rounds[i + 1]!, at(i), at(i + 1), () => round((at(i) + at(i + 1)) / 2)),
@@ -61,22 +96,28 @@ function between(
   const above = byPlace(high);
   const below = byPlace(low);
   const alike =
-    above.size === below.size &&
-    [...below].every(([place, arcs]) => above.get(place)?.length === arcs.length);
+    low.length === high.length && below.every((arcs, place) => above[place]?.length === arcs.length);
   if (!alike) return middle().map((arc) => patchOf(arc, arc, from, to));
-  return [...below].flatMap(([place, arcs]) =>
-    arcs.map((arc) => {
-      const mates = above.get(place)!.map((mate) => nearLap(mate, arc));
-      const mate = mates.reduce((a, b) => (away(b, arc) < away(a, arc) ? b : a));
-      return patchOf(arc, mate, from, to);
-    }),
-  );
+  return low.map((arc) => {
+    const mates = above[arc.place]!;
+    let best = nearLap(mates[0]!, arc);
+    for (let i = 1; i < mates.length; i++) {
+      const mate = nearLap(mates[i]!, arc);
+      if (away(mate, arc) < away(best, arc)) best = mate;
+    }
+    return patchOf(arc, best, from, to);
+  });
 }
 
-function byPlace(arcs: readonly PlaceArc[]): Map<number, PlaceArc[]> {
-  const map = new Map<number, PlaceArc[]>();
-  for (const arc of arcs) map.set(arc.place, [...(map.get(arc.place) ?? []), arc]);
-  return map;
+/** Arcs by place; places that do not show are left out of the array. */
+function byPlace(arcs: readonly PlaceArc[]): PlaceArc[][] {
+  const places: PlaceArc[][] = [];
+  for (const arc of arcs) {
+    const known = places[arc.place];
+    if (known) known.push(arc);
+    else places[arc.place] = [arc];
+  }
+  return places;
 }
 
 const middleOf = ({ from, to }: PlaceArc) => (from + to) / 2;
@@ -85,5 +126,5 @@ const away = (a: PlaceArc, b: PlaceArc) => Math.abs(middleOf(a) - middleOf(b));
 /** The same stretch, counted in the lap in which it lies nearest to another. */
 function nearLap(arc: PlaceArc, other: PlaceArc): PlaceArc {
   const lap = 2 * Math.PI * Math.round((middleOf(other) - middleOf(arc)) / (2 * Math.PI));
-  return { ...arc, from: arc.from + lap, to: arc.to + lap };
+  return lap === 0 ? arc : { ...arc, from: arc.from + lap, to: arc.to + lap };
 }

@@ -1,4 +1,12 @@
-import { formatAngle, formatLength, type Mm, mitred, type PieceKind, stepAtJoint } from '@fellside/core';
+import {
+  formatAngle,
+  formatArea,
+  formatLength,
+  type Mm,
+  mitred,
+  type PieceKind,
+  stepAtJoint,
+} from '@fellside/core';
 import { columnVisibilityFeature, createColumnHelper, tableFeatures } from '@tanstack/react-table';
 import {
   CountCell,
@@ -86,6 +94,12 @@ export const columns = helper.columns([
     id: 'step',
     header: 'joint step',
     cell: ({ row }) => length(step(row.original) as Mm | null, row.original),
+  }),
+  helper.display({
+    id: 'glued',
+    header: 'glued end',
+    cell: ({ row: { original: ring } }) =>
+      ring.plan.contactMm2 === null ? '' : formatArea(ring.plan.contactMm2, ring.units),
   }),
   helper.display({
     id: 'needs',

@@ -16,6 +16,7 @@ export const LOOKS: Readonly<Record<string, ColumnLook>> = {
   strip: { says: 'Strip width', width: 72, usual: 'both' },
   turn: { says: 'Turn', width: 62, usual: 'long' },
   step: { says: 'Step of its joints beside those below', width: 76, usual: 'never' },
+  glued: { says: 'Glued at each end of a segment, where there are gaps', width: 76, usual: 'never' },
   needs: { says: 'Needed: outer and inner diameter', width: 152, usual: 'never' },
   gives: { says: 'Given: outer and inner diameter', width: 152, usual: 'never' },
   overlap: { says: 'Overlap with the ring below', width: 78, usual: 'never' },

@@ -1,4 +1,7 @@
-import { mm } from '@fellside/core';
+import { edit, mm } from '@fellside/core';
+import { editPiece } from '../../store/edits.js';
+import { useActions } from '../../store/store.js';
+import { Button } from '../../ui/Button.js';
 import { LengthField } from '../../ui/LengthField.js';
 import { NumberField } from '../../ui/NumberField.js';
 import { Switch } from '../../ui/Switch.js';
@@ -8,6 +11,7 @@ const NAMES = ['First half', 'Second half'] as const;
 
 /** Segments and spacers of each half, and what lies between the halves. */
 export function HalvesControls({ targets }: ControlsProps) {
+  const dispatch = useActions();
   const { all, common, set } = useParams('halves', targets);
   const { halves, divider } = all[0]!;
   return (
@@ -34,6 +38,11 @@ export function HalvesControls({ targets }: ControlsProps) {
           </fieldset>
         );
       })}
+      {halves.every(({ spacerMm }) => spacerMm > 0) && (
+        <Button onClick={() => dispatch(editPiece(edit.swapSecondHalf(targets)))}>
+          Swap woods in the second half
+        </Button>
+      )}
       <div className="flex h-8 items-center">
         <Switch
           label="Divider between the halves"

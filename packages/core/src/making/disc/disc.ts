@@ -19,6 +19,7 @@ export const disc: Making<DiscParams> = {
   says: 'one piece, sawn round: bottoms and feet',
   params,
   solid: true,
+  bond: 'as-it-was',
   begin: () => ({ way: 'disc' }),
   groups: () => [{ name: 'Disc', count: 1 }],
   segments: () => null,

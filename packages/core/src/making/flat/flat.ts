@@ -22,6 +22,7 @@ export const flat: Making<FlatParams> = {
   says: 'segments mitred and glued into a flat ring: the usual ring',
   params,
   solid: false,
+  bond: 'as-it-was',
   begin: ({ segments }) => ({ way: 'flat', count: segments }),
   groups: ({ count }) => [{ name: 'Segment', count }],
   segments: ({ count }) => count,

@@ -47,6 +47,7 @@ export const grain: Making<GrainParams> = {
   says: 'segments numbered along the strip, so that the figure runs on round the ring',
   params,
   solid: false,
+  bond: 'as-it-was',
   begin: ({ segments }) => ({ way: 'grain', count: segments, match: { by: 'run' } }),
   groups: ({ count }) => [{ name: 'Segment', count }],
   segments: ({ count }) => count,

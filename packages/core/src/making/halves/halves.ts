@@ -17,6 +17,7 @@ export const halves: Making<HalvesParams> = {
   says: 'two half-rings of different make-up, or a ring to be cut in two',
   params: halvesParams,
   solid: false,
+  bond: 'as-it-was',
   begin: ({ segments }) => {
     const half = { count: Math.max(2, Math.round(segments / 2)), spacerMm: mm(2) };
     return { way: 'halves', halves: [half, { ...half }], divider: null };

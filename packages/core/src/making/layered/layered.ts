@@ -34,6 +34,7 @@ export const layered: Making<LayeredParams> = {
   says: 'segments from a board of two layers: one wood outside, another inside',
   params,
   solid: false,
+  bond: 'as-it-was',
   begin: ({ segments }) => ({ way: 'layered', count: segments, outerLayerMm: mm(8) }),
   groups: ({ count }) => [
     { name: 'Outer layer', count },

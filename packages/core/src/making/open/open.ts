@@ -50,6 +50,7 @@ export const open: Making<OpenParams> = {
   says: 'gaps between segments, each bridging a gap below: light comes through the wall',
   params,
   solid: false,
+  bond: 'half-pitch',
   begin: ({ segments }) => ({ way: 'open', count: segments, gap: { sides: 'tapered', share: 0.25 } }),
   groups: ({ count }) => [{ name: 'Segment', count }],
   segments: ({ count }) => count,

@@ -32,6 +32,7 @@ export const pie: Making<PieParams> = {
   says: 'segments to the centre: patterned floors and feet; a plug hides where the points meet',
   params,
   solid: true,
+  bond: 'as-it-was',
   begin: ({ segments }) => ({
     way: 'pie',
     count: segments,

@@ -37,6 +37,7 @@ export const resawn: Making<ResawnParams> = {
   says: 'one thick ring sawn into thin ones, each turned a little: waves and spirals for little gluing',
   params,
   solid: false,
+  bond: 'as-it-was',
   begin: ({ segments, body }) => ({
     way: 'resawn',
     count: segments,

@@ -29,6 +29,7 @@ export const spaced: Making<SpacedParams> = {
   says: 'thin parallel spacers between segments: lines up the piece, or room round a feature',
   params: spacedParams,
   solid: false,
+  bond: 'as-it-was',
   begin: ({ segments }) => ({
     way: 'spaced',
     count: segments,

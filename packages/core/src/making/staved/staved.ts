@@ -38,6 +38,7 @@ export const staved: Making<StavedParams> = {
   says: 'grain upright, like a bucket: tall bands, and feature rings with a figured face',
   params,
   solid: false,
+  bond: 'as-it-was',
   begin: ({ segments }) => ({ way: 'staved', count: segments, leanDeg: 0 }),
   groups: ({ count }) => [{ name: 'Stave', count }],
   segments: ({ count }) => count,

@@ -51,6 +51,7 @@ export function fromStock<P>(others: OtherWays<P>): Making<StockParams<P>> {
       of: others.schema,
     }) as unknown as z.ZodType<StockParams<P>>,
     solid: false,
+    bond: 'as-it-was',
     begin: () => null,
     groups: ({ of }) => others.groups(of),
     segments: ({ of }) => others.segments(of),

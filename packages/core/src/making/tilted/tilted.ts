@@ -25,6 +25,7 @@ export const tilted: Making<TiltedParams> = {
   says: 'joints lean by the tilt of the blade: stripes that run round the piece as they climb',
   params: tiltedParams,
   solid: false,
+  bond: 'as-it-was',
   begin: ({ segments }) => ({
     way: 'tilted',
     count: segments,

@@ -36,8 +36,14 @@ export function carried(old: RingMaking, begun: RingMaking): RingMaking {
 export const lost = (old: RingMaking, making: RingMaking): string[] =>
   Object.keys(old).flatMap((key) => (key in making ? [] : (CALLED[key] ?? [])));
 
+/** Woods of a ring that find no place in it any more, in words. */
+export function lostWoods(before: readonly string[], after: readonly string[]): string[] {
+  const gone = [...new Set(before)].filter((key) => !after.includes(key));
+  return gone.length === 0 ? [] : [`the wood${gone.length === 1 ? '' : 's'} ${gone.join(' and ')}`];
+}
+
 /** The palette key that a ring has most of. */
-function mostUsed(woods: readonly string[]): string {
+export function mostUsed(woods: readonly string[]): string {
   const counts = new Map<string, number>();
   for (const wood of woods) counts.set(wood, (counts.get(wood) ?? 0) + 1);
   return [...counts].sort((a, b) => b[1] - a[1])[0]![0];

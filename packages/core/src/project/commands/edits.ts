@@ -1,6 +1,7 @@
 export * from './fitCommands.js';
 export * from './fixCommands.js';
 export * from './formCommands.js';
+export * from './halvesCommands.js';
 export * from './insideCommands.js';
 export * from './paletteCommands.js';
 export * from './pointCommands.js';

@@ -1,6 +1,7 @@
 import {
   begun,
   bodyOf,
+  bondOfWay,
   makingSchema,
   type ParamsOf,
   type RingMaking,
@@ -10,7 +11,7 @@ import {
 } from '../../making/registry.js';
 import type { Project } from '../schema.js';
 import { reasonsOf } from '../sentences.js';
-import { carried, carriedWoods, lost } from './carry.js';
+import { carried, carriedWoods, lost, lostWoods } from './carry.js';
 import type { Command, Outcome } from './command.js';
 import { named, type Rings } from './each.js';
 import { segmentsNear, usualSegments } from './stack.js';
@@ -29,12 +30,13 @@ function make(draft: Project, index: number, making: RingMaking): Outcome | unde
       })),
     };
   const ring = draft.rings[index]!;
-  const gone = lost(ring.making, parsed.data);
-  ring.woods = carriedWoods(
+  const woods = carriedWoods(
     ring,
     parsed.data,
     draft.palette.map(({ key }) => key),
   );
+  const gone = [...lost(ring.making, parsed.data), ...lostWoods(ring.woods, woods)];
+  ring.woods = woods;
   ring.making = parsed.data;
   return gone.length > 0 ? { note: `Not carried over: ${gone.join(', ')}.` } : undefined;
 }
@@ -74,6 +76,7 @@ export const setWay = (rings: Rings, way: Way): Command => ({
       const start = begun(way, { segments: segmentsNear(draft.rings, index), body });
       return start && carried(making, start);
     });
+    if (!outcome?.reasons && bondOfWay(way) === 'half-pitch') turnHalfOn(draft, order);
     const lead = draft.rings[first]!;
     if (!outcome?.reasons && bodyOf(lead.making) === body)
       for (const index of order) {
@@ -83,6 +86,11 @@ export const setWay = (rings: Rings, way: Way): Command => ({
     return outcome;
   },
 });
+
+/** Turns each ring half a segment from the one below it, so that its segments bridge the joints or gaps there. */
+function turnHalfOn({ rings }: Project, order: Rings): void {
+  for (const index of order) if (index > 0) rings[index]!.turn = (rings[index - 1]!.turn + 0.5) % 1;
+}
 
 /** A name for a glue-up that no ring of the piece has. */
 function freshBody({ rings }: Project): string {

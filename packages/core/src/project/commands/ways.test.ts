@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { demoProjects } from '../../demo/index.js';
+import { demoProjects, demoStash } from '../../demo/index.js';
 import { groupsOf, makeRing } from '../../making/registry.js';
 import { fromDegrees, mm } from '../../measure/quantity.js';
 import { DEFAULT_SHOP } from '../../settings/shop.js';
@@ -10,6 +10,7 @@ import { readProject } from '../inspect.js';
 import { plan } from '../plan.js';
 import { prepare } from '../prepare.js';
 import type { Project } from '../schema.js';
+import { stashedRingSchema } from '../stash.js';
 import { type Command, run } from './command.js';
 import * as edit from './edits.js';
 
@@ -86,6 +87,34 @@ describe('from one way to another', () => {
       expect(spaced.rings[i]!.woods.slice(0, segments!.count)).toEqual(cup.rings[i]!.woods);
     }
   });
+});
+
+test('open rings are turned half a segment from the ring below as they are made; lost woods are named', () => {
+  const turns = after(cup, edit.setWay([8, 9, 10], 'open'))
+    .rings.slice(7, 11)
+    .map(({ turn }) => turn);
+  expect(turns.slice(1).map((turn, i) => (turn - turns[i]! + 1) % 1)).toEqual([0.5, 0.5, 0.5]);
+  expect(change(cup, edit.setWay([8], 'disc')).note).toMatch(/the woods .*(black-walnut|purpleheart).* and/);
+});
+
+test('half and half: woods and spacers swapped in the second half', () => {
+  const halves = after(
+    cup,
+    edit.setWay([5], 'halves'),
+    edit.setGroupWood([5], 'sugar-maple', 'Spacer of the first half'),
+    edit.swapSecondHalf([5]),
+  ).rings[5]!;
+  const woods = (from: number, count: number) => new Set(halves.woods.slice(from, from + count));
+  expect([woods(0, 12), woods(12, 12)]).toEqual([new Set(['black-walnut']), new Set(['sugar-maple'])]);
+  expect([woods(24, 11), woods(35, 11)]).toEqual([new Set(['sugar-maple']), new Set(['black-walnut'])]);
+});
+
+test('the rings of the demo’s stash can be made, and taken into a piece', () => {
+  for (const entry of demoStash()) {
+    expect(stashedRingSchema.safeParse(entry).error).toBeUndefined();
+    const piece = after(lantern, edit.useStashed(3, { ...entry, item: 'demo' }));
+    expect(rings(piece)[3]!.made.ok).toBe(true);
+  }
 });
 
 describe('slices of a thick ring', () => {
