@@ -21,7 +21,7 @@ export function StashDialog({ open, onOpen, ring }: StashDialogProps) {
     <Dialog.Root open={open} onOpenChange={onOpen}>
       {open && (
         <Sheet
-          size="wide"
+          size="plan"
           title="Rings in the stash"
           says={`Made already, with real sizes and woods. Pick one to take the place of ring ${ring + 1}.`}
         >

@@ -37,14 +37,16 @@ export function StashTable({ rings, act }: StashTableProps) {
       <tbody>
         {rings.map((ring) => (
           <tr key={ring.item} className="border-t border-line">
-            <th scope="row">{ring.name}</th>
+            <th scope="row" className="whitespace-normal">
+              {ring.name}
+            </th>
             <td>{MAKINGS[ring.of.way].name}</td>
             <td>{segmentsOf(ring.of) ?? '–'}</td>
             <td>{formatLength(mm(2 * ring.outerMm), units)}</td>
             <td>{formatLength(mm(2 * ring.innerMm), units)}</td>
             <td>{formatLength(ring.heightMm, units)}</td>
             <td>
-              <span className="flex items-center gap-1">
+              <span className="flex flex-wrap items-center gap-x-2 gap-y-1">
                 {[...new Set(ring.species)].map((id) => {
                   const species = woods.find((wood) => wood.id === id);
                   return (

@@ -1,11 +1,11 @@
-import { mitred } from '../making/stock.js';
 import type { Check, Remedy, Subject } from './check.js';
 
 /** Rings solid to the centre that are made of segments: the points never meet well. */
 export const meetingPointChecks = ({ rings }: Subject): Check[] =>
   rings.flatMap(({ index, gives, pieces }) => {
-    const plugged = pieces.some(({ kind }) => kind.stock.from === 'panel');
-    if (!gives || gives.innerMm > 0 || plugged || !pieces.some(({ kind }) => mitred(kind.stock))) return [];
+    const filled = pieces.some(({ kind: { stock } }) => stock.from === 'panel' && stock.shape !== 'stave');
+    const made = pieces.some(({ kind: { stock } }) => stock.from !== 'stash');
+    if (!gives || gives.innerMm > 0 || filled || !made) return [];
     const message = `Ring ${index + 1} is solid to the centre, where the points of its segments meet and never meet well. Use a solid disc there, or drill and plug it.`;
     const remedies: Remedy[] = [
       { does: 'make-disc', ring: index },

@@ -1,5 +1,5 @@
 import type { Remedy } from '../../check/check.js';
-import { makingSchema, type RingMaking, segmentsOf, withSegments } from '../../making/registry.js';
+import { isSolid, makingSchema, type RingMaking, segmentsOf, withSegments } from '../../making/registry.js';
 import { FEWEST_SEGMENTS } from '../../making/segments.js';
 import { mm } from '../../measure/quantity.js';
 import { stackHeight } from '../../ring/stack.js';
@@ -32,7 +32,12 @@ export function remedyOf(remedy: Remedy): Command {
     case 'make-segments':
       return {
         label: `Make ring ${remedy.ring + 1} of segments`,
-        apply: (draft) => setMaking([remedy.ring], segmentedLike(draft.rings, remedy.ring)).apply(draft),
+        apply(draft) {
+          const { making } = draft.rings[remedy.ring]!;
+          const { plug: _, ...open } = { plug: undefined, ...making };
+          const hollow = isSolid(making) ? segmentedLike(draft.rings, remedy.ring) : (open as RingMaking);
+          return setMaking([remedy.ring], hollow).apply(draft);
+        },
       };
     case 'make-plugged':
       return { ...setWay([remedy.ring], 'pie'), label: `Plug ring ${remedy.ring + 1}` };

@@ -12,9 +12,13 @@ export function freshId(rings: readonly Ring[]): string {
   for (let n = rings.length + 1; ; n++) if (!taken.has(`r${n}`)) return `r${n}`;
 }
 
-/** A ring made the same way; what was measured of the one is not true of the other. */
+/**
+ * A ring made the same way; what was measured of the one is not true of the other. Of a ring from the stash there is only
+ * one: its copy is made anew.
+ */
 export function copyOf({ measured: _, locked: __, ...ring }: Ring, change: Partial<Ring>): Ring {
-  return { ...ring, woods: [...ring.woods], making: { ...ring.making }, ...change };
+  const making = ring.making.way === 'stock' ? ring.making.of : ring.making;
+  return { ...ring, woods: [...ring.woods], making: { ...making }, ...change };
 }
 
 /** Heights of a project's rings in the stack, and where they stand. */

@@ -268,6 +268,16 @@ describe('a ring from the stash', () => {
     expect(undone(edited).project).toEqual(lantern);
   });
 
+  test('a copy of it is made anew: inserted, duplicated, or added when the form grows', () => {
+    const project = after(lantern, edit.useStashed(13, stashed));
+    for (const command of [
+      edit.insertRing(13, 'above'),
+      edit.duplicateRings([13]),
+      edit.setFormHeight(mm(240)),
+    ])
+      expect(after(project, command).rings.at(-1)!.making).toEqual(stashed.of);
+  });
+
   test('cannot be painted over, used twice or split; nothing is cut or bought for it', () => {
     const project = after(lantern, edit.useStashed(3, stashed));
     expect(refusal(project, edit.setWood([3], 'black-walnut'))).toMatch(
@@ -280,6 +290,33 @@ describe('a ring from the stash', () => {
     expect(used.lumber.strips.some(({ cuts }) => cuts.some(({ ring }) => ring === 3))).toBe(false);
     expect(edit.asStashed(project, 3, segment!.gives!, 'x', 'x')).toBeNull();
   });
+});
+
+test('a plug in a hollow ring is only turned away; the remedy leaves it out', () => {
+  const plug = { diameterMm: mm(30), drillMm: mm(30) };
+  const plugged = after(
+    cup,
+    edit.setWay([8], 'tilted'),
+    edit.setParams([8], 'tilted', { plug, cut: 'same-edge' }),
+  );
+  const check = planned(plugged).checks.find(({ code }) => code === 'hollow-disc')!;
+  const mended = after(plugged, edit.remedyOf(check.remedies[0]!));
+  expect(mended.rings[8]!.making).not.toHaveProperty('plug');
+  expect(planned(mended).checks.map(({ code }) => code)).not.toContain('hollow-disc');
+});
+
+test('staves and open segments that would be solid to the centre are called out', () => {
+  const codes = (way: Parameters<typeof edit.setWay>[1]) =>
+    planned(after(cup, edit.setWay([1], way))).checks.map(({ code, ring }) => `${code} ${ring! + 1}`);
+  expect(codes('staved')).toContain('meeting-points 2');
+  const parallel = after(
+    cup,
+    edit.setWay([1], 'open'),
+    edit.setParams([1], 'open', { gap: { sides: 'parallel', widthMm: mm(2) } }),
+  );
+  expect(planned(parallel).checks.find(({ ring }) => ring === 1)!.message).toMatch(
+    /An open ring has to have a hole/,
+  );
 });
 
 describe('what is left of each wood', () => {
