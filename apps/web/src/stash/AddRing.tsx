@@ -18,6 +18,7 @@ import { Button } from '../ui/Button.js';
 import { controlClass, Field } from '../ui/Field.js';
 import { Sheet } from '../ui/Sheet.js';
 import { SheetFoot } from '../ui/SheetFoot.js';
+import { Wrong } from '../ui/Wrong.js';
 
 /** A ring on hand that was not made for a piece here: flat segments of up to two woods in turn. */
 export function AddRing() {
@@ -72,13 +73,7 @@ export function AddRing() {
           <Entry name="count" label="Segments" value="12" numeric />
           {choice('wood', 'Wood')}
           {choice('second', 'Every other segment', 'the same wood')}
-          {wrong.length > 0 && (
-            <ul role="alert" className="col-span-2 text-rust">
-              {wrong.map((sentence) => (
-                <li key={sentence}>{sentence}</li>
-              ))}
-            </ul>
-          )}
+          <Wrong sentences={wrong} />
           <SheetFoot main="Add" />
         </form>
       </Sheet>

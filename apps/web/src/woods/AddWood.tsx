@@ -7,6 +7,7 @@ import { Button } from '../ui/Button.js';
 import { controlClass, Field } from '../ui/Field.js';
 import { Sheet } from '../ui/Sheet.js';
 import { SheetFoot } from '../ui/SheetFoot.js';
+import { Wrong } from '../ui/Wrong.js';
 
 const FIELDS = [
   ['name', 'Name', 'text', ''],
@@ -93,13 +94,7 @@ export function AddWood() {
           <label className="flex h-8 items-center gap-2">
             <input type="checkbox" name="bleeds" className="accent-teal" /> Bleeds into pale neighbours
           </label>
-          {wrong.length > 0 && (
-            <ul role="alert" className="col-span-2 text-rust">
-              {wrong.map((sentence) => (
-                <li key={sentence}>{sentence}</li>
-              ))}
-            </ul>
-          )}
+          <Wrong sentences={wrong} />
           <SheetFoot main="Add" />
         </form>
       </Sheet>

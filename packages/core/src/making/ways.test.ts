@@ -1,20 +1,9 @@
 import { expect, test } from 'vitest';
 import { mm } from '../measure/quantity.js';
-import { makeRing, type RingMaking } from './registry.js';
+import { EXAMPLE_NEED, madeRing, refusalOf } from '../testing/rings.js';
+import type { RingMaking } from './registry.js';
 import { thickHeight } from './resawn/resawn.js';
 import type { StripStock } from './stock.js';
-
-const need = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20) };
-const ring = (making: RingMaking, size = need) => {
-  const made = makeRing(making, size);
-  if (!made.ok) throw new Error(made.reasons[0]!.message);
-  return made.value;
-};
-const _strip = (making: RingMaking) => ring(making).kinds[0]!.stock as StripStock;
-const refusal = (making: RingMaking, size = need) => {
-  const made = makeRing(making, size);
-  return made.ok ? null : made.reasons[0];
-};
 
 test('one thick ring into three 0.200 in slices is 3 × 0.200 in and 2 kerfs (common practice)', () => {
   const slice = 0.2 * 25.4;
@@ -27,7 +16,7 @@ test('one thick ring into three 0.200 in slices is 3 × 0.200 in and 2 kerfs (co
   }));
   const slices = members.map((member, index) => {
     const size = { outerMm: mm(member.outerMm), innerMm: mm(member.innerMm), heightMm: mm(slice) };
-    return ring(making, { ...size, body: { members, index } } as typeof need);
+    return madeRing(making, { ...size, body: { members, index } } as typeof EXAMPLE_NEED);
   });
   for (const { gives } of slices) expect(gives).toEqual({ outerMm: 108.8, innerMm: expect.closeTo(80, 9) });
   expect(slices.map(({ kinds }) => kinds[0]!.stock.from)).toEqual(['strip', 'slice', 'slice']);
@@ -35,19 +24,19 @@ test('one thick ring into three 0.200 in slices is 3 × 0.200 in and 2 kerfs (co
 });
 
 test('two layers: an apothem of 4.000 at the middle reaches 4.141 at the joints of 12 segments', () => {
-  const made = ring(
+  const made = madeRing(
     { way: 'layered', count: 12, outerLayerMm: mm(2) },
     { outerMm: mm(6), innerMm: mm(2), heightMm: mm(5) },
   );
   expect(made.layers[0]).toMatchObject({ nearMm: expect.closeTo(4, 9), farMm: expect.closeTo(4.141, 3) });
   expect(made.placeAt(3.99, 0.01 * 4, 2)).toBe(12);
-  expect(refusal({ way: 'layered', count: 12, outerLayerMm: mm(30) })?.message).toMatch(
+  expect(refusalOf({ way: 'layered', count: 12, outerLayerMm: mm(30) })?.message).toMatch(
     /30 mm thick and the strip 22.73 mm/,
   );
 });
 
 test('halves: each closes by itself, and a divider to be sawn starts at 2·s + kerf', () => {
-  const made = ring({
+  const made = madeRing({
     way: 'halves',
     halves: [
       { count: 6, spacerMm: mm(3) },
@@ -66,21 +55,21 @@ test('halves: each closes by itself, and a divider to be sawn starts at 2·s + k
 });
 
 test('grain-matched: numbers along the strip; a book has each number twice, and its ends meet their like', () => {
-  const run = ring({ way: 'grain', count: 8, match: { by: 'run' } });
+  const run = madeRing({ way: 'grain', count: 8, match: { by: 'run' } });
   expect([0, 7].map((place) => run.mark(place))).toEqual(['1', '8']);
-  const book = ring({ way: 'grain', count: 8, match: { by: 'book', kerfMm: mm(2), cleanUpMm: mm(1) } });
+  const book = madeRing({ way: 'grain', count: 8, match: { by: 'book', kerfMm: mm(2), cleanUpMm: mm(1) } });
   expect([0, 3, 4, 7].map((place) => book.mark(place))).toEqual(['1a', '4a', '4b', '1b']);
   expect((book.kinds[0]!.stock as StripStock).thicknessMm).toBe(43);
 });
 
 test('a plug takes the points; its drill cannot be larger than it', () => {
-  const made = ring({ way: 'pie', count: 8, plug: { diameterMm: mm(30), drillMm: mm(25) } });
+  const made = madeRing({ way: 'pie', count: 8, plug: { diameterMm: mm(30), drillMm: mm(25) } });
   expect(made.placeAt(14.9, 0, 5)).toBe(8);
   expect(made.placeAt(15.1, 0.1, 5)).toBe(0);
   expect(made.steps().join(' ')).toMatch(/Drill 25 mm through the middle and bore the hole out to 30 mm/);
-  expect(refusal({ way: 'pie', count: 8, plug: { diameterMm: mm(220), drillMm: mm(25) } })?.message).toMatch(
-    /220 mm across and the ring 200 mm/,
-  );
+  expect(
+    refusalOf({ way: 'pie', count: 8, plug: { diameterMm: mm(220), drillMm: mm(25) } })?.message,
+  ).toMatch(/220 mm across and the ring 200 mm/);
 });
 
 test('a ring from the stash keeps its sizes and can only be made thinner', () => {
@@ -94,9 +83,9 @@ test('a ring from the stash keeps its sizes and can only be made thinner', () =>
     species: [],
     of: { way: 'flat', count: 12 },
   };
-  expect(ring(stock, { ...need, heightMm: mm(15) }).gives).toEqual({
+  expect(madeRing(stock, { ...EXAMPLE_NEED, heightMm: mm(15) }).gives).toEqual({
     outerMm: 95,
     innerMm: expect.closeTo(70, 9),
   });
-  expect(refusal(stock)?.message).toMatch(/19 mm high and 20 mm is planned/);
+  expect(refusalOf(stock)?.message).toMatch(/19 mm high and 20 mm is planned/);
 });

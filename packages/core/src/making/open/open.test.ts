@@ -1,20 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { mm } from '../../measure/quantity.js';
 import { leastContact } from '../../surface/contact.js';
-import { makeRing, type RingMaking } from '../registry.js';
-import type { StripStock } from '../stock.js';
-
-const need = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20) };
-const ring = (making: RingMaking, size = need) => {
-  const made = makeRing(making, size);
-  if (!made.ok) throw new Error(made.reasons[0]!.message);
-  return made.value;
-};
-const _strip = (making: RingMaking) => ring(making).kinds[0]!.stock as StripStock;
-const refusal = (making: RingMaking, size = need) => {
-  const made = makeRing(making, size);
-  return made.ok ? null : made.reasons[0];
-};
+import { EXAMPLE_NEED, madeRing, refusalOf } from '../../testing/rings.js';
+import type { RingMaking } from '../registry.js';
 
 describe('open rings', () => {
   const parallel = (g: number): RingMaking => ({
@@ -30,8 +18,8 @@ describe('open rings', () => {
   const theta = Math.PI / 12;
 
   test('parallel gaps: contact at each end, half a pitch round, by the integral over the shared radii', () => {
-    const made = ring(parallel(6));
-    const contact = leastContact({ made, turn: 0 }, { made, turn: theta }, need);
+    const made = madeRing(parallel(6));
+    const contact = leastContact({ made, turn: 0 }, { made, turn: theta }, EXAMPLE_NEED);
     const F = (r: number) => {
       const a = 3;
       return (theta * r * r) / 2 - r * r * Math.asin(a / r) - a * Math.sqrt(r * r - a * a);
@@ -41,28 +29,31 @@ describe('open rings', () => {
   });
 
   test('tapered gaps: ½·(2β − θ)·(Ro² − Ri²)', () => {
-    const made = ring(tapered(0.2));
-    const contact = leastContact({ made, turn: 0 }, { made, turn: theta }, need);
+    const made = madeRing(tapered(0.2));
+    const contact = leastContact({ made, turn: 0 }, { made, turn: theta }, EXAMPLE_NEED);
     expect(contact).toBeCloseTo(0.5 * theta * (1 - 0.4) * (100 ** 2 - 80 ** 2), 6);
     // Aligned, each segment lies on the one below over its whole width.
-    expect(leastContact({ made, turn: 0 }, { made, turn: 0 }, need)).toBeCloseTo(
+    expect(leastContact({ made, turn: 0 }, { made, turn: 0 }, EXAMPLE_NEED)).toBeCloseTo(
       0.5 * theta * 0.8 * (100 ** 2 - 80 ** 2),
       6,
     );
   });
 
   test('on a closed ring or a disc an end is glued over all of its half', () => {
-    const made = ring(tapered(0.25));
+    const made = madeRing(tapered(0.25));
     const half = 0.5 * theta * 0.75 * (100 ** 2 - 80 ** 2);
     for (const lower of [{ way: 'flat', count: 7 }, { way: 'disc' }] as const)
-      expect(leastContact({ made: ring(lower), turn: 0.3 }, { made, turn: 0 }, need)).toBeCloseTo(half, 4);
+      expect(leastContact({ made: madeRing(lower), turn: 0.3 }, { made, turn: 0 }, EXAMPLE_NEED)).toBeCloseTo(
+        half,
+        4,
+      );
   });
 
   test('little hold is warned of, none refused with the largest gap that there may be', () => {
-    expect(ring(tapered(0.3)).warnings).toEqual([]);
-    expect(ring(tapered(0.35)).warnings[0]?.message).toMatch(/4.5° at each end, under a third/);
-    expect(refusal(tapered(0.5))?.message).toMatch(/50 % of the circle leave no contact.*less than 50 %/);
+    expect(madeRing(tapered(0.3)).warnings).toEqual([]);
+    expect(madeRing(tapered(0.35)).warnings[0]?.message).toMatch(/4.5° at each end, under a third/);
+    expect(refusalOf(tapered(0.5))?.message).toMatch(/50 % of the circle leave no contact.*less than 50 %/);
     // 2·Ro·sin(θ/2)
-    expect(refusal(parallel(26.2))?.message).toMatch(/less than 26.11 mm/);
+    expect(refusalOf(parallel(26.2))?.message).toMatch(/less than 26.11 mm/);
   });
 });

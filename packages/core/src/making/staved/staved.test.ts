@@ -1,20 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { fromDegrees, mm } from '../../measure/quantity.js';
-import { makeRing, type RingMaking } from '../registry.js';
-import type { StripStock } from '../stock.js';
+import { EXAMPLE_NEED, madeRing, refusalOf } from '../../testing/rings.js';
 import { compoundAngles } from './staved.js';
-
-const need = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20) };
-const ring = (making: RingMaking, size = need) => {
-  const made = makeRing(making, size);
-  if (!made.ok) throw new Error(made.reasons[0]!.message);
-  return made.value;
-};
-const _strip = (making: RingMaking) => ring(making).kinds[0]!.stock as StripStock;
-const refusal = (making: RingMaking, size = need) => {
-  const made = makeRing(making, size);
-  return made.ok ? null : made.reasons[0];
-};
 
 describe('staves', () => {
   test('a square corner leaning 38°: mitre 31.6°, blade 33.9°', () => {
@@ -33,7 +20,7 @@ describe('staves', () => {
   });
 
   test('their faces meet at the angle that the figures tell (normals of two laid staves)', () => {
-    const made = ring({ way: 'staved', count: 8, leanDeg: 25 });
+    const made = madeRing({ way: 'staved', count: 8, leanDeg: 25 });
     const normal = (place: number) => {
       const { bottom, top } = made.lay(place);
       const [a, b, c] = [bottom[0]!, bottom[1]!, top[0]!];
@@ -52,8 +39,10 @@ describe('staves', () => {
 
   test('leaning so far that they meet is refused', () => {
     expect(
-      refusal({ way: 'staved', count: 8, leanDeg: 70 }, { ...need, innerMm: mm(30), heightMm: mm(60) })
-        ?.message,
+      refusalOf(
+        { way: 'staved', count: 8, leanDeg: 70 },
+        { ...EXAMPLE_NEED, innerMm: mm(30), heightMm: mm(60) },
+      )?.message,
     ).toMatch(/Leaning by 70° over 60 mm/);
   });
 });

@@ -1,21 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { fromDegrees, mm } from '../../measure/quantity.js';
-import { makeRing, type RingMaking } from '../registry.js';
-import type { StripStock } from '../stock.js';
+import { EXAMPLE_NEED, firstStrip, madeRing, refusalOf } from '../../testing/rings.js';
 import type { TiltedParams } from './params.js';
 import { jointRuns } from './stripe.js';
-
-const need = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20) };
-const ring = (making: RingMaking, size = need) => {
-  const made = makeRing(making, size);
-  if (!made.ok) throw new Error(made.reasons[0]!.message);
-  return made.value;
-};
-const strip = (making: RingMaking) => ring(making).kinds[0]!.stock as StripStock;
-const refusal = (making: RingMaking, size = need) => {
-  const made = makeRing(making, size);
-  return made.ok ? null : made.reasons[0];
-};
 
 describe('tilted joints', () => {
   const tilted = (change: Partial<TiltedParams> = {}): TiltedParams => ({
@@ -28,27 +15,27 @@ describe('tilted joints', () => {
   });
 
   test('the shear opens the hole: w = Ro − Ri·cos(θ + asin(δ/Ri)); 23.75 where a flat ring has 22.73', () => {
-    expect(strip(tilted()).widthMm).toBeCloseTo(23.75, 2);
-    expect(strip({ way: 'flat', count: 12 }).widthMm).toBeCloseTo(22.73, 2);
+    expect(firstStrip(tilted()).widthMm).toBeCloseTo(23.75, 2);
+    expect(firstStrip({ way: 'flat', count: 12 }).widthMm).toBeCloseTo(22.73, 2);
     const delta = 10 * Math.tan(fromDegrees(20));
     // A flat ring's width would leave a hole of hypot(ai, Li/2 + δ/cos θ).
     const ai = 80 * Math.cos(Math.PI / 12);
     const corner = Math.hypot(ai, ai * Math.tan(Math.PI / 12) + delta / Math.cos(Math.PI / 12));
     expect(corner).toBeCloseTo(81.06, 2);
-    const { longEdgeMm } = strip(tilted());
-    expect(ring(tilted()).cornerMm).toBeCloseTo(
+    const { longEdgeMm } = firstStrip(tilted());
+    expect(madeRing(tilted()).cornerMm).toBeCloseTo(
       Math.hypot(100, longEdgeMm / 2 + delta / Math.cos(Math.PI / 12)),
       9,
     );
   });
 
   test('edges stay those of the flat ring, and joints run the same way round in every piece', () => {
-    expect(strip(tilted()).longEdgeMm).toBeCloseTo(200 * Math.tan(Math.PI / 12), 9);
+    expect(firstStrip(tilted()).longEdgeMm).toBeCloseTo(200 * Math.tan(Math.PI / 12), 9);
     for (const [hand, sign] of [
       ['right', 1],
       ['left', -1],
     ] as const) {
-      const { bottom, top } = ring(tilted({ hand })).lay(0);
+      const { bottom, top } = madeRing(tilted({ hand })).lay(0);
       const run = (i: number) => bottom[i]!.x * top[i]!.y - bottom[i]!.y * top[i]!.x;
       for (const i of [0, 1, 2, 3]) expect(run(i) * sign).toBeGreaterThan(0);
     }
@@ -63,8 +50,10 @@ describe('tilted joints', () => {
   });
 
   test('a tilt that eats the segment, or a hole smaller than it leaves, is refused with its figures', () => {
-    expect(refusal(tilted({ count: 36, tiltDeg: 45 }))?.message).toMatch(/20.08 mm.*only 17.5 mm/);
-    expect(refusal(tilted({ count: 24, tiltDeg: 46, cut: 'turned-over' }))?.code).toBe('tilt-eats-segment');
-    expect(refusal(tilted(), { ...need, innerMm: mm(2) })?.message).toMatch(/smaller than 7.54 mm across/);
+    expect(refusalOf(tilted({ count: 36, tiltDeg: 45 }))?.message).toMatch(/20.08 mm.*only 17.5 mm/);
+    expect(refusalOf(tilted({ count: 24, tiltDeg: 46, cut: 'turned-over' }))?.code).toBe('tilt-eats-segment');
+    expect(refusalOf(tilted(), { ...EXAMPLE_NEED, innerMm: mm(2) })?.message).toMatch(
+      /smaller than 7.54 mm across/,
+    );
   });
 });

@@ -1,0 +1,25 @@
+import type { Made } from '../making/contract.js';
+import { makeRing, type RingMaking } from '../making/registry.js';
+import type { StripStock } from '../making/stock.js';
+import { mm } from '../measure/quantity.js';
+import type { Reason } from '../measure/reason.js';
+import type { RingNeed } from '../ring/need.js';
+
+/** The ring of worked examples: 100 outside, 80 inside, 20 high (mm). */
+export const EXAMPLE_NEED = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20) };
+
+/** A ring that can be made; throws its sentence where it cannot. */
+export function madeRing(making: RingMaking, need: RingNeed = EXAMPLE_NEED): Made {
+  const made = makeRing(making, need);
+  if (!made.ok) throw new Error(made.reasons[0]!.message);
+  return made.value;
+}
+
+/** The strip that a ring's first kind of piece comes from. */
+export const firstStrip = (making: RingMaking): StripStock => madeRing(making).kinds[0]!.stock as StripStock;
+
+/** Why a ring cannot be made; null where it can. */
+export function refusalOf(making: RingMaking, need: RingNeed = EXAMPLE_NEED): Reason | null {
+  const made = makeRing(making, need);
+  return made.ok ? null : made.reasons[0]!;
+}
