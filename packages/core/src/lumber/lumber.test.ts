@@ -156,7 +156,7 @@ test('the ledger adds up for any project: finished → segments → strips → b
       const share = sum('segments') / pieces.reduce((a, b) => a + b, 0);
       const bored = project.rings.some(({ making }) => 'plug' in making);
       expect(share).toBeGreaterThan(0.999);
-      if (!bored) expect(share).toBeCloseTo(1, 3);
+      if (!bored) expect(share).toBeCloseTo(1, 2);
     }),
     { numRuns: 40 },
   );

@@ -143,7 +143,9 @@ describe.each(WAYS)('the way “%s”', (way) => {
         if (made.placeAt(x, y, c * made.heightMm) !== null) hits++;
       }
       const box = 4 * made.cornerMm ** 2 * made.heightMm;
-      expect(Math.abs((hits / points) * box - counted) / box).toBeLessThan(0.005);
+      // The rim of a hole through leaning pieces is drawn with straight lines that dip into the plug (decision 11).
+      const dips = !made.radial && made.kinds.some(({ name }) => name === 'Plug');
+      expect(Math.abs((hits / points) * box - counted) / box).toBeLessThan(dips ? 0.02 : 0.005);
     }, 12));
 
   test('holds the ring that must survive, exactly, and reaches no farther than its corner', () =>

@@ -58,7 +58,8 @@ export const halves: Making<HalvesParams> = {
       .map(({ outline: [from, to] }) => nearest(from!, to!));
     const corners = parts.flatMap(({ outline }) => outline.map(({ x, y }) => Math.hypot(x, y)));
     const kinds = kindsOf(parts, pair, need);
-    const alike = same(given.halves);
+    /** Spacers of either half are a group of their own, which does not come to itself. */
+    const repeats = same(given.halves) && given.halves[0].spacerMm === 0 ? 2 : 1;
     return done(
       assemble({
         heightMm: need.heightMm,
@@ -71,7 +72,7 @@ export const halves: Making<HalvesParams> = {
         ),
         cornerMm: mm(Math.max(...corners)),
         radial: divider === 0 && given.halves.every(({ spacerMm }) => spacerMm === 0),
-        repeats: alike ? 2 : 1,
+        repeats,
         groups: halves.groups(given),
         kinds,
         lay(place) {
