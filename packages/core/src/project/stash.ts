@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { makeRing, placesOf, type SawnMaking, sawnSchema } from '../making/registry.js';
+import { bodyOf, makeRing, placesOf, type SawnMaking, sawnSchema } from '../making/registry.js';
 import { madeRingFields } from '../making/stock/fromStock.js';
 import type { Reason } from '../measure/reason.js';
 import type { Project } from './schema.js';
@@ -11,6 +11,11 @@ export const stashedRingSchema = z
     const { outerMm, innerMm, heightMm, species, of } = value;
     const wrong = (path: string, message: string) =>
       issues.push({ code: 'custom', path: [path], message, input: value });
+    if (bodyOf(of) !== null)
+      wrong(
+        'of',
+        'A slice has left its thick ring when it lies in the stash; put it in as a ring of flat segments.',
+      );
     const places = placesOf(of);
     if (species.length !== places)
       wrong('species', `The ring has ${places} places and ${species.length} woods; it needs one for each.`);

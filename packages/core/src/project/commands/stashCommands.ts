@@ -1,8 +1,10 @@
-import type { SawnMaking } from '../../making/registry.js';
+import { bodyOf, type SawnMaking, segmentsOf } from '../../making/registry.js';
 import type { StockParams } from '../../making/stock/fromStock.js';
 import type { Project } from '../schema.js';
+import { carried } from './carry.js';
 import type { Command } from './command.js';
 import { freshKey } from './paletteCommands.js';
+import { usualSegments } from './stack.js';
 
 /** A ring in the stash. */
 export type StashedRing = Omit<StockParams<SawnMaking>, 'way'>;
@@ -35,6 +37,10 @@ export const useStashed = (index: number, stashed: StashedRing): Command => ({
   },
 });
 
+/** A slice by itself is a ring of flat segments: in the stash it has left its glue-up. */
+const alone = (slice: SawnMaking): SawnMaking =>
+  carried(slice, usualSegments(segmentsOf(slice)!)) as SawnMaking;
+
 /**
  * A ring of the piece as it would lie in the stash: with the sizes that it gives, as measured where it was, and its
  * species; null for one that cannot be made, or that comes from the stash.
@@ -56,6 +62,6 @@ export function asStashed(
     innerMm: gives.innerMm as StashedRing['innerMm'],
     heightMm: ring.measured?.heightMm ?? ring.heightMm,
     species: ring.woods.map((key) => wood.get(key)!),
-    of: ring.making,
+    of: bodyOf(ring.making) === null ? ring.making : alone(ring.making),
   };
 }

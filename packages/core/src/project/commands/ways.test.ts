@@ -268,6 +268,16 @@ describe('a ring from the stash', () => {
     expect(undone(edited).project).toEqual(lantern);
   });
 
+  test('a slice goes in by itself, as flat segments', () => {
+    const sliced = after(cup, edit.setParams([8], 'flat', { parts: [2, 1] }), edit.setWay([8, 9], 'resawn'));
+    const slice = edit.asStashed(sliced, 9, segment!.gives!, 'new', 'Slice')!;
+    expect(slice.of).toEqual({ way: 'flat', count: 24, parts: [2, 1] });
+    const { item: _, ...entry } = slice;
+    expect(stashedRingSchema.safeParse(entry).success).toBe(true);
+    const linked = { ...entry, of: sliced.rings[9]!.making };
+    expect(stashedRingSchema.safeParse(linked).error?.issues[0]?.message).toMatch(/has left its thick ring/);
+  });
+
   test('a copy of it is made anew: inserted, duplicated, or added when the form grows', () => {
     const project = after(lantern, edit.useStashed(13, stashed));
     for (const command of [
