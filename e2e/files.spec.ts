@@ -29,14 +29,14 @@ test('a piece goes out as JSON and comes in again; a file that does not fit is r
   await expect(alert).toContainText('Ring 2: Segment count is 400');
   await expect(alert).toContainText('Wall thickness is −5/64"');
   await expect(alert).toContainText('“sparkle”');
-  await expect(page.getByRole('link', { name: /^Open / })).toHaveCount(3);
+  await expect(page.getByRole('link', { name: /^Open / })).toHaveCount(4);
   await take('not a file of ours');
   await expect(alert).toContainText('not JSON');
 
   await take(file.text);
   await expect(page.getByLabel('Name of the piece')).toHaveValue('Honey Class Jar');
   await page.getByRole('link', { name: 'Fellside' }).click();
-  await expect(page.getByRole('link', { name: /^Open / })).toHaveCount(4);
+  await expect(page.getByRole('link', { name: /^Open / })).toHaveCount(5);
 });
 
 test('the cut list goes out as CSV with a row for every ring and wood', async ({ page, fellside }) => {
