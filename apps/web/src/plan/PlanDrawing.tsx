@@ -37,6 +37,7 @@ export function PlanDrawing({ made, ring, below, figures, palette, units }: Plan
     bottom: top === bottom ? null : turned(bottom, ring.turn),
   }));
   const under = below?.made.ok ? below.made.value : null;
+  const sized = made.kinds.map((kind, i) => dimensioned(kind.places, pieces, i));
   return (
     <svg
       viewBox={`${-half} ${-half} ${2 * half} ${2 * half}`}
@@ -100,10 +101,16 @@ export function PlanDrawing({ made, ring, below, figures, palette, units }: Plan
           0°
         </text>
         {pieces.map(({ place, outline }) => (
-          <Mark key={place} mark={made.mark(place)} outline={outline} text={text} />
+          <Mark
+            key={place}
+            mark={made.mark(place)}
+            outline={outline}
+            text={text}
+            aside={sized.includes(place)}
+          />
         ))}
         {made.kinds.map((kind, i) => {
-          const piece = pieces.find(({ place }) => place === dimensioned(kind.places, pieces, i))!;
+          const piece = pieces.find(({ place }) => place === sized[i])!;
           return <Dimensioned key={kind.name} {...{ kind, outline: piece.outline, reach, text, units }} />;
         })}
         <Corner
@@ -117,15 +124,25 @@ export function PlanDrawing({ made, ring, below, figures, palette, units }: Plan
   );
 }
 
+interface MarkProps {
+  readonly mark: string | null;
+  readonly outline: readonly Point[];
+  readonly text: number;
+  /** Out of the way of the dimensions in the middle. */
+  readonly aside: boolean;
+}
+
 /** What is written on a piece: its number along the strip. */
-function Mark({ mark, outline, text }: { mark: string | null; outline: readonly Point[]; text: number }) {
+function Mark({ mark, outline, text, aside }: MarkProps) {
   if (mark === null) return null;
   const middle = (of: (p: Point) => number) => outline.reduce((sum, p) => sum + of(p), 0) / outline.length;
+  const [from, to] = [outline[0]!, outline[1]!];
+  const share = aside ? 0.3 : 0;
   return (
     <text
       className="halo"
-      x={middle(({ x }) => x)}
-      y={-middle(({ y }) => y) + text / 3}
+      x={middle(({ x }) => x) + share * (to.x - from.x)}
+      y={-middle(({ y }) => y) - share * (to.y - from.y) + text / 3}
       textAnchor="middle"
       fontSize={text * 0.85}
       fontWeight="650"

@@ -47,7 +47,7 @@ export function SelectionBar() {
         {(control) => (
           <select
             {...control}
-            className={`${controlClass} w-44`}
+            className={`${controlClass} w-50`}
             value={shared(chosen.map(({ making }) => making.way)) ?? ''}
             onChange={(event) => {
               const way = event.target.value as Way;

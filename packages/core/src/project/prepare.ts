@@ -1,4 +1,6 @@
-import { type Vessel, vesselOf } from '../form/vessel.js';
+import { radiusAt } from '../form/curve.js';
+import { recessAt } from '../form/recess.js';
+import { insideAt, type Vessel, vesselOf } from '../form/vessel.js';
 import type { Made } from '../making/contract.js';
 import { bodyOf, makeRing, pitchOf, ringAsMeasured } from '../making/registry.js';
 import { sayMm } from '../measure/format.js';
@@ -18,6 +20,8 @@ export interface PreparedRing {
   readonly wall: Band;
   /** The same between cones that lean as the ring does, by their radii at half its height. */
   readonly wallAlong: Band;
+  /** The turned wall where the ring stands on what is below it. */
+  readonly foot: Band;
   /** What the form asks of the ring, allowances included. */
   readonly need: RingNeed;
   /** The ring as it is planned, or as it was made. */
@@ -45,7 +49,7 @@ export function prepare(project: Pick<Project, 'form' | 'rings' | 'allowances'>)
 }
 
 /** A ring with the size that it is made to; null where it lies above the form. */
-interface SizedRing extends Pick<PreparedRing, 'ring' | 'course' | 'wall' | 'need'> {
+interface SizedRing extends Pick<PreparedRing, 'ring' | 'course' | 'wall' | 'foot' | 'need'> {
   readonly size: RingNeed | null;
   along(slope: number): Band;
 }
@@ -55,7 +59,7 @@ const NO_BAND: Band = { outerMm: 0, innerMm: 0 };
 function sizeRing(ring: Ring, course: Course, vessel: Vessel, allowances: Project['allowances']): SizedRing {
   if (course.bottomMm >= vessel.heightMm - SAME_LENGTH) {
     const need = { outerMm: mm(0), innerMm: mm(0), heightMm: heightOf(ring) };
-    return { ring, course, wall: NO_BAND, need, size: null, along: () => NO_BAND };
+    return { ring, course, wall: NO_BAND, foot: NO_BAND, need, size: null, along: () => NO_BAND };
   }
   const along = (slope: number) => wallBand(vessel, course, slope);
   const wall = along(0);
@@ -63,8 +67,22 @@ function sizeRing(ring: Ring, course: Course, vessel: Vessel, allowances: Projec
     ...needOf(wall, course, allowances),
     leaning: (slope) => allowed(along(slope), allowances),
   };
-  return { ring, course, wall, need, size: sizeOf(ring, need), along };
+  return {
+    ring,
+    course,
+    wall,
+    foot: wallAtHeight(vessel, course.bottomMm),
+    need,
+    size: sizeOf(ring, need),
+    along,
+  };
 }
+
+/** The turned wall at one height, by its radii. */
+const wallAtHeight = (vessel: Vessel, z: number): Band => ({
+  outerMm: radiusAt(vessel.outside, z),
+  innerMm: Math.max(0, insideAt(vessel, z) ?? 0, recessAt(vessel.recess, z)),
+});
 
 /** The size a ring is made to: as measured, else as fixed, else what the form asks for. */
 function sizeOf({ fixed, measured, making }: Ring, need: RingNeed): RingNeed {
@@ -75,15 +93,24 @@ function sizeOf({ fixed, measured, making }: Ring, need: RingNeed): RingNeed {
 }
 
 function prepareRing(sized: SizedRing, all: readonly SizedRing[], formMm: number): PreparedRing {
-  const { ring, course, wall, need, size, along } = sized;
+  const { ring, course, wall, foot, need, size, along } = sized;
   const turn = rad(ring.turn * pitchOf(ring.making));
   if (!size) {
     const above = `It starts at ${sayMm(course.bottomMm)}, above the form, which ends at ${sayMm(formMm)}.`;
-    return { ring, course, wall, wallAlong: wall, need, made: refuse('ring-above-form', '', above), turn };
+    return {
+      ring,
+      course,
+      wall,
+      wallAlong: wall,
+      foot,
+      need,
+      made: refuse('ring-above-form', '', above),
+      turn,
+    };
   }
   const made = makeRing(ring.making, withBody(sized, size, all));
   const wallAlong = made.ok && made.value.lean !== 0 ? along(made.value.lean) : wall;
-  return { ring, course, wall, wallAlong, need, made, turn };
+  return { ring, course, wall, wallAlong, foot, need, made, turn };
 }
 
 /** The size together with those of all rings that are sawn from the same glue-up. */

@@ -62,18 +62,14 @@ const NOT_MADE = {
 
 /** How a ring lies on the one below it: width of the glue joint all round, and least contact where there are gaps. */
 function joint(
-  { made, turn, wall }: PreparedRing,
+  { made, turn, foot }: PreparedRing,
   below: PreparedRing | undefined,
 ): Pick<RingPlan, 'overlapMm' | 'contactMm2'> {
   if (!made.ok || !below?.made.ok) return { overlapMm: null, contactMm2: null };
   const [upper, lower] = [made.value, below.made.value];
   const overlapMm = overlap(bandAt(lower, lower.heightMm), bandAt(upper, 0));
   if (upper.closed && lower.closed) return { overlapMm, contactMm2: null };
-  const left = {
-    outerMm: Math.min(wall.outerMm, below.wall.outerMm),
-    innerMm: Math.max(wall.innerMm, below.wall.innerMm),
-  };
-  const contactMm2 = leastContact({ made: lower, turn: below.turn }, { made: upper, turn }, left);
+  const contactMm2 = leastContact({ made: lower, turn: below.turn }, { made: upper, turn }, foot);
   return { overlapMm, contactMm2 };
 }
 
