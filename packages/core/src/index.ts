@@ -17,13 +17,11 @@ export type { WoodLedger } from './lumber/ledger.js';
 export type { Lumber, StripListEntry, WoodTotal } from './lumber/lumber.js';
 export { QUARTERS } from './lumber/quarters.js';
 export type { RingPlan } from './lumber/ringPlan.js';
-export type { Figure, Made, PieceKind, PlaceGroup } from './making/contract.js';
+export type { Figure, Made, PieceKind } from './making/contract.js';
 export { partsFromDegrees } from './making/flat/parts.js';
-export { layOut, outlineAt, placeName } from './making/layOut.js';
+export { layOut, placeName } from './making/layOut.js';
 export {
-  bodyOf,
   groupsOf,
-  isSolid,
   MAKINGS,
   type ParamsOf,
   pitchOf,
@@ -33,9 +31,8 @@ export {
   WAYS,
   type Way,
 } from './making/registry.js';
-export { FEWEST_SEGMENTS, MOST_SEGMENTS } from './making/segments.js';
 export { divisors, thicknessesOf } from './making/spaced/params.js';
-export { mitred, type Stock, type StripStock } from './making/stock.js';
+export { mitred, type Stock } from './making/stock.js';
 export {
   editableLength,
   formatAngle,
@@ -90,7 +87,7 @@ export { DEFAULT_SHOP, type Shop, shopSchema } from './settings/shop.js';
 export { insideLine, outsideLine, type SectionPoint, woodOutline } from './surface/drawing.js';
 export { type FrontPoint, type OutsidePatch, outsidePatches } from './surface/outside.js';
 export { stepAtJoint } from './surface/steps.js';
-export { type CutPart, cutParts, placeToward } from './surface/toward.js';
+export { cutParts, placeToward } from './surface/toward.js';
 export { type UnrolledPart, unrolledParts } from './surface/unrolled.js';
 export { SHIPPED_WOODS } from './wood/catalogue.js';
 export { changeCoefficient } from './wood/movement.js';

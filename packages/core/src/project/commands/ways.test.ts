@@ -1,42 +1,15 @@
 import { describe, expect, test } from 'vitest';
-import { demoProjects, demoStash } from '../../demo/index.js';
+import { demoProjects } from '../../demo/index.js';
 import { groupsOf, makeRing } from '../../making/registry.js';
-import { fromDegrees, mm } from '../../measure/quantity.js';
-import { DEFAULT_SHOP } from '../../settings/shop.js';
-import { stepAtJoint } from '../../surface/steps.js';
+import { mm } from '../../measure/quantity.js';
+import { after, change, planned, refusal, rings } from '../../testing/pieces.js';
 import { finishedVolumes } from '../finished.js';
-import { NO_HISTORY, recorded, undone } from '../history.js';
 import { readProject } from '../inspect.js';
-import { plan } from '../plan.js';
 import { prepare } from '../prepare.js';
 import type { Project } from '../schema.js';
-import { stashedRingSchema } from '../stash.js';
-import { type Command, run } from './command.js';
 import * as edit from './edits.js';
 
 const [cup, , , lantern] = demoProjects() as [Project, Project, Project, Project];
-const change = (project: Project, command: Command) => {
-  const done = run(project, command);
-  if (!done.ok) throw new Error(done.reasons[0]!.message);
-  return done.value;
-};
-const after = (project: Project, ...commands: Command[]): Project =>
-  commands.reduce((now, command) => change(now, command).project, project);
-const refusal = (project: Project, command: Command) => {
-  const done = run(project, command);
-  return done.ok ? '' : done.reasons[0]!.message;
-};
-const rings = (project: Project) => {
-  const prepared = prepare(project);
-  if (!prepared.ok) throw new Error(prepared.reasons[0]!.message);
-  return prepared.value.rings;
-};
-const planned = (project: Project) => {
-  const made = plan(project, DEFAULT_SHOP);
-  if (!made.ok) throw new Error(made.reasons[0]!.message);
-  return made.value;
-};
-
 describe('from one way to another', () => {
   test('segments keep their woods and turn, new places get another wood, and what is lost is said', () => {
     const spaced = after(cup, edit.setWay([8], 'spaced'));
@@ -109,14 +82,6 @@ test('half and half: woods and spacers swapped in the second half', () => {
   expect([woods(24, 11), woods(35, 11)]).toEqual([new Set(['sugar-maple']), new Set(['black-walnut'])]);
 });
 
-test('the rings of the demo’s stash can be made, and taken into a piece', () => {
-  for (const entry of demoStash()) {
-    expect(stashedRingSchema.safeParse(entry).error).toBeUndefined();
-    const piece = after(lantern, edit.useStashed(3, { ...entry, item: 'demo' }));
-    expect(rings(piece)[3]!.made.ok).toBe(true);
-  }
-});
-
 describe('slices of a thick ring', () => {
   const sliced = after(cup, edit.setWay([8, 9, 10], 'resawn'));
 
@@ -180,60 +145,6 @@ test('leaves of a book have one wood: painting one paints the other', () => {
   ]);
 });
 
-describe('leaning joints', () => {
-  const tilted = after(
-    cup,
-    edit.setWay([8, 9, 10, 11], 'tilted'),
-    edit.setParams([8, 9, 10, 11], 'tilted', { tiltDeg: 8 }),
-  );
-
-  test('a stripe runs on at the radius that is asked for, and the step left over elsewhere is told', () => {
-    const { project, note } = change(tilted, edit.runStripe([8, 9, 10, 11], mm(70)));
-    const prepared = rings(project);
-    for (const i of [9, 10, 11]) {
-      const [lower, upper] = [prepared[i - 1]!, prepared[i]!];
-      if (!lower.made.ok || !upper.made.ok) throw new Error('ring');
-      const at = (radius: number) =>
-        stepAtJoint(
-          { made: lower.made.ok ? lower.made.value : null!, turn: lower.turn },
-          { made: upper.made.ok ? upper.made.value : null!, turn: upper.turn },
-          radius,
-        );
-      expect(at(70)).toBeCloseTo(0, 6);
-      // asin(h·tan τ / 2r) both sides, less what was turned for 70 mm.
-      const half = (radius: number) => Math.asin((17.4625 * Math.tan(fromDegrees(8))) / (2 * radius));
-      expect(at(76)).toBeCloseTo(76 * 2 * (half(70) - half(76)), 6);
-    }
-    expect(note).toMatch(
-      /Joints meet at a radius of 70 mm; the step left over at the outside is .* mm at ring 10, .* at ring 12/,
-    );
-    expect(refusal(tilted, edit.runStripe([8, 9], mm(1)))).toMatch(/give a larger one/);
-  });
-
-  test('between two fences the other hand comes out too; a wave uses it, one hand only wastes wedges instead', () => {
-    const others = (project: Project) =>
-      planned(project).lumber.woods.reduce((sum, { ledger }) => sum + ledger.otherHand, 0);
-    const wedges = (project: Project) =>
-      planned(project).lumber.woods.reduce((sum, { ledger }) => sum + ledger.wedges, 0);
-    expect(others(tilted)).toBeGreaterThan(0);
-    const check = planned(tilted).checks.find(({ code }) => code === 'other-hand')!;
-    expect(check.message).toMatch(/^96 leaning pieces/);
-    const [wave, single] = check.remedies.map((remedy) => after(tilted, edit.remedyOf(remedy))) as [
-      Project,
-      Project,
-    ];
-    expect(others(wave)).toBe(0);
-    expect(wave.rings.slice(8, 12).map(({ making }) => making.way === 'tilted' && making.hand)).toEqual([
-      'right',
-      'left',
-      'right',
-      'left',
-    ]);
-    expect(others(single)).toBe(0);
-    expect(wedges(single)).toBeGreaterThan(wedges(tilted));
-  });
-});
-
 test('staves lean like the wall: their cone holds it with less wood than upright ones', () => {
   const upright = after(cup, edit.setWay([6], 'staved'));
   const leaning = after(upright, edit.leanLikeWall([6]));
@@ -243,63 +154,6 @@ test('staves lean like the wall: their cone holds it with less wood than upright
   const width = ({ gives }: { gives: { outerMm: number; innerMm: number } }) => gives.outerMm - gives.innerMm;
   expect(width(l!.made.value)).toBeLessThan(width(u!.made.value));
   expect(planned(leaning).checks.map(({ code }) => code)).not.toContain('too-narrow');
-});
-
-describe('a ring from the stash', () => {
-  const [segment] = planned(cup).rings.slice(8);
-  const stashed = edit.asStashed(cup, 8, segment!.gives!, 'item-1', 'Spare ring')!;
-
-  test('brings its size, height and woods; palette swaps pass it by; undo takes it out again', () => {
-    const { project } = change(lantern, edit.useStashed(3, stashed));
-    const ring = rings(project)[3]!;
-    expect(ring.made.ok && ring.made.value.gives).toEqual({
-      outerMm: segment!.gives!.outerMm,
-      innerMm: expect.closeTo(segment!.gives!.innerMm, 6),
-    });
-    expect(project.rings[3]!.heightMm).toBe(cup.rings[8]!.heightMm);
-    expect(project.palette.map(({ wood }) => wood)).toContain('purpleheart');
-    const swapped = after(project, edit.setPaletteWood('sugar-maple', 'white-ash'));
-    const species = new Map(swapped.palette.map(({ key, wood }) => [key, wood]));
-    expect(swapped.rings[3]!.woods.map((key) => species.get(key))).toEqual(stashed.species);
-    const edited = recorded(
-      { project: lantern, history: NO_HISTORY },
-      change(lantern, edit.useStashed(3, stashed)),
-    );
-    expect(undone(edited).project).toEqual(lantern);
-  });
-
-  test('a slice goes in by itself, as flat segments', () => {
-    const sliced = after(cup, edit.setParams([8], 'flat', { parts: [2, 1] }), edit.setWay([8, 9], 'resawn'));
-    const slice = edit.asStashed(sliced, 9, segment!.gives!, 'new', 'Slice')!;
-    expect(slice.of).toEqual({ way: 'flat', count: 24, parts: [2, 1] });
-    const { item: _, ...entry } = slice;
-    expect(stashedRingSchema.safeParse(entry).success).toBe(true);
-    const linked = { ...entry, of: sliced.rings[9]!.making };
-    expect(stashedRingSchema.safeParse(linked).error?.issues[0]?.message).toMatch(/has left its thick ring/);
-  });
-
-  test('a copy of it is made anew: inserted, duplicated, or added when the form grows', () => {
-    const project = after(lantern, edit.useStashed(13, stashed));
-    for (const command of [
-      edit.insertRing(13, 'above'),
-      edit.duplicateRings([13]),
-      edit.setFormHeight(mm(240)),
-    ])
-      expect(after(project, command).rings.at(-1)!.making).toEqual(stashed.of);
-  });
-
-  test('cannot be painted over, used twice or split; nothing is cut or bought for it', () => {
-    const project = after(lantern, edit.useStashed(3, stashed));
-    expect(refusal(project, edit.setWood([3], 'black-walnut'))).toMatch(
-      /“Spare ring” from the stash; its woods are what they are/,
-    );
-    expect(refusal(project, edit.useStashed(1, stashed))).toMatch(/is ring 2 already; there is only one/);
-    const used = planned(project);
-    const stash = used.lumber.woods.reduce((sum, { ledger }) => sum + ledger.stash, 0);
-    expect(stash).toBeGreaterThan(0);
-    expect(used.lumber.strips.some(({ cuts }) => cuts.some(({ ring }) => ring === 3))).toBe(false);
-    expect(edit.asStashed(project, 3, segment!.gives!, 'x', 'x')).toBeNull();
-  });
 });
 
 test('a plug in a hollow ring is only turned away; the remedy leaves it out', () => {

@@ -1,0 +1,62 @@
+import { describe, expect, test } from 'vitest';
+import { demoProjects } from '../../demo/index.js';
+import { fromDegrees, mm } from '../../measure/quantity.js';
+import { stepAtJoint } from '../../surface/steps.js';
+import { after, change, planned, refusal, rings } from '../../testing/pieces.js';
+import type { Project } from '../schema.js';
+import * as edit from './edits.js';
+
+const [cup, , , _lantern] = demoProjects() as [Project, Project, Project, Project];
+describe('leaning joints', () => {
+  const tilted = after(
+    cup,
+    edit.setWay([8, 9, 10, 11], 'tilted'),
+    edit.setParams([8, 9, 10, 11], 'tilted', { tiltDeg: 8 }),
+  );
+
+  test('a stripe runs on at the radius that is asked for, and the step left over elsewhere is told', () => {
+    const { project, note } = change(tilted, edit.runStripe([8, 9, 10, 11], mm(70)));
+    const prepared = rings(project);
+    for (const i of [9, 10, 11]) {
+      const [lower, upper] = [prepared[i - 1]!, prepared[i]!];
+      if (!lower.made.ok || !upper.made.ok) throw new Error('ring');
+      const at = (radius: number) =>
+        stepAtJoint(
+          { made: lower.made.ok ? lower.made.value : null!, turn: lower.turn },
+          { made: upper.made.ok ? upper.made.value : null!, turn: upper.turn },
+          radius,
+        );
+      expect(at(70)).toBeCloseTo(0, 6);
+      // asin(h·tan τ / 2r) both sides, less what was turned for 70 mm.
+      const half = (radius: number) => Math.asin((17.4625 * Math.tan(fromDegrees(8))) / (2 * radius));
+      expect(at(76)).toBeCloseTo(76 * 2 * (half(70) - half(76)), 6);
+    }
+    expect(note).toMatch(
+      /Joints meet at a radius of 70 mm; the step left over at the outside is .* mm at ring 10, .* at ring 12/,
+    );
+    expect(refusal(tilted, edit.runStripe([8, 9], mm(1)))).toMatch(/give a larger one/);
+  });
+
+  test('between two fences the other hand comes out too; a wave uses it, one hand only wastes wedges instead', () => {
+    const others = (project: Project) =>
+      planned(project).lumber.woods.reduce((sum, { ledger }) => sum + ledger.otherHand, 0);
+    const wedges = (project: Project) =>
+      planned(project).lumber.woods.reduce((sum, { ledger }) => sum + ledger.wedges, 0);
+    expect(others(tilted)).toBeGreaterThan(0);
+    const check = planned(tilted).checks.find(({ code }) => code === 'other-hand')!;
+    expect(check.message).toMatch(/^96 leaning pieces/);
+    const [wave, single] = check.remedies.map((remedy) => after(tilted, edit.remedyOf(remedy))) as [
+      Project,
+      Project,
+    ];
+    expect(others(wave)).toBe(0);
+    expect(wave.rings.slice(8, 12).map(({ making }) => making.way === 'tilted' && making.hand)).toEqual([
+      'right',
+      'left',
+      'right',
+      'left',
+    ]);
+    expect(others(single)).toBe(0);
+    expect(wedges(single)).toBeGreaterThan(wedges(tilted));
+  });
+});
