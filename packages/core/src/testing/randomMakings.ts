@@ -9,8 +9,9 @@ import {
 } from '../making/registry.js';
 import { type Mm, mm } from '../measure/quantity.js';
 
+/** A number from min to max; never −0, which JSON does not keep. */
 export const between = (min: number, max: number) =>
-  fc.double({ min, max, noNaN: true, noDefaultInfinity: true });
+  fc.double({ min, max, noNaN: true, noDefaultInfinity: true }).map((x) => x + 0);
 
 /** Without keys whose value is undefined, as documents are. */
 const tidy = <P extends object>(given: P): Tidy<P> =>
