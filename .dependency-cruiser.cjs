@@ -6,8 +6,8 @@ const ORDER = [
   'form',
   'ring',
   'making',
-  'pattern',
   'surface',
+  'pattern',
   'lumber',
   'shop',
   'check',
@@ -40,7 +40,7 @@ module.exports = {
       to: {
         pathNot: [
           src,
-          '^node_modules/(zod|immer|papaparse|@types/papaparse|svgpath|dxf-parser|@tarikjabiri/dxf)/',
+          '^node_modules/(zod|immer|papaparse|@types/papaparse|svgpath|dxf-parser|@tarikjabiri/dxf|culori|@types/culori)/',
         ],
       },
     },

@@ -1,10 +1,12 @@
+import { resolve } from 'node:path';
 import { defineConfig } from 'vitest/config';
 
+const seed = resolve(import.meta.dirname, 'vitest.seed.ts');
 const source = { conditions: ['fellside-source'] };
 const project = (name: string, include: string, environment = 'node') => ({
   resolve: source,
   ssr: { resolve: source },
-  test: { name, include: [include], environment, testTimeout: 60_000 },
+  test: { name, include: [include], environment, testTimeout: 60_000, setupFiles: name === 'core' ? [seed] : [] },
 });
 
 export default defineConfig({

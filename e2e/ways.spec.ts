@@ -184,7 +184,7 @@ test('slices of a thick ring are linked: one is painted and all follow, each kee
   await page.getByRole('button', { name: 'Whole of ring 9' }).click();
   for (const number of [8, 11]) {
     const row = page.locator(`[data-ring="${number}"]`);
-    await expect(row.locator('[data-wood]')).toHaveAttribute('data-wood', 'purpleheart');
+    await expect(row).toHaveAttribute('data-woods', 'purpleheart 24');
   }
   await expect(page.getByRole('textbox', { name: 'Turn, in segments, of ring 9' })).toHaveValue('0.25 seg');
   const sheet = await plan(page, 8);

@@ -2,6 +2,7 @@ import { type DynamicModule, Module } from '@nestjs/common';
 import { ServeStaticModule } from '@nestjs/serve-static';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { databaseOptions } from './database/options.js';
+import { PatternsController } from './patterns/patterns.controller.js';
 import { PicturesController } from './pictures/pictures.controller.js';
 import { ProjectsController } from './projects/projects.controller.js';
 import { ProjectsService } from './projects/projects.service.js';
@@ -25,7 +26,14 @@ export class AppModule {
           exclude: ['/api/{*rest}', '/assets/{*rest}'],
         }),
       ],
-      controllers: [ProjectsController, WoodsController, ShopController, PicturesController, StashController],
+      controllers: [
+        ProjectsController,
+        WoodsController,
+        ShopController,
+        PicturesController,
+        StashController,
+        PatternsController,
+      ],
       providers: [ProjectsService, WoodsService, StashService],
     };
   }

@@ -1,6 +1,7 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { CutsStation } from './cuts/CutsStation.js';
 import { FormStation } from './form/FormStation.js';
+import { PatternStation } from './pattern/PatternStation.js';
 import { RingPlan } from './plan/RingPlan.js';
 import { RingsStation } from './rings/RingsStation.js';
 import { Shelf } from './shelf/Shelf.js';
@@ -8,6 +9,7 @@ import { PieceShell } from './shell/PieceShell.js';
 import { Problem } from './shell/Problem.js';
 import { Shell } from './shell/Shell.js';
 import { ShopStation } from './shop/ShopStation.js';
+import { TurntablePage } from './turntable/TurntablePage.js';
 import { WoodsStation } from './woods/WoodsStation.js';
 
 /** Every station has its own address; `ring` is counted from 1, as people do. */
@@ -30,6 +32,11 @@ export const router = createBrowserRouter([
             path: 'rings/:ring',
             element: <RingsStation />,
             children: [{ path: 'plan', element: <RingPlan /> }],
+          },
+          {
+            path: 'pattern',
+            element: <PatternStation />,
+            children: [{ path: 'turntable', element: <TurntablePage /> }],
           },
           { path: 'cuts', element: <CutsStation /> },
         ],

@@ -1,12 +1,19 @@
 export type { Check } from './check/check.js';
 export { cutListCsv } from './exchange/cutListCsv.js';
 export {
+  type Pattern,
+  patternSchema,
+  readPatternFile,
+  writePatternFile,
+} from './exchange/patternFile.js';
+export {
   PROFILE_FORMATS,
   type ProfileFormat,
   readProfile,
   writeProfile,
 } from './exchange/profile/formats.js';
 export { MOST_BYTES, type ProjectFile, readProjectFile, writeProjectFile } from './exchange/projectFile.js';
+export { PAPERS, type Paper, wallPages, wallSvg } from './exchange/wallSvg.js';
 export type { Fit } from './form/corridor.js';
 export { type Curve, type CurvePoint, curveThrough, extremes, radiusAt, topOf } from './form/curve.js';
 export { landmarksOf } from './form/landmarks.js';
@@ -48,8 +55,27 @@ export { parseLength } from './measure/parse.js';
 export { degrees, type Mm, mm, type Rad, rad } from './measure/quantity.js';
 export { done, type Reason, type Result, refuse, refused } from './measure/reason.js';
 export { boardFeet, imperialPints, litres, usPints } from './measure/volume.js';
+export {
+  type Block,
+  blockSchema,
+  cutOut,
+  layBlock,
+  mirroredBlock,
+} from './pattern/block.js';
+export { type Border, bordersOf } from './pattern/borders.js';
+export { lettersAsBlock, pixelsOf } from './pattern/lettering.js';
+export type { Motif, MotifNumber } from './pattern/motif.js';
+export { MOTIFS, motifOf } from './pattern/motifs/registry.js';
+export { begunMotif, countsNear, dividesInto, type MotifUse, repeatsNear } from './pattern/motifUse.js';
+export { type Ink, pictureInWoods } from './pattern/picture.js';
+export { PIXEL_LETTERS, setInPixels } from './pattern/pixelFace.js';
+export type { Hanging, Raster } from './pattern/raster.js';
+export { column, diagonal, patch, type Repeat, repeated, type Spot, type Wall } from './pattern/reach.js';
+export { middleOf, stretchAt } from './pattern/showing.js';
+export { keyOfTone, TONES, type Tone, type ToneName, toneNames } from './pattern/tones.js';
 export { type Change, type Command, run } from './project/commands/command.js';
 export * as edit from './project/commands/edits.js';
+export type { Stroke } from './project/commands/paintCommands.js';
 export type { StashedRing } from './project/commands/stashCommands.js';
 export {
   type Edited,
@@ -63,14 +89,19 @@ export {
 export { readProject } from './project/inspect.js';
 export { mirrorImage } from './project/mirror.js';
 export { type Plan, plan } from './project/plan.js';
-export { type Prepared, type PreparedRing, prepare } from './project/prepare.js';
+export {
+  dress,
+  type Prepared,
+  type PreparedRing,
+  prepare,
+  type Stacking,
+  stackUp,
+} from './project/prepare.js';
 export {
   type PaletteEntry,
   type Project,
   type Ring,
   SCHEMA_VERSION,
-  TONES,
-  type Tone,
   type Underlay,
 } from './project/schema.js';
 export { reasonsOf } from './project/sentences.js';
@@ -78,6 +109,7 @@ export { type Beginning, startProject } from './project/start.js';
 export { type RingSize, startFromRings } from './project/startFromRings.js';
 export { type StashEntry, stashedRingSchema, stashTaken, stashUsedBy } from './project/stash.js';
 export { STEPS_STAND_SINCE } from './project/upgrade.js';
+export { bordersIn, wallOf } from './project/wall.js';
 export { type Bond, bondOf } from './ring/bond.js';
 export { bandAt } from './ring/overlap.js';
 export { type Point, turned } from './ring/plane.js';
@@ -85,10 +117,21 @@ export type { Thickness } from './ring/slicing.js';
 export { CAUTION_NOTE, CAUTIONS, type CautionId } from './settings/cautions.js';
 export { DEFAULT_SHOP, type Shop, shopSchema } from './settings/shop.js';
 export { insideLine, outsideLine, type SectionPoint, woodOutline } from './surface/drawing.js';
+export { type PieceRange, type RingMesh, ringMesh } from './surface/mesh.js';
 export { type FrontPoint, type OutsidePatch, outsidePatches } from './surface/outside.js';
+export {
+  type Fineness,
+  type SampledRing,
+  type SampledWall,
+  type Side,
+  sampleWall,
+  sampling,
+} from './surface/sample.js';
 export { stepAtJoint } from './surface/steps.js';
 export { cutParts, placeToward } from './surface/toward.js';
 export { type UnrolledPart, unrolledParts } from './surface/unrolled.js';
+export { agedColour } from './wood/ageing.js';
 export { SHIPPED_WOODS } from './wood/catalogue.js';
+export { difference, INVISIBLE, READS_WELL, SIGHTS, type Sight, seen } from './wood/colour.js';
 export { changeCoefficient } from './wood/movement.js';
-export { density, type Species, speciesSchema } from './wood/species.js';
+export { density, type Hatch, type Species, speciesSchema } from './wood/species.js';

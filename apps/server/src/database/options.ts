@@ -1,6 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { DataSourceOptions } from 'typeorm';
+import { PatternEntity } from '../patterns/pattern.entity.js';
 import { PictureEntity } from '../pictures/picture.entity.js';
 import { ProjectEntity } from '../projects/project.entity.js';
 import { VersionEntity } from '../projects/version.entity.js';
@@ -10,6 +11,7 @@ import { WoodEntity } from '../woods/wood.entity.js';
 import { First1763900000000 } from './0001-first.js';
 import { Pictures1764000000000 } from './0002-pictures.js';
 import { Stash1764100000000 } from './0003-stash.js';
+import { Patterns1764200000000 } from './0004-patterns.js';
 
 /**
  * SQLite in WAL mode, every commit on disk before it is answered. The exclusive lock keeps a second Fellside off the
@@ -27,8 +29,16 @@ export function databaseOptions(dataFolder: string): DataSourceOptions {
       db.pragma('synchronous = FULL');
       db.pragma('foreign_keys = ON');
     },
-    entities: [ProjectEntity, VersionEntity, WoodEntity, ShopEntity, PictureEntity, StashEntity],
-    migrations: [First1763900000000, Pictures1764000000000, Stash1764100000000],
+    entities: [
+      ProjectEntity,
+      VersionEntity,
+      WoodEntity,
+      ShopEntity,
+      PictureEntity,
+      StashEntity,
+      PatternEntity,
+    ],
+    migrations: [First1763900000000, Pictures1764000000000, Stash1764100000000, Patterns1764200000000],
     migrationsRun: true,
     synchronize: false,
   };

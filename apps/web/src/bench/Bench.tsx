@@ -1,4 +1,5 @@
 import { type Plan, type Prepared, sentenceIn } from '@fellside/core';
+import type { ReactNode } from 'react';
 import { planOf, preparedOf, unitsOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
@@ -8,7 +9,7 @@ import { Ledger } from './ledger/Ledger.js';
 import { LedgerHead } from './ledger/LedgerHead.js';
 import { ledgerWidth } from './ledger/looks.js';
 import { SectionPane } from './SectionPane.js';
-import { UnrolledPane } from './UnrolledPane.js';
+import { type Brush, UnrolledPane } from './UnrolledPane.js';
 import type { Grab, Upright } from './upright.js';
 import { scaleFor, useBox } from './useScale.js';
 import { useInView, useStill } from './useStill.js';
@@ -21,6 +22,12 @@ interface BenchProps {
   readonly shortLedger: boolean;
   /** What a click on a segment of the unrolled wall does besides selecting its ring. */
   readonly onPlace?: (ring: number, place: number) => void;
+  /** Strokes over the unrolled wall; where there are any a click paints nothing by itself. */
+  readonly brush?: Brush;
+  /** Left out where the station needs its room. */
+  readonly ledger?: boolean;
+  /** What lies in the corner of the first pane. */
+  readonly inset?: ReactNode;
 }
 
 /** The panes side by side on one vertical scale; or the sentence that says why nothing can be drawn. */
@@ -42,6 +49,9 @@ function Panes({
   unrolled,
   shortLedger,
   onPlace,
+  brush,
+  ledger = true,
+  inset,
   prepared,
   plan,
 }: BenchProps & { prepared: Prepared; plan: Plan }) {
@@ -76,18 +86,22 @@ function Panes({
         className="flex min-h-0 flex-1 gap-2 overflow-auto px-2 pb-2 focus-visible:outline-offset-[-2px]"
         onPointerLeave={() => dispatch(session.hovered(null))}
       >
-        <SectionPane {...{ prepared, plan, upright, reachMm, grab }} box={pane} />
-        {unrolled && <UnrolledPane {...{ prepared, upright }} onPlace={onPlace} />}
-        <section
-          aria-label="Ring ledger"
-          className={`${fit ? 'max-h-full overflow-y-auto' : 'min-h-fit'} shrink-0 rounded border border-line bg-pane`}
-          style={{ width: ledgerWidth(shortLedger, chosen) }}
-        >
-          <div className="px-2 pt-1.5" style={{ height: HEAD - HEADINGS + MARGIN / 2 }}>
-            <LedgerHead short={shortLedger} />
-          </div>
-          <Ledger plan={plan} prepared={rings} scale={fit ? null : scale} short={shortLedger} />
-        </section>
+        <SectionPane {...{ prepared, plan, upright, reachMm, grab, onPlace }} box={pane}>
+          {inset}
+        </SectionPane>
+        {unrolled && <UnrolledPane {...{ prepared, upright, onPlace, brush }} />}
+        {ledger && (
+          <section
+            aria-label="Ring ledger"
+            className={`${fit ? 'max-h-full overflow-y-auto' : 'min-h-fit'} shrink-0 rounded border border-line bg-pane`}
+            style={{ width: ledgerWidth(shortLedger, chosen) }}
+          >
+            <div className="px-2 pt-1.5" style={{ height: HEAD - HEADINGS + MARGIN / 2 }}>
+              <LedgerHead short={shortLedger} />
+            </div>
+            <Ledger plan={plan} prepared={rings} scale={fit ? null : scale} short={shortLedger} />
+          </section>
+        )}
       </section>
     </div>
   );

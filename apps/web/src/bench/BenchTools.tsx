@@ -1,4 +1,5 @@
 import { Minus, Plus } from 'lucide-react';
+import { BenchExports } from '../pictures/BenchExports.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { ZOOM_STEP } from './useZoom.js';
@@ -6,7 +7,7 @@ import { ZOOM_STEP } from './useZoom.js';
 /** How the bench is looked at. */
 export function BenchTools() {
   const dispatch = useActions();
-  const { fit, hatched, zoom } = useApp((state) => state.session);
+  const { fit, hatched, zoom, side } = useApp((state) => state.session);
   return (
     <div className="flex items-center gap-4 px-3 py-1.5 text-sm text-quiet">
       <label className="flex items-center gap-1.5">
@@ -43,7 +44,22 @@ export function BenchTools() {
           <Plus aria-hidden size={12} />
         </Zoom>
       </span>
-      <span className="ml-auto hidden xl:inline">
+      <label className="flex items-center gap-1.5">
+        Unrolled
+        <select
+          aria-label="Side of the wall that is unrolled"
+          className="h-7 rounded border border-line bg-raised px-1 text-ink"
+          value={side}
+          onChange={(event) =>
+            dispatch(session.painting({ side: event.target.value as 'outside' | 'inside' }))
+          }
+        >
+          <option value="outside">outside</option>
+          <option value="inside">inside</option>
+        </select>
+      </label>
+      <BenchExports />
+      <span className="ml-auto hidden 2xl:inline">
         Shift-click selects several rings · Ctrl with the wheel, or + and −, zooms
       </span>
     </div>

@@ -1,23 +1,20 @@
 import {
-  type OutsidePatch,
   outsideLine,
   outsidePatches,
   type Prepared,
   type PreparedRing,
   placeToward,
   radiusAt,
-  type Species,
+  type SectionPoint,
   type Vessel,
 } from '@fellside/core';
 import { memo, type PointerEvent, useMemo } from 'react';
 import { useApp } from '../store/store.js';
 import { Shade } from '../ui/Shade.js';
-import { woodFill } from '../ui/WoodPatterns.js';
 import type { Keys } from './keys.js';
 import { frontPath, linePath, type Place } from './path.js';
-import { woodPaths } from './woodPaths.js';
 
-/** Right of the axis: the turned piece as it looks from the front, every segment in its wood. */
+/** Right of the axis: what the turned piece is pointed at and shaded with; its woods are on the canvas behind. */
 export function Outside({ prepared, at, ...pointing }: OutsideProps) {
   const { vessel, rings } = prepared;
   const top = Math.min(vessel.heightMm, rings.at(-1)!.course.topMm);
@@ -34,22 +31,20 @@ export function Outside({ prepared, at, ...pointing }: OutsideProps) {
 }
 
 interface Pointing {
-  readonly palette: ReadonlyMap<string, Species>;
   readonly at: Place;
   readonly view: number;
   readonly onEnter: (ring: number, place: number) => void;
-  readonly onPick: (ring: number, keys: Keys) => void;
+  readonly onPick: (ring: number, place: number | null, keys: Keys) => void;
 }
 interface OutsideProps extends Pointing {
   readonly prepared: Prepared;
 }
 
-/** One ring: a path for each wood and one for the joints. */
+/** One ring's strip of the outside: it takes the pointer, and shows the segment that is pointed at. */
 const RingOutside = memo(function RingOutside({
   ring,
   index,
   vessel,
-  palette,
   at,
   view,
   onEnter,
@@ -57,14 +52,11 @@ const RingOutside = memo(function RingOutside({
 }: Pointing & { ring: PreparedRing; index: number; vessel: Vessel }) {
   const { made, turn, course } = ring;
   const top = Math.min(course.topMm, vessel.heightMm);
-  const shown = useMemo(() => {
-    if (!made.ok) return null;
-    const line = outsideLine(vessel, course.bottomMm, top);
-    const ring = { made: made.value, turn, bottomMm: course.bottomMm };
-    return { line, patches: outsidePatches(ring, vessel.outside, line, view) };
-  }, [made, turn, course, vessel, top, view]);
-  if (!shown || !made.ok) return null;
-  const { line, patches } = shown;
+  const line = useMemo(
+    () => (course.bottomMm < top ? outsideLine(vessel, course.bottomMm, top) : []),
+    [vessel, course, top],
+  );
+  if (!made.ok || line.length === 0) return null;
   const under = (event: PointerEvent<SVGGElement>): number | null => {
     const box = event.currentTarget.ownerSVGElement!.getBoundingClientRect();
     const up = Math.min(1, Math.max(0, (at.y(0) - (event.clientY - box.top)) / (at.y(0) - at.y(1)) / top));
@@ -75,6 +67,7 @@ const RingOutside = memo(function RingOutside({
     if (sine < 0 || sine > 1) return null;
     return placeToward(made.value, turn, radius, view + Math.asin(sine), z - course.bottomMm);
   };
+  const area = `${linePath(line, at)}L${at.x(0)} ${at.y(line.at(-1)!.z)}L${at.x(0)} ${at.y(line[0]!.z)}z`;
   return (
     <g
       data-outside={index + 1}
@@ -82,39 +75,26 @@ const RingOutside = memo(function RingOutside({
         const place = under(event);
         if (place !== null) onEnter(index, place);
       }}
-      onClick={(event) => onPick(index, event)}
+      onClick={(event) => onPick(index, under(event as unknown as PointerEvent<SVGGElement>), event)}
     >
-      {woodPaths(patches, ring.ring.woods, ({ outline }) => frontPath(outline, at, 'Z')).map(([key, d]) => (
-        <path key={key} d={d} fill={woodFill(palette.get(key), 'bench')} />
-      ))}
-      <path
-        d={patches.map(({ joint }) => frontPath(joint, at)).join('')}
-        fill="none"
-        stroke="#1d2527"
-        strokeOpacity="0.35"
-        strokeWidth="0.7"
-      />
-      <path
-        d={`M${at.x(0)} ${at.y(course.bottomMm)}H${at.x(line[0]!.r)}`}
-        stroke="#1d2527"
-        strokeOpacity="0.35"
-        strokeWidth="0.7"
-      />
-      <Hovered {...{ patches, at, index }} />
+      <path d={area} fill="transparent" />
+      <Hovered {...{ ring, index, vessel, line, view, at }} />
     </g>
   );
 });
 
-interface HoveredProps {
-  readonly patches: readonly OutsidePatch[];
-  readonly at: Place;
+interface HoveredProps extends Pick<Pointing, 'at' | 'view'> {
+  readonly ring: PreparedRing;
   readonly index: number;
+  readonly vessel: Vessel;
+  readonly line: readonly SectionPoint[];
 }
 
-function Hovered({ patches, at, index }: HoveredProps) {
+function Hovered({ ring: { made, turn, course }, index, vessel, line, view, at }: HoveredProps) {
   const place = useApp(({ session: { hover } }) => (hover?.ring === index ? hover.place : null));
-  if (place === null) return null;
-  return patches
+  if (place === null || !made.ok) return null;
+  const standing = { made: made.value, turn, bottomMm: course.bottomMm };
+  return outsidePatches(standing, vessel.outside, line, view)
     .filter((patch) => patch.place === place)
     .map(({ outline }) => {
       const d = frontPath(outline, at, 'Z');

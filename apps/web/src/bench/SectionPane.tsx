@@ -1,8 +1,13 @@
 import type { Plan, Prepared } from '@fellside/core';
-import { type MouseEvent, useMemo } from 'react';
+import { type MouseEvent, type ReactNode, useCallback, useMemo } from 'react';
 import { paletteOf, projectOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
+import type { Canvas } from '../surfaces/draw.js';
+import { drawRound } from '../surfaces/draw.js';
+import { inksOf } from '../surfaces/inks.js';
+import { SurfaceCanvas } from '../surfaces/SurfaceCanvas.js';
+import { useSampledWall } from '../surfaces/useSampledWall.js';
 import { WoodPatterns } from '../ui/WoodPatterns.js';
 import { CurveHandles } from './CurveHandles.js';
 import { CutThrough } from './CutThrough.js';
@@ -27,6 +32,9 @@ interface SectionPaneProps {
   readonly upright: Upright;
   readonly reachMm: number;
   readonly grab: Grab;
+  /** What a click on a segment of the outside does besides selecting its ring. */
+  readonly onPlace?: ((ring: number, place: number) => void) | undefined;
+  readonly children?: ReactNode;
   readonly box: { readonly ref: React.RefObject<HTMLDivElement | null>; readonly width: number };
 }
 
@@ -34,7 +42,16 @@ interface SectionPaneProps {
 const WIDE_PIECE = 1.3;
 
 /** Half-section left of the axis, outside right of it. */
-export function SectionPane({ prepared, plan, upright, reachMm, grab, box }: SectionPaneProps) {
+export function SectionPane({
+  prepared,
+  plan,
+  upright,
+  reachMm,
+  grab,
+  onPlace,
+  box,
+  children,
+}: SectionPaneProps) {
   const dispatch = useActions();
   const palette = useApp(paletteOf);
   const hatched = useApp((state) => state.session.hatched);
@@ -49,9 +66,23 @@ export function SectionPane({ prepared, plan, upright, reachMm, grab, box }: Sec
   const actions = useMemo(
     () => ({
       onEnter: (ring: number, place: number) => dispatch(session.hovered({ ring, place })),
-      onPick: (ring: number, keys: Parameters<typeof clickRing>[1]) => dispatch(clickRing(ring, keys)),
+      onPick: (ring: number, place: number | null, keys: Parameters<typeof clickRing>[1]) => {
+        if (place !== null) onPlace?.(ring, place);
+        dispatch(clickRing(ring, keys));
+      },
     }),
-    [dispatch],
+    [dispatch, onPlace],
+  );
+  const wall = useSampledWall('outside', 'outside', height);
+  const inks = useMemo(() => inksOf(prepared, palette), [prepared, palette]);
+  const draw = useCallback(
+    (canvas: Canvas, sharp: number) => {
+      if (!wall) return;
+      const foot = y(0) * sharp;
+      const heightAt = (row: number) => (foot - row - 0.5) / (scale * sharp);
+      drawRound(canvas, wall, inks, { heightAt }, hatched, { axisX: 0, scale: scale * sharp, view });
+    },
+    [wall, inks, hatched, scale, y, view],
   );
   /** The height under the pointer, over the cut-through; null over the outside. */
   const heightUnder = (event: MouseEvent<SVGSVGElement>): number | null => {
@@ -77,7 +108,7 @@ export function SectionPane({ prepared, plan, upright, reachMm, grab, box }: Sec
     <section
       style={{ flex: WIDE_PIECE < (2 * reachMm * scale) / height ? 7 : 5 }}
       aria-label="Cut through and outside"
-      className="flex min-h-fit min-w-80 flex-col rounded border border-line bg-pane"
+      className="relative flex min-h-fit min-w-80 flex-col rounded border border-line bg-pane"
     >
       <div
         className="sticky top-0 z-10 grid shrink-0 grid-cols-2 rounded-t bg-pane px-2 pt-1.5"
@@ -87,40 +118,57 @@ export function SectionPane({ prepared, plan, upright, reachMm, grab, box }: Sec
         <PaneTitle title="Outside" says="drag sideways to turn it" />
       </div>
       <div ref={box.ref} className="wood-ground shrink-0 grow overflow-x-auto overflow-y-hidden rounded-b">
-        {/* biome-ignore lint/a11y/useSemanticElements: a drawing with handles in it is a group, and no fieldset */}
-        {/* biome-ignore lint/a11y/useKeyWithClickEvents: the ledger's ring numbers do the same by the keyboard */}
-        <svg
-          width={2 * half}
-          height={height}
-          role="group"
-          aria-label={`Half-section and outside of the piece: ${rings.length} rings, ${plan.pieces} pieces.`}
-          className="block"
-          onPointerMove={pointed}
-          onClick={picked}
-          onPointerLeave={() => dispatch(session.pointedAt(null))}
-        >
-          <WoodPatterns woods={palette.values()} hatched={hatched} prefix="bench" />
-          <SelectedBands rings={rings} y={y} />
-          {underlay && <UnderlayPicture underlay={underlay} at={left} scale={scale} />}
-          <CutThrough {...{ prepared, palette, view }} at={left} faint={underlay !== null} />
-          <TurnByDragging radius={reachMm * scale}>
-            <Outside {...{ prepared, palette, view }} at={right} {...actions} />
-          </TurnByDragging>
-          <line x1={half} x2={half} y1={0} y2={height} stroke="var(--color-ink)" strokeDasharray="9 3 2 3" />
-          <HoveredBand rings={rings} y={y} />
-          <RingNumbers rings={rings} y={y} />
-          {grab === 'curve' && (
-            <>
-              <LatheFrame vessel={vessel} at={left} top={MARGIN / 2} />
-              <Readouts vessel={vessel} at={left} />
-              <LevelHandles vessel={vessel} at={left} scale={scale} />
-              <WallHandles vessel={vessel} at={left} scale={scale} />
-              <CurveHandles vessel={vessel} at={left} scale={scale} />
-            </>
-          )}
-          {grab === 'edges' && <RingEdges rings={rings} y={y} scale={scale} width={half} />}
-        </svg>
+        <div className="relative" style={{ width: 2 * half, height }}>
+          <svg aria-hidden width={2 * half} height={height} className="absolute top-0 left-0">
+            <SelectedBands rings={rings} y={y} />
+          </svg>
+          <SurfaceCanvas left={half} width={half} height={height} draw={draw} />
+          {/* biome-ignore lint/a11y/useSemanticElements: a drawing with handles in it is a group, and no fieldset */}
+          {/* biome-ignore lint/a11y/useKeyWithClickEvents: the ledger's ring numbers do the same by the keyboard */}
+          <svg
+            width={2 * half}
+            height={height}
+            role="group"
+            data-pane="section"
+            data-axis={half}
+            data-foot={y(0)}
+            data-scale={scale}
+            aria-label={`Half-section and outside of the piece: ${rings.length} rings, ${plan.pieces} pieces.`}
+            className="relative block"
+            onPointerMove={pointed}
+            onClick={picked}
+            onPointerLeave={() => dispatch(session.pointedAt(null))}
+          >
+            <WoodPatterns woods={palette.values()} hatched={hatched} prefix="bench" />
+            {underlay && <UnderlayPicture underlay={underlay} at={left} scale={scale} />}
+            <CutThrough {...{ prepared, palette, view }} at={left} faint={underlay !== null} />
+            <TurnByDragging radius={reachMm * scale}>
+              <Outside {...{ prepared, view }} at={right} {...actions} />
+            </TurnByDragging>
+            <line
+              x1={half}
+              x2={half}
+              y1={0}
+              y2={height}
+              stroke="var(--color-ink)"
+              strokeDasharray="9 3 2 3"
+            />
+            <HoveredBand rings={rings} y={y} />
+            <RingNumbers rings={rings} y={y} />
+            {grab === 'curve' && (
+              <>
+                <LatheFrame vessel={vessel} at={left} top={MARGIN / 2} />
+                <Readouts vessel={vessel} at={left} />
+                <LevelHandles vessel={vessel} at={left} scale={scale} />
+                <WallHandles vessel={vessel} at={left} scale={scale} />
+                <CurveHandles vessel={vessel} at={left} scale={scale} />
+              </>
+            )}
+            {grab === 'edges' && <RingEdges rings={rings} y={y} scale={scale} width={half} />}
+          </svg>
+        </div>
       </div>
+      {children}
     </section>
   );
 }
@@ -128,4 +176,5 @@ export function SectionPane({ prepared, plan, upright, reachMm, grab, box }: Sec
 const SAYS: Record<Grab, string> = {
   curve: 'drag points, floor, lid; double-click adds a point',
   edges: 'drag the edges of rings',
+  nothing: 'the blank sawn through',
 };

@@ -28,6 +28,31 @@ export function SelectedBands({
   );
 }
 
+/** The same where woods cover the pane: lines above and below every selected ring. */
+export function SelectedOutlines({
+  rings,
+  y,
+}: {
+  rings: readonly PreparedRing[];
+  y: (height: number) => number;
+}) {
+  const selected = useApp((state) => state.session.selected);
+  return (
+    <g pointerEvents="none">
+      {rings
+        .filter(({ course }) => selected.includes(course.index))
+        .map(({ course, ring }) => (
+          <path
+            key={ring.id}
+            d={`M0 ${y(course.topMm)}h9999M0 ${y(course.bottomMm)}h9999`}
+            stroke="var(--color-teal)"
+            strokeWidth="2"
+          />
+        ))}
+    </g>
+  );
+}
+
 /** The line of the ring that is pointed at in any pane. */
 export function HoveredBand({ rings, y }: { rings: readonly PreparedRing[]; y: (height: number) => number }) {
   const ring = useApp((state) => state.session.hover?.ring);

@@ -1,32 +1,30 @@
 import {
   type PreparedRing,
   placeToward,
-  radiusAt,
-  type Species,
   type UnrolledPart,
   unrolledParts,
   type Vessel,
 } from '@fellside/core';
-import { memo, type PointerEvent, useMemo } from 'react';
+import { memo, type PointerEvent } from 'react';
 import { useApp } from '../store/store.js';
-import { woodFill } from '../ui/WoodPatterns.js';
 import type { Keys } from './keys.js';
-import { woodPaths } from './woodPaths.js';
+import type { WallSide } from './wallSide.js';
 
 interface Common {
-  readonly vessel: Vessel;
-  readonly palette: ReadonlyMap<string, Species>;
+  readonly side: WallSide;
   readonly width: number;
   readonly onEnter: (ring: number, place: number) => void;
+  readonly onPress?: ((ring: number, place: number) => void) | undefined;
   readonly onPick: (ring: number, place: number, keys: Keys) => void;
 }
 interface UnrolledProps extends Common {
   readonly rings: readonly PreparedRing[];
+  readonly vessel: Vessel;
   readonly y: (height: number) => number;
 }
 
-/** The wall laid flat, 0° at the index mark; every ring as wide as the pane. */
-export function Unrolled({ rings, y, ...common }: UnrolledProps) {
+/** The wall laid flat, 0° at the index mark; every ring as wide as the pane. Its woods are on the canvas behind. */
+export function Unrolled({ rings, vessel, y, ...common }: UnrolledProps) {
   return (
     <g>
       {rings.map((ring, index) => (
@@ -34,6 +32,7 @@ export function Unrolled({ rings, y, ...common }: UnrolledProps) {
           key={ring.ring.id}
           {...{ ring, index }}
           {...common}
+          reach={Math.min(ring.course.topMm, vessel.heightMm)}
           top={y(ring.course.topMm)}
           bottom={y(ring.course.bottomMm)}
         />
@@ -42,85 +41,78 @@ export function Unrolled({ rings, y, ...common }: UnrolledProps) {
   );
 }
 
-/** One ring: a path for each wood, however many segments there are, and one for the joints. */
-const Row = memo(function Row({
-  ring,
-  index,
-  vessel,
-  palette,
-  width,
-  top,
-  bottom,
-  onEnter,
-  onPick,
-}: Common & { ring: PreparedRing; index: number; top: number; bottom: number }) {
+interface RowProps extends Common {
+  readonly ring: PreparedRing;
+  readonly index: number;
+  /** Height up to which the ring is turned, mm. */
+  readonly reach: number;
+  readonly top: number;
+  readonly bottom: number;
+}
+
+const tallOf = ({ course }: PreparedRing) => Math.max(1e-9, course.topMm - course.bottomMm);
+
+const figure = (px: number) => Math.round(px * 50) / 50;
+
+/** One ring: it takes the pointer, and shows the segment that is pointed at. */
+const Row = memo(function Row(props: RowProps) {
+  const { ring, index, side, width, top, bottom, reach, onEnter, onPress, onPick } = props;
   const { made, turn, course } = ring;
-  const reach = Math.min(course.topMm, vessel.heightMm);
-  const parts = useMemo(() => {
-    if (!made.ok || course.bottomMm >= reach) return [];
-    const ring = { made: made.value, turn, bottomMm: course.bottomMm };
-    return unrolledParts(ring, vessel.outside, course.bottomMm, reach);
-  }, [made, turn, course, vessel, reach]);
-  const figure = (px: number) => Math.round(px * 50) / 50;
-  const x = (share: number) => figure(Math.min(1, Math.max(0, share)) * width);
-  const [from, height] = [figure(top), figure(bottom - top)];
-  /** A part that is cut off above the lip is drawn to the top of its ring all the same. */
-  const y = (z: number) =>
-    figure(bottom - ((z - course.bottomMm) / Math.max(1e-9, reach - course.bottomMm)) * (bottom - top));
-  const joint = ({ low, high }: UnrolledPart) => `M${x(low.from)} ${y(low.z)}L${x(high.from)} ${y(high.z)}`;
-  const outline = (part: UnrolledPart) =>
-    `${joint(part)}L${x(part.high.to)} ${y(part.high.z)}L${x(part.low.to)} ${y(part.low.z)}z`;
   const under = (event: PointerEvent<SVGGElement>): number | null => {
     if (!made.ok) return null;
     const box = event.currentTarget.ownerSVGElement!.getBoundingClientRect();
     const share = Math.min(0.9999, Math.max(0.0001, (event.clientX - box.left) / Math.max(1, width)));
     const up = (bottom - (event.clientY - box.top)) / Math.max(1, bottom - top);
-    const z = course.bottomMm + Math.min(0.999, Math.max(0.001, up)) * (reach - course.bottomMm);
-    const direction = share * 2 * Math.PI;
-    return placeToward(made.value, turn, radiusAt(vessel.outside, z), direction, z - course.bottomMm);
+    const z = Math.min(reach - 1e-3, course.bottomMm + Math.min(0.999, Math.max(0.001, up)) * tallOf(ring));
+    return placeToward(made.value, turn, side.radiusAt(z), share * 2 * Math.PI, z - course.bottomMm);
+  };
+  const met = (event: unknown, tell: (place: number) => void) => {
+    const place = under(event as PointerEvent<SVGGElement>);
+    if (place !== null) tell(place);
   };
   return (
     <g
       data-ring={index + 1}
-      onPointerMove={(event) => {
-        const place = under(event);
-        if (place !== null) onEnter(index, place);
+      data-woods={countsOf(ring.ring.woods)}
+      onPointerDown={(event) => {
+        if (event.button === 0) met(event, (place) => onPress?.(index, place));
       }}
-      onClick={(event) => {
-        const place = under(event as unknown as PointerEvent<SVGGElement>);
-        if (place !== null) onPick(index, place, event);
-      }}
+      onPointerMove={(event) => met(event, (place) => onEnter(index, place))}
+      onClick={(event) => met(event, (place) => onPick(index, place, event))}
     >
-      {woodPaths(parts, ring.ring.woods, outline).map(([key, d]) => (
-        <path key={key} data-wood={key} d={d} fill={woodFill(palette.get(key), 'bench')} />
-      ))}
-      <path d={parts.map(joint).join('')} stroke="#1d2527" strokeOpacity={0.35} strokeWidth={0.7} />
       <rect
         x={0}
-        y={from}
+        y={figure(top)}
         width={width}
-        height={height}
-        fill="none"
+        height={figure(bottom - top)}
+        fill="transparent"
         stroke="#1d2527"
         strokeOpacity={0.3}
         strokeWidth={0.7}
       />
-      <Hovered {...{ parts, index, outline }} />
+      <Hovered {...props} />
     </g>
   );
 });
 
-interface HoveredProps {
-  readonly parts: readonly UnrolledPart[];
-  readonly index: number;
-  readonly outline: (part: UnrolledPart) => string;
+/** Woods of a ring by palette key and how many places each has: `light 12, dark 12`. */
+function countsOf(woods: readonly string[]): string {
+  const counts = new Map<string, number>();
+  for (const key of woods) counts.set(key, (counts.get(key) ?? 0) + 1);
+  return [...counts].map(([key, count]) => `${key} ${count}`).join(', ');
 }
 
 /** The segment that is pointed at, wherever. */
-function Hovered({ parts, index, outline }: HoveredProps) {
+function Hovered({ ring, index, side, width, top, bottom, reach }: RowProps) {
   const place = useApp(({ session: { hover } }) => (hover?.ring === index ? hover.place : null));
-  if (place === null) return null;
-  return parts
+  const { made, turn, course } = ring;
+  if (place === null || !made.ok || course.bottomMm >= reach) return null;
+  const standing = { made: made.value, turn, bottomMm: course.bottomMm };
+  const x = (share: number) => figure(Math.min(1, Math.max(0, share)) * width);
+  const y = (z: number) => figure(bottom - ((z - course.bottomMm) / tallOf(ring)) * (bottom - top));
+  const outline = ({ low, high }: UnrolledPart) =>
+    `M${x(low.from)} ${y(low.z)}L${x(high.from)} ${y(high.z)}L${x(high.to)} ${y(high.z)}L${x(low.to)} ${y(low.z)}z`;
+  return unrolledParts(standing, side.curve, course.bottomMm, reach)
     .filter((part) => part.place === place)
     .map((part) => {
       const d = outline(part);

@@ -1,31 +1,59 @@
 import { groupsOf, type Prepared, placeName, type Species } from '@fellside/core';
+import { type ReactNode, useCallback, useMemo } from 'react';
 import { paletteOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
+import { type Canvas, drawUnrolled } from '../surfaces/draw.js';
+import { inksOf } from '../surfaces/inks.js';
+import { SurfaceCanvas } from '../surfaces/SurfaceCanvas.js';
+import { useSampledWall } from '../surfaces/useSampledWall.js';
 import { clickRing } from './keys.js';
 import { HEAD } from './layout.js';
-import { SelectedBands } from './SelectedBands.js';
+import { SelectedOutlines } from './SelectedBands.js';
 import { Unrolled } from './Unrolled.js';
 import type { Upright } from './upright.js';
 import { useBox } from './useScale.js';
 import { useWalk } from './useWalk.js';
+import { wallSide } from './wallSide.js';
 
 interface UnrolledPaneProps {
   readonly prepared: Prepared;
   readonly upright: Upright;
   readonly onPlace?: ((ring: number, place: number) => void) | undefined;
+  readonly brush?: Brush | undefined;
+}
+
+/** What pressing on a segment, and moving on to others while pressed, does; and what is drawn over the wall. */
+export interface Brush {
+  press(ring: number, place: number): void;
+  enter(ring: number, place: number): void;
+  overlay?(width: number, y: (height: number) => number): ReactNode;
 }
 
 /** Left and right of the drawing together (px). */
 const PADDING = 14;
 
 /** The unrolled wall as wide as its pane, with degrees from the index mark above. */
-export function UnrolledPane({ prepared, upright: { y, height }, onPlace }: UnrolledPaneProps) {
+export function UnrolledPane({ prepared, upright: { y, height, scale }, onPlace, brush }: UnrolledPaneProps) {
   const dispatch = useActions();
   const { ref, width } = useBox<HTMLDivElement>();
   const palette = useApp(paletteOf);
   const hover = useApp((state) => state.session.hover);
   const walk = useWalk(prepared.rings, onPlace);
+  const hatched = useApp((state) => state.session.hatched);
+  const side = useApp((state) => state.session.side);
+  const shownSide = useMemo(() => wallSide(prepared.vessel, side), [prepared.vessel, side]);
+  const wall = useSampledWall('unrolled', side, height);
+  const inks = useMemo(() => inksOf(prepared, palette), [prepared, palette]);
+  const draw = useCallback(
+    (canvas: Canvas, sharp: number) => {
+      if (!wall) return;
+      const foot = y(0) * sharp;
+      const heightAt = (row: number) => (foot - row - 0.5) / (scale * sharp);
+      drawUnrolled(canvas, wall, inks, { heightAt }, hatched);
+    },
+    [wall, inks, hatched, scale, y],
+  );
   return (
     <section
       aria-label="Wall, unrolled"
@@ -33,7 +61,7 @@ export function UnrolledPane({ prepared, upright: { y, height }, onPlace }: Unro
     >
       <div className="sticky top-0 z-10 shrink-0 rounded-t bg-pane px-2 pt-1.5" style={{ height: HEAD }}>
         <h2 className="truncate font-semibold">
-          Wall, unrolled{' '}
+          {side === 'outside' ? 'Wall, unrolled' : 'Inside of the wall, unrolled'}{' '}
           <span aria-live="polite" className="text-xs font-normal text-quiet">
             {hover ? nameOf(hover, prepared, palette) : '0° at the index mark'}
           </span>
@@ -50,29 +78,37 @@ export function UnrolledPane({ prepared, upright: { y, height }, onPlace }: Unro
         aria-label="Segments: arrow keys walk, Enter paints with the picked wood"
         tabIndex={0}
         onKeyDown={walk}
-        className="wood-ground shrink-0 grow overflow-hidden rounded-b px-2 focus-visible:outline-offset-[-2px]"
+        className="wood-ground relative shrink-0 grow overflow-hidden rounded-b px-2 focus-visible:outline-offset-[-2px]"
       >
-        <svg
-          width={width - PADDING}
-          height={height}
-          role="img"
-          aria-label="The outside laid flat, every segment in its wood"
-          className="block"
-        >
-          <SelectedBands rings={prepared.rings} y={y} />
-          <Unrolled
-            rings={prepared.rings}
-            vessel={prepared.vessel}
-            palette={palette}
+        <div className="relative" style={{ width: width - PADDING, height }}>
+          <SurfaceCanvas width={width - PADDING} height={height} draw={draw} />
+          <svg
             width={width - PADDING}
-            y={y}
-            onEnter={(ring, place) => dispatch(session.hovered({ ring, place }))}
-            onPick={(ring, place, keys) => {
-              onPlace?.(ring, place);
-              dispatch(clickRing(ring, keys));
-            }}
-          />
-        </svg>
+            height={height}
+            role="img"
+            aria-label="The outside laid flat, every segment in its wood"
+            className={`relative block ${brush ? 'touch-none' : ''}`}
+          >
+            <Unrolled
+              rings={prepared.rings}
+              vessel={prepared.vessel}
+              side={shownSide}
+              width={width - PADDING}
+              y={y}
+              onPress={brush?.press}
+              onEnter={(ring, place) => {
+                brush?.enter(ring, place);
+                dispatch(session.hovered({ ring, place }));
+              }}
+              onPick={(ring, place, keys) => {
+                if (!brush) onPlace?.(ring, place);
+                dispatch(clickRing(ring, keys));
+              }}
+            />
+            <SelectedOutlines rings={prepared.rings} y={y} />
+            {brush?.overlay?.(width - PADDING, y)}
+          </svg>
+        </div>
       </div>
     </section>
   );

@@ -5,5 +5,5 @@ export interface Upright {
   readonly height: number;
 }
 
-/** What can be taken hold of on the cut-through: the curves, or the edges between rings. */
-export type Grab = 'curve' | 'edges';
+/** What can be taken hold of on the cut-through: the curves, the edges between rings, or nothing. */
+export type Grab = 'curve' | 'edges' | 'nothing';

@@ -2,6 +2,7 @@ import { type Command, edit, type Mm } from '@fellside/core';
 import { editPiece } from '../store/edits.js';
 import { planOf, projectOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
+import { FormTurntable } from '../turntable/TurntableInset.js';
 import { Group, Pairs } from '../ui/Group.js';
 import { LengthField } from '../ui/LengthField.js';
 import { CurvePoints } from './CurvePoints.js';
@@ -21,6 +22,7 @@ export function FormPanel() {
   const set = (command: (value: Mm) => Command) => (value: Mm) => dispatch(editPiece(command(value)));
   return (
     <aside aria-label="Form" className="w-72 shrink-0 overflow-y-auto border-l border-line bg-pane p-3">
+      <FormTurntable />
       <Group title="Size">
         <Pairs>
           <LengthField

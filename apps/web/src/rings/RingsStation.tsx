@@ -6,6 +6,7 @@ import { editPiece } from '../store/edits.js';
 import { projectOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
+import { TurntableInset } from '../turntable/TurntableInset.js';
 import { SelectionBar } from './SelectionBar.js';
 import { WoodBar } from './WoodBar.js';
 
@@ -21,7 +22,7 @@ export function RingsStation() {
     <>
       <SelectionBar />
       <WoodBar />
-      <Bench grab="edges" unrolled shortLedger={false} onPlace={paint} />
+      <Bench grab="edges" unrolled shortLedger={false} onPlace={paint} inset={<TurntableInset />} />
       <Outlet />
     </>
   );

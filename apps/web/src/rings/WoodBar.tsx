@@ -89,7 +89,8 @@ function extraGroups(makings: readonly RingMaking[]): string[] {
   return [...groups];
 }
 
-function AddWood() {
+/** Puts a further wood on the palette. */
+export function AddWood() {
   const dispatch = useActions();
   const { palette } = useApp(projectOf);
   const woods = useApp(woodsOf);

@@ -1,4 +1,4 @@
-import { Layers3, type LucideIcon, PencilRuler, Settings2, Spline, Trees } from 'lucide-react';
+import { Layers3, type LucideIcon, Paintbrush, PencilRuler, Settings2, Spline, Trees } from 'lucide-react';
 import { NavLink } from 'react-router';
 import { useApp } from '../store/store.js';
 
@@ -19,6 +19,7 @@ export function Rail() {
             icon={Layers3}
             name="Rings"
           />
+          <Station to={`/piece/${id}/pattern`} icon={Paintbrush} name="Pattern" />
           <Station to={`/piece/${id}/cuts`} icon={PencilRuler} name="Cuts" />
         </>
       )}

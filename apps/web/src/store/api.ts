@@ -1,4 +1,13 @@
-import type { History, Project, Reason, Shop, Species, StashEntry, StashedRing } from '@fellside/core';
+import type {
+  History,
+  Pattern,
+  Project,
+  Reason,
+  Shop,
+  Species,
+  StashEntry,
+  StashedRing,
+} from '@fellside/core';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 
 /** A project as the server keeps it. */
@@ -14,12 +23,18 @@ export type ShelvedProject = Omit<SavedProject, 'history'>;
 export type ListedRing = StashedRing & {
   readonly usedBy: { readonly id: string; readonly name: string } | null;
 };
+/** A pattern kept on the server. */
+export interface KeptPattern {
+  readonly id: string;
+  readonly pattern: Pattern;
+  readonly savedAt: string;
+}
 export type ListedWood = Species & { readonly own: boolean };
 
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: `${location.origin}/api` }),
-  tagTypes: ['shelf', 'woods', 'shop', 'stash'],
+  tagTypes: ['shelf', 'woods', 'shop', 'stash', 'patterns'],
   endpoints: (build) => ({
     projects: build.query<ShelvedProject[], void>({
       query: () => 'projects',
@@ -69,6 +84,19 @@ export const api = createApi({
     removeFromStash: build.mutation<void, string>({
       query: (item) => ({ url: `stash/${item}`, method: 'DELETE' }),
       invalidatesTags: ['stash'],
+    }),
+    patterns: build.query<KeptPattern[], void>({
+      query: () => 'patterns',
+      providesTags: ['patterns'],
+      keepUnusedDataFor: 0,
+    }),
+    keepPattern: build.mutation<KeptPattern, Pattern>({
+      query: (body) => ({ url: 'patterns', method: 'POST', body }),
+      invalidatesTags: ['patterns'],
+    }),
+    removePattern: build.mutation<void, string>({
+      query: (id) => ({ url: `patterns/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['patterns'],
     }),
     woods: build.query<ListedWood[], void>({ query: () => 'woods', providesTags: ['woods'] }),
     addWood: build.mutation<ListedWood, Species>({

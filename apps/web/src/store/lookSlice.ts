@@ -8,10 +8,12 @@ export interface Look {
   readonly theme: Theme;
   /** Columns of the ring ledger that are left out or put in besides the usual ones. */
   readonly columns: Readonly<Record<string, boolean>>;
+  /** Whether Form and Rings have the small turntable. */
+  readonly inset: boolean;
 }
 
 const KEY = 'fellside.look';
-const USUAL: Look = { theme: 'system', columns: {} };
+const USUAL: Look = { theme: 'system', columns: {}, inset: true };
 
 function kept(): Look {
   try {
@@ -36,6 +38,9 @@ export const lookSlice = createSlice({
   reducers: {
     themed(state, { payload }: PayloadAction<Theme>) {
       state.theme = payload;
+    },
+    inset(state, { payload }: PayloadAction<boolean>) {
+      state.inset = payload;
     },
     column(state, { payload }: PayloadAction<{ id: string; shown: boolean }>) {
       state.columns = { ...state.columns, [payload.id]: payload.shown };

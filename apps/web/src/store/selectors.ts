@@ -1,17 +1,22 @@
 import {
+  agedColour,
   DEFAULT_SHOP,
+  done,
+  dress,
   type Plan,
   type Prepared,
   type Project,
   plan,
-  prepare,
   type Result,
   SHIPPED_WOODS,
   type Shop,
   type Species,
+  seen,
+  stackUp,
 } from '@fellside/core';
 import { createSelector } from '@reduxjs/toolkit';
 import { api } from './api.js';
+import { shapedRings } from './shapedRings.js';
 import type { State } from './store.js';
 
 /** The open piece's document, or what a gesture would make of it; only asked for where a piece is open. */
@@ -30,12 +35,21 @@ export const woodsOf = (state: State): readonly Species[] => woodsAnswer(state).
 
 const formOf = (state: State) => projectOf(state).form;
 const ringsOf = (state: State) => projectOf(state).rings;
+export const shapedRingsOf = (state: State) => shapedRings(projectOf(state).rings);
+const motifsOf = (state: State) => projectOf(state).motifs;
+const palettedOf = (state: State) => projectOf(state).palette;
 const allowancesOf = (state: State) => projectOf(state).allowances;
 
 /** Form and rings worked out; painting and renaming do not ask for it again. */
+const stackOf = createSelector([formOf, shapedRingsOf, allowancesOf], (form, rings, allowances) =>
+  stackUp({ form, rings, allowances }),
+);
+
+/** The same in the woods that show. */
 export const preparedOf: (state: State) => Result<Prepared> = createSelector(
-  [formOf, ringsOf, allowancesOf],
-  (form, rings, allowances) => prepare({ form, rings, allowances }),
+  [stackOf, ringsOf, motifsOf, palettedOf],
+  (stack, rings, motifs, palette) =>
+    stack.ok ? done(dress(stack.value, { rings, motifs, palette })) : stack,
 );
 
 export const planOf: (state: State) => Result<Plan> = createSelector(
@@ -43,9 +57,9 @@ export const planOf: (state: State) => Result<Plan> = createSelector(
   plan,
 );
 
-/** Species by palette key. */
-export const paletteOf: (state: State) => ReadonlyMap<string, Species> = createSelector(
-  [(state: State) => projectOf(state).palette, woodsOf],
+/** Species by palette key, as the shop knows them. */
+export const speciesOf: (state: State) => ReadonlyMap<string, Species> = createSelector(
+  [palettedOf, woodsOf],
   (palette, woods) =>
     new Map(
       palette.flatMap(({ key, wood }) => {
@@ -53,4 +67,18 @@ export const paletteOf: (state: State) => ReadonlyMap<string, Species> = createS
         return species ? [[key, species] as const] : [];
       }),
     ),
+);
+
+/** The same in the colours to be drawn: as old and as seen as the viewer chose. */
+export const paletteOf: (state: State) => ReadonlyMap<string, Species> = createSelector(
+  [speciesOf, (state: State) => state.session.years, (state: State) => state.session.sight],
+  (palette, years, sight) =>
+    years === 0 && sight === 'usual'
+      ? palette
+      : new Map(
+          [...palette].map(([key, species]) => [
+            key,
+            { ...species, colour: seen(agedColour(species, years), sight) },
+          ]),
+        ),
 );

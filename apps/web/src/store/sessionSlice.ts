@@ -1,4 +1,17 @@
+import type { Block, Sight } from '@fellside/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+
+/** What a stroke of the brush covers. */
+export const TOOLS = ['place', 'ring', 'column', 'diagonal', 'patch', 'pick', 'block'] as const;
+export type Tool = (typeof TOOLS)[number];
+
+/** A part of the unrolled wall that is marked: rings, and a stretch round the piece in turns. */
+export interface Marked {
+  readonly low: number;
+  readonly high: number;
+  readonly from: number;
+  readonly widthTurns: number;
+}
 
 /** What is neither saved nor undone: what is selected, what the pointer is over, how things are looked at. */
 export interface SessionState {
@@ -16,7 +29,26 @@ export interface SessionState {
   /** Height that the pointer is at over the cut-through, mm. */
   readonly pointerMm: number | null;
   readonly hatched: boolean;
+  readonly tool: Tool;
+  /** Segments that a diagonal moves on a ring. */
+  readonly across: number;
+  /** How often strokes are repeated round the piece. */
+  readonly fold: number;
+  readonly mirror: boolean;
+  readonly marked: Marked | null;
+  /** The block that was copied last. */
+  readonly copied: Block | null;
+  /** How old the piece is shown, years. */
+  readonly years: number;
+  readonly sight: Sight;
+  /** Which side of the wall is unrolled. */
+  readonly side: 'outside' | 'inside';
 }
+
+type Painting = Pick<
+  SessionState,
+  'tool' | 'across' | 'fold' | 'mirror' | 'marked' | 'copied' | 'years' | 'sight' | 'side'
+>;
 
 /** The bench is drawn at most so many times larger than at first. */
 const MOST_ZOOM = 12;
@@ -30,6 +62,15 @@ const initialState: SessionState = {
   zoom: 1,
   pointerMm: null,
   hatched: false,
+  tool: 'place',
+  across: 1,
+  fold: 1,
+  mirror: false,
+  marked: null,
+  copied: null,
+  years: 0,
+  sight: 'usual',
+  side: 'outside',
 };
 
 export const sessionSlice = createSlice({
@@ -67,6 +108,10 @@ export const sessionSlice = createSlice({
     },
     brushed(state, { payload }: PayloadAction<string | null>) {
       state.brush = payload;
+    },
+    /** How painting goes on, and in what light the piece is looked at. */
+    painting(state, { payload }: PayloadAction<Partial<Painting>>) {
+      Object.assign(state, payload);
     },
     zoomed(state, { payload }: PayloadAction<number>) {
       state.zoom = Math.min(MOST_ZOOM, Math.max(1, payload));

@@ -14,6 +14,9 @@ globalThis.ResizeObserver = class {
   disconnect() {}
 };
 
+/** jsdom draws nothing either. */
+HTMLCanvasElement.prototype.getContext = () => null;
+
 /** Renders something of a piece's screens with that piece open; gives the store. */
 export function showWith(children: ReactNode, document: Project = demoProjects()[0]!) {
   const store = createStore();

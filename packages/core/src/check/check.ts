@@ -2,6 +2,8 @@ import type { Vessel } from '../form/vessel.js';
 import type { Lumber } from '../lumber/lumber.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
 import type { RingMaking } from '../making/registry.js';
+import type { MotifUse } from '../pattern/motifUse.js';
+import type { Tone } from '../pattern/tones.js';
 import type { Shop } from '../settings/shop.js';
 
 /** What puts a check right, as data; `project/commands/remedies.ts` turns it into an edit. Rings by index. */
@@ -33,4 +35,6 @@ export interface Subject {
   readonly vessel: Vessel;
   readonly rings: readonly RingPlan[];
   readonly lumber: Lumber;
+  readonly palette: readonly { readonly tone: Tone }[];
+  readonly motifs: readonly { readonly use: MotifUse }[];
 }

@@ -12,6 +12,7 @@ import { ringWarningChecks } from './ringWarnings.js';
 import { shortSegmentChecks } from './shortSegment.js';
 import { stackChecks } from './stack.js';
 import { thinWallChecks } from './thinWall.js';
+import { toneChecks } from './tones.js';
 import { tooNarrowChecks } from './tooNarrow.js';
 
 const CHECKS = [
@@ -29,6 +30,7 @@ const CHECKS = [
   meetingPointChecks,
   hollowDiscChecks,
   latheChecks,
+  toneChecks,
 ];
 
 /** Everything worth a look, gravest first. */

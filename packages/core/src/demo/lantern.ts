@@ -84,6 +84,7 @@ export function shepherdsLantern(): Project {
     }),
     palette: [entry('black-cherry', 'middle'), entry('sugar-maple', 'light'), entry('black-walnut', 'dark')],
     allowances: { outsideMm: inches(0.15625), insideMm: inches(0.15625) },
+    motifs: [],
     underlay: null,
   };
 }

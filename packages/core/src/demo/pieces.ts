@@ -80,6 +80,7 @@ export function fellRaceCup(): Project {
     ]),
     palette: [entry('sugar-maple', 'light'), entry('black-walnut', 'dark'), entry('purpleheart', 'accent')],
     allowances: { outsideMm: inches(0.15625), insideMm: inches(0.15625) },
+    motifs: [],
     underlay: null,
   };
 }
@@ -118,6 +119,7 @@ export function bestFleeceBowl(): Project {
       entry('wenge', 'dark'),
     ],
     allowances: { outsideMm: inches(0.15625), insideMm: inches(0.1875) },
+    motifs: [],
     underlay: null,
   };
 }
@@ -153,6 +155,7 @@ export function honeyClassJar(): Project {
     ]),
     palette: [entry('yellowheart', 'light'), entry('osage-orange', 'middle'), entry('black-walnut', 'dark')],
     allowances: { outsideMm: inches(0.15625), insideMm: inches(0.15625) },
+    motifs: [],
     underlay: null,
   };
 }

@@ -13,9 +13,16 @@ export interface PlaceGroup {
   readonly count: number;
 }
 
+/**
+ * How the grain of a piece lies in the ring: along the segment, from the axis outwards, upright, or straight across the
+ * whole piece in the direction of the index mark.
+ */
+export type GrainWay = 'along' | 'outwards' | 'upright' | 'across';
+
 /** One kind of piece of a ring: all of one size as they are sawn. */
 export interface PieceKind {
   readonly name: string;
+  readonly grain: GrainWay;
   readonly heightMm: Mm;
   readonly stock: Stock;
   /** The places these pieces fill, one piece each. */

@@ -32,6 +32,7 @@ export function plugKind(plug: Plug | undefined, heightMm: number, place: number
   return [
     {
       name: 'Plug',
+      grain: 'upright',
       heightMm: mm(heightMm),
       stock: {
         from: 'panel',

@@ -33,6 +33,9 @@ function woodReasons(project: Project): Reason[] {
     path: 'palette',
     message: `The palette key “${key}” is there twice.`,
   }));
+  const motifs = project.motifs.map(({ id }) => id);
+  if (new Set(motifs).size < motifs.length)
+    reasons.push({ code: 'motif-twice', path: 'motifs', message: 'Two motifs have the same id.' });
   project.rings.forEach((ring, i) => {
     const places = placesOf(ring.making);
     const where = `rings.${i}`;
@@ -47,6 +50,12 @@ function woodReasons(project: Project): Reason[] {
         code: 'wood-count',
         path: `${where}.woods`,
         message: `Ring ${i + 1} has ${places} ${places === 1 ? 'place' : 'places'} and ${ring.woods.length} woods; it needs one wood for each place.`,
+      });
+    if (ring.motif !== undefined && !project.motifs.some(({ id }) => id === ring.motif))
+      reasons.push({
+        code: 'motif-unknown',
+        path: `${where}.motif`,
+        message: `Ring ${i + 1} names the motif “${ring.motif}”, which the project does not have.`,
       });
     reasons.push(...stockReasons(project, i), ...sliceReasons(project, i), ...leafReasons(project, i));
     for (const key of new Set(ring.woods.filter((wood) => !keys.includes(wood))))

@@ -2,16 +2,18 @@ import { outlineAt } from '../making/layOut.js';
 import { groupsOf, makeRing, mirrored, pitchOf, placesOf, type RingMaking } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
 import { centroid } from '../ring/plane.js';
+import { frozen } from './frozen.js';
 import type { Project, Ring } from './schema.js';
 
 /**
  * The mirror image of a piece: what can be made of leaning pieces of the other hand. Rings are turned the other way
- * round, woods follow their places, joints that leaned right lean left.
+ * round, woods follow their places, joints that leaned right lean left. Motifs become painted places.
  */
 export const mirrorImage = (project: Project, name: string): Project => ({
   ...project,
   name,
-  rings: project.rings.map((ring): Ring => {
+  motifs: [],
+  rings: frozen(project).map((ring): Ring => {
     const making = mirrored(ring.making);
     const turn = -ring.turn * (pitchOf(ring.making) / pitchOf(making));
     return { ...ring, making, turn: turn === 0 ? 0 : turn, woods: woodsOf(ring, making) };

@@ -70,6 +70,13 @@ export function plan(
     pieces: plans.reduce((sum, ring) => sum + ring.pieces.reduce((n, { count }) => n + count, 0), 0),
     rings: plans,
     lumber,
-    checks: checksOf({ shop, vessel, rings: plans, lumber }),
+    checks: checksOf({
+      shop,
+      vessel,
+      rings: plans,
+      lumber,
+      palette: project.palette,
+      motifs: project.motifs,
+    }),
   });
 }

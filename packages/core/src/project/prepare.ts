@@ -10,10 +10,12 @@ import { SAME_LENGTH } from '../measure/tolerance.js';
 import { allowed, needOf, type RingNeed, wallBand } from '../ring/need.js';
 import type { Band } from '../ring/overlap.js';
 import { type Course, courses } from '../ring/stack.js';
+import { dressed, type Patterned } from './dress.js';
 import type { Project, Ring } from './schema.js';
 
 /** A ring with everything that drawings and counts ask of it. */
 export interface PreparedRing {
+  /** The ring with the woods that show: under a motif they are the motif's. */
   readonly ring: Ring;
   readonly course: Course;
   /** The turned wall in this ring, without allowance. */
@@ -39,7 +41,25 @@ export interface Prepared {
 export const heightOf = (ring: Ring) => ring.measured?.heightMm ?? ring.heightMm;
 
 /** Works out the form and what each ring has to be; the project has been through `readProject` or `run`. */
-export function prepare(project: Pick<Project, 'form' | 'rings' | 'allowances'>): Result<Prepared> {
+export function prepare(project: Stacking & Patterned): Result<Prepared> {
+  const stack = stackUp(project);
+  return stack.ok ? done(dress(stack.value, project)) : stack;
+}
+
+/** What the shape of a piece hangs on. */
+export type Stacking = Pick<Project, 'form' | 'rings' | 'allowances'>;
+
+/** The rings of a stack in the woods that show; `rings` are those it was worked out from, or the same otherwise painted. */
+export function dress(stack: Prepared, project: Pick<Project, 'rings'> & Patterned): Prepared {
+  const rings = stack.rings.map((each, i): PreparedRing => {
+    const ring = project.rings[i]!;
+    return ring === each.ring ? each : { ...each, ring };
+  });
+  return { vessel: stack.vessel, rings: dressed(rings, project) };
+}
+
+/** The same with every ring in the woods it was painted with, whatever motif lies over it: shape and sizes only. */
+export function stackUp(project: Stacking): Result<Prepared> {
   const vessel = vesselOf(project.form);
   if (!vessel.ok) return vessel;
   const stack = courses(project.rings.map(heightOf));

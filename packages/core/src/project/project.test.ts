@@ -186,6 +186,7 @@ describe('files of older versions', () => {
     expect(read.ok && read.value).toMatchObject({
       schema: SCHEMA_VERSION,
       form: { inside: { by: 'wall', walls: [{ wallMm: 6 }], floorMm: 8 }, recess: null, lid: null },
+      motifs: [],
       underlay: null,
     });
     expect(sentences({ ...VERSION_1, form: 7 }).length).toBeGreaterThan(0);

@@ -3,12 +3,11 @@ import { formSchema } from '../form/shape.js';
 import { makingSchema } from '../making/registry.js';
 import { length, number, text } from '../measure/field.js';
 import { sayMm } from '../measure/format.js';
+import { motifUseSchema } from '../pattern/motifUse.js';
+import { TONES } from '../pattern/tones.js';
 
-export const SCHEMA_VERSION = 3;
+export const SCHEMA_VERSION = 4;
 export const MOST_RINGS = 400;
-
-/** What patterns speak of; the palette gives each entry a wood. */
-export const TONES = ['light', 'middle', 'dark', 'accent'] as const;
 
 const key = z.string().regex(/^[a-z0-9-]{1,24}$/, {
   error: ({ input }) =>
@@ -28,6 +27,8 @@ const ringSchema = z.strictObject({
   making: makingSchema,
   /** Turned about the axis by this many pitches (a pitch is one segment), counter-clockwise from above. */
   turn: number('Turn', -360, 360, ' segments'),
+  /** Id of the motif that its segments show; under it they keep the woods they were painted with. */
+  motif: z.string().min(1).max(40).optional(),
   /** Palette key of every place, counted from the index mark. */
   woods: z.array(key).min(1).max(2000),
   /** Its height stays when the form is sliced anew or a neighbour's edge is dragged. */
@@ -56,6 +57,9 @@ const ringSchema = z.strictObject({
     .optional(),
 });
 
+/** A motif that lies over all rings which name it, bottom to top, and follows when they change. */
+const laidMotifSchema = z.strictObject({ id: z.string().min(1).max(40), use: motifUseSchema });
+
 /** A picture that lies under the drawing: how large a pixel is, and where axis and bench are in it. */
 const underlaySchema = z.strictObject({
   /** Key of the picture on the server: SHA-256 of its bytes. */
@@ -80,6 +84,7 @@ export const projectSchema = z.strictObject({
     .max(MOST_RINGS, {
       error: () => `There are too many rings; ${MOST_RINGS} are allowed.`,
     }),
+  motifs: z.array(laidMotifSchema).max(MOST_RINGS),
   palette: z
     .array(paletteEntrySchema)
     .min(1, { error: () => 'The palette is empty; give it at least one wood.' })
@@ -95,4 +100,4 @@ export type Project = z.infer<typeof projectSchema>;
 export type Ring = z.infer<typeof ringSchema>;
 export type Underlay = z.infer<typeof underlaySchema>;
 export type PaletteEntry = z.infer<typeof paletteEntrySchema>;
-export type Tone = (typeof TONES)[number];
+export type LaidMotif = z.infer<typeof laidMotifSchema>;

@@ -43,6 +43,7 @@ export function startProject(beginning: Beginning): Result<Project> {
     name: beginning.name,
     form,
     rings,
+    motifs: [],
     palette,
     allowances: USUAL_ALLOWANCES,
     underlay: null,

@@ -59,6 +59,7 @@ export function startFromRings(beginning: RingsBeginning): Result<Project> {
     rings,
     palette: usualPalette(beginning.woods),
     allowances: USUAL_ALLOWANCES,
+    motifs: [],
     underlay: null,
   });
   if (!draft.ok) return draft;

@@ -7,6 +7,7 @@ type Document = Record<string, unknown>;
 export const UPGRADES: Readonly<Record<number, (document: Document) => Document>> = {
   1: wallAsInside,
   2: moreWays,
+  3: motifsOverRings,
 };
 
 /** Documents of this version and later have the shape that undo steps saved with them speak of. */
@@ -23,6 +24,11 @@ function wallAsInside({ form, ...rest }: Document): Document {
 /** Version 3: more ways of making a ring; those of version 2 stand as they were. */
 function moreWays(document: Document): Document {
   return { ...document, schema: 3 };
+}
+
+/** Version 4: motifs that lie over rings. */
+function motifsOverRings(document: Document): Document {
+  return { ...document, schema: 4, motifs: [] };
 }
 
 /** Brings a document of any older version up to date, one step at a time; leaves judging its fields to the schema. */

@@ -112,6 +112,7 @@ export const anyProject: fc.Arbitrary<Project> = fc
         { key: 'accent', tone: 'accent' as const, wood: 'padauk' },
       ],
       allowances: { outsideMm: mm(4), insideMm: mm(3) },
+      motifs: [],
       underlay: null,
     } satisfies Project;
   });

@@ -24,6 +24,13 @@ export const speciesSchema = z.strictObject({
   colour: z.string().regex(/^#[0-9a-f]{6}$/, {
     error: ({ input }) => `Colour is ${JSON.stringify(input)}; it has to be like #e6d3a9.`,
   }),
+  /** Where the colour goes in light and after how many years half of the way is gone; left out where not known. */
+  aged: z
+    .strictObject({
+      colour: z.string().regex(/^#[0-9a-f]{6}$/, { error: () => 'Aged colour has to be like #8a5a2b.' }),
+      halfYears: number('Half-time of ageing', 0.1, 100, ' years'),
+    })
+    .optional(),
   specificGravity: number('Specific gravity', 0.05, 1.6),
   shrinkage: z
     .strictObject({

@@ -39,6 +39,7 @@ export const disc: Making<DiscParams> = {
         kinds: [
           {
             name: 'Disc',
+            grain: 'across',
             heightMm,
             stock: { from: 'panel', shape: 'disc', lengthMm: across, widthMm: across, thicknessMm: heightMm },
             places: [0],

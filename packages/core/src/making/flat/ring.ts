@@ -76,6 +76,7 @@ export function flatRing(count: number, pattern: readonly number[], need: RingNe
     kinds: alike.map((members) => ({
       name: alike.length === 1 ? 'Segment' : `Segment of ${formatAngle(rad(pattern[members[0]!]!))}`,
       heightMm,
+      grain: 'along',
       stock: segmentStock(faces, wedges[members[0]!]!.half, heightMm),
       places: placesOfMembers(count, pattern.length, members),
     })),

@@ -66,7 +66,8 @@ export function kindsOf(
           ? segmentStock(half.faces, half.wedges[0]!.half, heightMm)
           : slabStock(first.outline, heightMm);
       const whose = sides.length > 1 ? '' : sides[0] === 0 ? ' of the first half' : ' of the second half';
-      return { name: name + whose, heightMm, stock, places };
+      const grain = name === 'Segment' ? 'along' : 'outwards';
+      return { name: name + whose, grain, heightMm, stock, places };
     }),
   );
   return kinds.filter(({ places }) => places.length > 0);

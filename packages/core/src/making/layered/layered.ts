@@ -64,6 +64,7 @@ export const layered: Making<LayeredParams> = {
     const whole = segmentStock(faces, half, heightMm);
     const kind = (name: string, layer: Faces, first: number): PieceKind => ({
       name,
+      grain: 'along',
       heightMm,
       stock: {
         ...segmentStock(layer, half, heightMm),

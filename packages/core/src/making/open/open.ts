@@ -80,6 +80,7 @@ export const open: Making<OpenParams> = {
         kinds: [
           {
             name: 'Segment',
+            grain: 'along',
             heightMm,
             stock: segment,
             places: Array.from({ length: count }, (_, place) => place),

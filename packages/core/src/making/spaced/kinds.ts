@@ -17,6 +17,7 @@ export function spacerKinds(
     const members = joints.filter((joint) => Math.abs(thicknesses[joint]! - size) < SAME_SETTING);
     return {
       name: sizes.length === 1 ? 'Spacer' : `Spacer of ${sayMm(size)}`,
+      grain: 'outwards',
       heightMm,
       stock: stock(members[0]!),
       places: members.map((joint) => count + joints.indexOf(joint)),

@@ -90,6 +90,7 @@ export const spaced: Making<SpacedParams> = {
         kinds: [
           {
             name: 'Segment',
+            grain: 'along',
             heightMm,
             stock: segment,
             places: Array.from({ length: count }, (_, place) => place),

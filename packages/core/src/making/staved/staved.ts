@@ -86,7 +86,13 @@ export const staved: Making<StavedParams> = {
         repeats: count,
         groups: staved.groups(given),
         kinds: [
-          { name: 'Stave', heightMm, stock, places: Array.from({ length: count }, (_, place) => place) },
+          {
+            name: 'Stave',
+            grain: 'upright',
+            heightMm,
+            stock,
+            places: Array.from({ length: count }, (_, place) => place),
+          },
         ],
         lay(place) {
           const at = (dz: number) => wedgeOutline(wedges[place]!, faces, dz);

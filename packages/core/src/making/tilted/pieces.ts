@@ -22,5 +22,7 @@ export function leaning(count: number, tau: number, { hand, cut }: TiltedParams)
 /** The segments as one kind, of one hand. */
 export function segmentKinds(stock: StripStock, count: number, heightMm: PieceKind['heightMm']): PieceKind[] {
   const name = stock.hand ? `Segment leaning ${stock.hand}` : 'Wedge, alternately upside down';
-  return [{ name, heightMm, stock, places: Array.from({ length: count }, (_, place) => place) }];
+  return [
+    { name, grain: 'along', heightMm, stock, places: Array.from({ length: count }, (_, place) => place) },
+  ];
 }

@@ -3,6 +3,8 @@ export * from './fixCommands.js';
 export * from './formCommands.js';
 export * from './halvesCommands.js';
 export * from './insideCommands.js';
+export * from './motifCommands.js';
+export * from './paintCommands.js';
 export * from './paletteCommands.js';
 export * from './pointCommands.js';
 export * from './remedies.js';

@@ -105,7 +105,7 @@ function withoutForm(draft: Project): Result<readonly PreparedRing[]> {
   return prepareRings({ ...draft, form: { ...draft.form, points, lid: null } });
 }
 
-function prepareRings(project: Pick<Project, 'form' | 'rings' | 'allowances'>) {
+function prepareRings(project: Project) {
   const prepared = prepare(project);
   return prepared.ok ? done(prepared.value.rings) : prepared;
 }

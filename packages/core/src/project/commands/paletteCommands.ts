@@ -1,4 +1,6 @@
-import type { Project, Tone } from '../schema.js';
+import type { Tone } from '../../pattern/tones.js';
+import { frozen } from '../frozen.js';
+import type { Project } from '../schema.js';
 import type { Command } from './command.js';
 
 export const rename = (name: string): Command => ({
@@ -26,6 +28,16 @@ export const setPaletteWood = (key: string, wood: string): Command => ({
   },
 });
 
+/** Which tone motifs take a palette entry for. */
+export const setTone = (key: string, tone: Tone): Command => ({
+  label: `Tone of a wood: ${tone}`,
+  apply({ palette }) {
+    const entry = palette.find((other) => other.key === key);
+    if (entry) entry.tone = tone;
+    return undefined;
+  },
+});
+
 export function freshKey(palette: Project['palette'], wood: string): string {
   const taken = new Set(palette.map((entry) => entry.key));
   const stem = wood.slice(0, 20);
@@ -46,7 +58,10 @@ export const addPaletteWood = (wood: string, tone: Tone): Command => ({
 export const removePaletteWood = (key: string): Command => ({
   label: 'Remove a wood',
   apply(draft) {
-    const ring = draft.rings.findIndex(({ woods }) => woods.includes(key));
+    const shown = frozen(draft);
+    const ring = draft.rings.findIndex(
+      ({ woods }, i) => woods.includes(key) || shown[i]!.woods.includes(key),
+    );
     if (ring >= 0)
       return {
         reasons: [

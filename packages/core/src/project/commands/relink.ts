@@ -3,11 +3,13 @@ import type { Project, Ring } from '../schema.js';
 
 /**
  * Keeps together what is one piece of wood: where a command has changed one slice of a thick ring, the others follow in
- * how it is made and in its woods; places sawn from one piece have one wood. `before` is the piece as it was.
+ * how it is made and in its woods; places sawn from one piece have one wood. A motif that lies on no ring any more is
+ * dropped. `before` is the piece as it was.
  */
 export function relink(before: Project, draft: Project): void {
   const old = new Map(before.rings.map((ring) => [ring.id, ring]));
   for (const ring of draft.rings) matchLeaves(ring, old.get(ring.id));
+  dropBareMotifs(draft);
   const bodies = new Map<string, Ring[]>();
   for (const ring of draft.rings) {
     const body = bodyOf(ring.making);
@@ -32,6 +34,12 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.str
 const isNew = (ring: Ring, before: Ring | undefined): boolean =>
   before !== undefined &&
   !(same(ring.making, before.making) && same(ring.woods, before.woods) && same(ring.fixed, before.fixed));
+
+function dropBareMotifs(draft: Project): void {
+  const used = new Set(draft.rings.map(({ motif }) => motif));
+  if (draft.motifs.some(({ id }) => !used.has(id)))
+    draft.motifs = draft.motifs.filter(({ id }) => used.has(id));
+}
 
 function matchLeaves(ring: Ring, before: Ring | undefined): void {
   for (const places of oneWoodOf(ring.making)) {

@@ -3,6 +3,7 @@ import { type Bond, turnIn } from '../../ring/bond.js';
 import type { Ring } from '../schema.js';
 import type { Command } from './command.js';
 import { each, named, type Rings } from './each.js';
+import { freezeUnder } from './freeze.js';
 
 /** A size that rings keep, whatever the form asks for: radii in mm, or null to let them follow the form again. */
 export const setFixed = (rings: Rings, size: Ring['fixed'] | null): Command => ({
@@ -57,11 +58,15 @@ export const setWood = (rings: Rings, key: string, places?: readonly number[]): 
   label: places
     ? `Wood of ${places.length} ${places.length === 1 ? 'segment' : 'segments'}`
     : `Wood of ${named(rings)}`,
-  apply: each(rings, (ring) => {
-    if (places) for (const place of places) ring.woods[place] = key;
-    else ring.woods = ring.woods.map(() => key);
-    return undefined;
-  }),
+  apply(draft) {
+    const note = freezeUnder(draft, rings);
+    for (const index of rings) {
+      const ring = draft.rings[index]!;
+      if (places) for (const place of places) ring.woods[place] = key;
+      else ring.woods = ring.woods.map(() => key);
+    }
+    return note;
+  },
 });
 
 /** Places of one group of a ring, by its name: `Spacer`, `Plug`; none where it has no such group. */
@@ -86,9 +91,13 @@ export const setGroupWood = (rings: Rings, key: string, group: string): Command 
 /** Repeats the given palette keys round the segments of each ring; starts over at the index mark. */
 export const repeatWoods = (rings: Rings, keys: readonly string[]): Command => ({
   label: `Repeat woods round ${named(rings)}`,
-  apply: each(rings, (ring) => {
-    const segments = groupsOf(ring.making)[0]!.count;
-    for (let i = 0; i < segments; i++) ring.woods[i] = keys[i % keys.length]!;
-    return undefined;
-  }),
+  apply(draft) {
+    const note = freezeUnder(draft, rings);
+    for (const index of rings) {
+      const ring = draft.rings[index]!;
+      const segments = groupsOf(ring.making)[0]!.count;
+      for (let i = 0; i < segments; i++) ring.woods[i] = keys[i % keys.length]!;
+    }
+    return note;
+  },
 });

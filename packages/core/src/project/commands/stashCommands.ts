@@ -1,5 +1,6 @@
 import { bodyOf, type SawnMaking, segmentsOf } from '../../making/registry.js';
 import type { StockParams } from '../../making/stock/fromStock.js';
+import { frozen } from '../frozen.js';
 import type { Project } from '../schema.js';
 import { carried } from './carry.js';
 import type { Command } from './command.js';
@@ -33,6 +34,7 @@ export const useStashed = (index: number, stashed: StashedRing): Command => ({
     ring.heightMm = heightMm;
     delete ring.fixed;
     delete ring.measured;
+    delete ring.motif;
     return { note: `Ring ${index + 1} is “${name}” from the stash now; undo puts it back.` };
   },
 });
@@ -46,13 +48,14 @@ const alone = (slice: SawnMaking): SawnMaking =>
  * species; null for one that cannot be made, or that comes from the stash.
  */
 export function asStashed(
-  { palette, rings }: Project,
+  project: Project,
   index: number,
   gives: { readonly outerMm: number; readonly innerMm: number },
   item: string,
   name: string,
 ): StashedRing | null {
-  const ring = rings[index]!;
+  const { palette } = project;
+  const ring = frozen(project)[index]!;
   if (ring.making.way === 'stock') return null;
   const wood = new Map(palette.map((entry) => [entry.key, entry.wood]));
   return {

@@ -1,0 +1,15 @@
+import type { Pattern } from '@fellside/core';
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+
+/** A motif or a block of places, kept for any piece. */
+@Entity('pattern')
+export class PatternEntity {
+  @PrimaryColumn('text')
+  id: string;
+
+  @Column('simple-json')
+  pattern: Pattern;
+
+  @Column('text')
+  savedAt: string;
+}

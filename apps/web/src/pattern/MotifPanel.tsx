@@ -1,0 +1,72 @@
+import { begunMotif, edit, MOTIFS, motifOf } from '@fellside/core';
+import { useTargets } from '../rings/targets.js';
+import { editPiece } from '../store/edits.js';
+import { projectOf } from '../store/selectors.js';
+import { session } from '../store/sessionSlice.js';
+import { useActions, useApp } from '../store/store.js';
+import { Group } from '../ui/Group.js';
+import { MotifEditor } from './MotifEditor.js';
+import { MotifPicture } from './MotifPicture.js';
+
+/** Motifs to lay over the selected rings, and those that lie there. */
+export function MotifPanel() {
+  const dispatch = useActions();
+  const { motifs, rings } = useApp(projectOf);
+  const { selected, targets } = useTargets();
+  const here = motifs.filter(({ id }) => targets.some((index) => rings[index]!.motif === id));
+  const elsewhere = motifs.filter((motif) => !here.includes(motif));
+  const over = selected.length === 0 ? 'all rings' : ringsName(targets);
+  return (
+    <>
+      {here.map(({ id, use }) => {
+        const members = rings.flatMap(({ motif }, index) => (motif === id ? [index] : []));
+        return <MotifEditor key={id} {...{ id, use, members }} />;
+      })}
+      {elsewhere.length > 0 && (
+        <Group title="Motifs on other rings">
+          <ul>
+            {elsewhere.map(({ id, use }) => {
+              const members = rings.flatMap(({ motif }, index) => (motif === id ? [index] : []));
+              return (
+                <li key={id}>
+                  <button
+                    type="button"
+                    className="text-teal underline"
+                    onClick={() => dispatch(session.selected(members))}
+                  >
+                    {motifOf(use.kind)!.name}, {ringsName(members)}
+                  </button>
+                </li>
+              );
+            })}
+          </ul>
+        </Group>
+      )}
+      <Group title={`Lay a motif over ${over}`}>
+        <ul className="grid grid-cols-3 gap-1.5" aria-label="Motifs">
+          {MOTIFS.map((motif) => (
+            <li key={motif.kind}>
+              <button
+                type="button"
+                title={motif.says}
+                onClick={() => dispatch(editPiece(edit.layMotif(targets, begunMotif(motif))))}
+                className="flex w-full flex-col items-stretch gap-0.5 rounded border border-line bg-raised p-1 text-left text-xs hover:border-teal"
+              >
+                <MotifPicture motif={motif} />
+                <span className="truncate">{motif.name}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      </Group>
+    </>
+  );
+}
+
+/** Rings in words: `ring 3`, `rings 3 to 9`, `5 rings`. */
+export function ringsName(rings: readonly number[]): string {
+  const sorted = [...rings].sort((a, b) => a - b);
+  const [first, last] = [sorted[0]!, sorted.at(-1)!];
+  if (sorted.length === 1) return `ring ${first + 1}`;
+  return last - first + 1 === sorted.length ? `rings ${first + 1} to ${last + 1}` : `${sorted.length} rings`;
+}

@@ -1,0 +1,98 @@
+import { PAPERS, type Paper, wallPages, wallSvg } from '@fellside/core';
+import { useState } from 'react';
+import { paletteOf, preparedOf, projectOf } from '../store/selectors.js';
+import { shapeOf } from '../store/shape.js';
+import { useApp } from '../store/store.js';
+import { drawRound } from '../surfaces/draw.js';
+import { inksOf } from '../surfaces/inks.js';
+import { Choice } from '../ui/Choice.js';
+import { saveBlob, saveFile } from '../ui/saveFile.js';
+import { ExportMenu } from './ExportMenu.js';
+import { asPng, outsidePicture, pictureOf, type Size, unrolledPicture, wallFor } from './pictures.js';
+import { drawSvg } from './svgPicture.js';
+import { zipped } from './zip.js';
+
+const PANES = [
+  ['outside', 'Outside, from the front'],
+  ['unrolled', 'Wall, unrolled'],
+  ['inside', 'Inside of the wall, unrolled'],
+  ['section', 'Cut through and outside, as shown'],
+] as const;
+type Pane = (typeof PANES)[number][0];
+
+/** The drawing of the first pane as it stands on the page. */
+const sectionDrawing = () => document.querySelector<SVGSVGElement>('[data-pane="section"]');
+
+/** Pictures of the bench's panes, and the unrolled wall at full size. */
+export function BenchExports() {
+  const prepared = useApp(preparedOf);
+  const palette = useApp(paletteOf);
+  const { name } = useApp(projectOf);
+  const shape = useApp(shapeOf);
+  const { hatched, view } = useApp((state) => state.session);
+  const [pane, setPane] = useState<Pane>('outside');
+  const [paper, setPaper] = useState<Paper>('a4');
+  if (!prepared.ok) return null;
+  const piece = prepared.value;
+
+  const canvasOf = async (size: Size): Promise<HTMLCanvasElement | null> => {
+    const inks = inksOf(piece, palette);
+    const wall = await wallFor(shape, pane === 'inside' ? 'inside' : 'outside', size);
+    if (!wall) return null;
+    if (pane === 'outside') return outsidePicture(wall, inks, hatched, piece, view, size);
+    if (pane !== 'section') return unrolledPicture(wall, inks, hatched, size);
+    const drawing = sectionDrawing();
+    const { axis, foot, scale } = drawing?.dataset ?? {};
+    if (!drawing) return null;
+    const share = size.width / drawing.getBoundingClientRect().width;
+    const fit = { ...size, height: Math.round(drawing.getBoundingClientRect().height * share) };
+    const canvas = await pictureOf(fit, (pixels) => {
+      const heightAt = (y: number) => (Number(foot) - (y + 0.5) / share) / Number(scale);
+      const front = {
+        axisX: Number(axis) * share,
+        scale: Number(scale) * share,
+        view,
+        from: Number(axis) * share,
+      };
+      drawRound(pixels, wall, inks, { heightAt }, hatched, front);
+    });
+    await drawSvg(drawing, canvas);
+    return canvas;
+  };
+
+  const picture = async (size: Size) => {
+    const canvas = await canvasOf(size);
+    const blob = canvas && (await asPng(canvas));
+    if (blob) saveBlob(`${name}, ${pane}.png`, blob);
+  };
+
+  return (
+    <ExportMenu
+      picture={picture}
+      above={<Choice label="Pane" className="mb-2 w-full" value={pane} options={PANES} onChange={setPane} />}
+      items={[
+        [
+          'Wall, unrolled, full size, SVG',
+          () => saveFile(`${name}, wall.svg`, 'image/svg+xml', wallSvg(piece, palette, name)),
+        ],
+        [
+          `The same on pages of ${PAPERS[paper].name}, ZIP`,
+          () =>
+            saveBlob(
+              `${name}, wall on ${PAPERS[paper].name}.zip`,
+              zipped(wallPages(piece, palette, name, paper)),
+            ),
+        ],
+      ]}
+      below={
+        <Choice
+          label="Paper"
+          className="mt-1 w-full"
+          value={paper}
+          options={Object.entries(PAPERS).map(([id, { name }]) => [id as Paper, name] as const)}
+          onChange={setPaper}
+        />
+      }
+    />
+  );
+}

@@ -1,0 +1,107 @@
+import type { SampledWall } from '@fellside/core';
+import type { Inks } from './inks.js';
+import { darkened, shadeOf } from './shade.js';
+
+/** Pixels to be filled, a number each: alpha, blue, green, red. */
+export interface Canvas {
+  readonly width: number;
+  readonly height: number;
+  readonly pixels: Uint32Array;
+}
+
+/** Where a drawing lies on its canvas: heights of the piece at pixel rows. */
+export interface Upward {
+  /** Height in the piece at the middle of a pixel row, mm. */
+  heightAt(y: number): number;
+}
+
+const rowAt = ({ rows, fromMm, toMm }: SampledWall, z: number): number =>
+  z < fromMm || z >= toMm ? -1 : Math.min(rows - 1, Math.floor(((toMm - z) / (toMm - fromMm)) * rows));
+
+/**
+ * Fills a canvas from a sampled wall: `columnAt` gives the column of the wall that a pixel shows, −1 for none. Where the
+ * place changes from one pixel to the next there is a joint.
+ */
+function fill(
+  canvas: Canvas,
+  wall: SampledWall,
+  inks: Inks,
+  upward: Upward,
+  hatches: boolean,
+  columnsOf: (row: number) => Int32Array,
+): void {
+  const { width, height, pixels } = canvas;
+  let below = -2;
+  for (let y = height - 1; y >= 0; y--) {
+    const row = rowAt(wall, upward.heightAt(y));
+    if (row < 0) continue;
+    const columns = columnsOf(row);
+    const first = row * wall.columns;
+    const edge = below >= -1 && wall.ring[row] !== below;
+    below = wall.ring[row]!;
+    let before = -2;
+    for (let x = 0; x < width; x++) {
+      const column = columns[x]!;
+      if (column < 0) {
+        before = -2;
+        continue;
+      }
+      const sample = first + column;
+      const place = wall.place[sample]!;
+      const colour = shadeOf(wall, inks, sample, row, x, y, hatches);
+      const joint = edge || (before !== -2 && before !== place);
+      pixels[y * width + x] = joint && colour !== 0 ? darkened(colour) : colour;
+      before = place;
+    }
+  }
+}
+
+/** The wall laid flat, 0° at the left, as wide as the canvas. */
+export function drawUnrolled(
+  canvas: Canvas,
+  wall: SampledWall,
+  inks: Inks,
+  upward: Upward,
+  hatches: boolean,
+): void {
+  const columns = Int32Array.from({ length: canvas.width }, (_, x) =>
+    Math.floor(((x + 0.5) / canvas.width) * wall.columns),
+  );
+  fill(canvas, wall, inks, upward, hatches, () => columns);
+}
+
+/** Where the axis stands on the canvas and how large the piece is drawn, px and px a mm. */
+export interface Front {
+  readonly axisX: number;
+  readonly scale: number;
+  /** The direction that the eye looks at, radians from the index mark. */
+  readonly view: number;
+  /** Nothing is drawn left of this, px. */
+  readonly from?: number;
+}
+
+/** The turned outside as it is seen from the front, as much of it as lies on the canvas. */
+export function drawRound(
+  canvas: Canvas,
+  wall: SampledWall,
+  inks: Inks,
+  upward: Upward,
+  hatches: boolean,
+  { axisX, scale, view, from = 0 }: Front,
+): void {
+  const columns = new Int32Array(canvas.width);
+  const turn = 2 * Math.PI;
+  fill(canvas, wall, inks, upward, hatches, (row) => {
+    const radius = wall.radius[row]! * scale;
+    for (let x = 0; x < canvas.width; x++) {
+      const sine = (x + 0.5 - axisX) / radius;
+      if (sine < -1 || sine > 1 || x < from) {
+        columns[x] = -1;
+        continue;
+      }
+      const share = (view + Math.asin(sine)) / turn;
+      columns[x] = Math.floor((share - Math.floor(share)) * wall.columns) % wall.columns;
+    }
+    return columns;
+  });
+}

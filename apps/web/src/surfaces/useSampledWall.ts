@@ -1,0 +1,36 @@
+import type { Fineness, SampledWall, Side } from '@fellside/core';
+import { useEffect, useState } from 'react';
+import { shapeOf } from '../store/shape.js';
+import { useApp } from '../store/store.js';
+import { geometryService } from '../workers/client.js';
+
+/** While something is dragged. */
+export const COARSE: Fineness = { columns: 512, rows: 192 };
+/** When it is still. */
+const FINE = { columns: 2048, leastRows: 320, mostRows: 1600 };
+
+/** A wall of the open piece as sampled last: coarse while it is being dragged, fine when still; null before the first. */
+export function useSampledWall(asker: string, side: Side, rows: number): SampledWall | null {
+  const shape = useApp(shapeOf);
+  const dragging = useApp((state) => state.piece.preview !== null);
+  const [wall, setWall] = useState<SampledWall | null>(null);
+  const fine = Math.min(FINE.mostRows, Math.max(FINE.leastRows, 64 * Math.ceil(rows / 64)));
+  useEffect(() => {
+    const service = geometryService();
+    if (!service) return;
+    let current = true;
+    const ask = async (fineness: Fineness) => {
+      const sampled = await service.sample(asker, shape, side, fineness);
+      if (sampled && current) setWall(sampled);
+      return current;
+    };
+    const both = async () => {
+      if ((await ask(COARSE)) && !dragging) await ask({ columns: FINE.columns, rows: fine });
+    };
+    void both();
+    return () => {
+      current = false;
+    };
+  }, [asker, shape, side, dragging, fine]);
+  return wall && wall.side === side ? wall : null;
+}

@@ -1,0 +1,44 @@
+import { useThree } from '@react-three/fiber';
+import { useEffect } from 'react';
+import { type Mesh, Raycaster, Vector2, type Vector3 } from 'three';
+
+/** A press that moves less than this is a click, px. */
+const SLACK = 4;
+
+interface PickerProps {
+  /** Whether a point is cut away and cannot be touched. */
+  readonly hidden: (point: Vector3) => boolean;
+  readonly onPlace: (ring: number, place: number) => void;
+}
+
+/** A click on the piece in space goes to the segment that shows there; drags only turn it. */
+export function Picker({ hidden, onPlace }: PickerProps) {
+  const { camera, gl, scene } = useThree();
+  useEffect(() => {
+    const element = gl.domElement;
+    const caster = new Raycaster();
+    let from: { x: number; y: number } | null = null;
+    const down = ({ clientX: x, clientY: y }: PointerEvent) => {
+      from = { x, y };
+    };
+    const up = ({ clientX: x, clientY: y }: PointerEvent) => {
+      if (!from || Math.hypot(x - from.x, y - from.y) > SLACK) return;
+      const box = element.getBoundingClientRect();
+      const at = new Vector2(((x - box.left) / box.width) * 2 - 1, 1 - ((y - box.top) / box.height) * 2);
+      caster.setFromCamera(at, camera);
+      const hit = caster
+        .intersectObjects(scene.children, true)
+        .find(({ object, point }) => object.userData.owner && !hidden(point));
+      const owner = (hit?.object as Mesh | undefined)?.userData.owner as Uint16Array | undefined;
+      if (!owner || hit?.faceIndex == null) return;
+      onPlace(owner[2 * hit.faceIndex]!, owner[2 * hit.faceIndex + 1]!);
+    };
+    element.addEventListener('pointerdown', down);
+    element.addEventListener('pointerup', up);
+    return () => {
+      element.removeEventListener('pointerdown', down);
+      element.removeEventListener('pointerup', up);
+    };
+  }, [camera, gl, scene, hidden, onPlace]);
+  return null;
+}

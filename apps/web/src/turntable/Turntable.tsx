@@ -1,0 +1,142 @@
+import { useCallback, useMemo, useRef, useState } from 'react';
+import { paletteOf, planOf, preparedOf } from '../store/selectors.js';
+import { useApp } from '../store/store.js';
+import { ExportModel } from './ExportModel.js';
+import type { Stand } from './Orbit.js';
+import { Scene, type TakePicture } from './Scene.js';
+import { useMeshes } from './useMeshes.js';
+import { woodMeshes } from './woodMeshes.js';
+
+export interface TurntableProps {
+  /** An inset only turns; a panel has the slider; large has everything. */
+  readonly size: 'inset' | 'panel' | 'large';
+  readonly onPlace?: ((ring: number, place: number) => void) | undefined;
+}
+
+/** A key turns the piece by this, radians. */
+const KEY_TURN = Math.PI / 12;
+
+/** The piece in space: from the blank as glued to the piece as turned. */
+export default function Turntable({ size, onPlace }: TurntableProps) {
+  const prepared = useApp(preparedOf);
+  const plan = useApp(planOf);
+  const palette = useApp(paletteOf);
+  const made = useMeshes(`turntable-${size}`);
+  const [turned, setTurned] = useState(1);
+  const [apartMm, setApart] = useState(0);
+  const [cutAway, setCutAway] = useState(false);
+  const [stand, setStand] = useState<Stand>('outside');
+  const [light, setLight] = useState(-40);
+  const [turn, setTurn] = useState(0);
+  const take = useRef<TakePicture | null>(null);
+  const ready = useCallback((taking: TakePicture) => {
+    take.current = taking;
+  }, []);
+  const state = useMemo(() => ({ turned, apartMm }), [turned, apartMm]);
+  const rings = prepared.ok ? prepared.value.rings : null;
+  const meshes = useMemo(
+    () =>
+      made && rings && made.length === rings.length
+        ? woodMeshes(
+            made,
+            rings.map(({ ring }) => ring.woods),
+          )
+        : [],
+    [made, rings],
+  );
+  if (!prepared.ok || !plan.ok) return <p className="p-3 text-sm text-quiet">Nothing can be drawn yet.</p>;
+  const { rings: count, pieces } = plan.value;
+  const radiusMm = Math.max(...count.map(({ cornerMm }) => cornerMm));
+  const heightMm = prepared.value.rings.at(-1)!.course.topMm + apartMm * (count.length - 1);
+  const scene = (
+    <Scene
+      {...{ meshes, palette, state, cutAway, stand, heightMm, radiusMm, turn, onPlace }}
+      light={(light * Math.PI) / 180}
+      label={`The piece in space, ${count.length} rings, ${pieces} pieces; ${turned === 1 ? 'as turned' : turned === 0 ? 'as glued' : 'partly turned'}.`}
+      onReady={size === 'large' ? ready : undefined}
+    />
+  );
+  if (size === 'inset') return scene;
+  return (
+    <div className="flex h-full flex-col">
+      {/* biome-ignore lint/a11y/useSemanticElements: a view that keys turn is a group, and no fieldset */}
+      <div
+        role="group"
+        aria-label="Turntable: drag or arrow keys turn it"
+        tabIndex={0}
+        className="min-h-0 flex-1 focus-visible:outline-offset-[-2px]"
+        onKeyDown={({ key }) => {
+          if (key === 'ArrowLeft') setTurn(turn - KEY_TURN);
+          if (key === 'ArrowRight') setTurn(turn + KEY_TURN);
+        }}
+      >
+        {scene}
+      </div>
+      <div className="flex flex-wrap items-end gap-x-4 gap-y-1 px-3 py-2 text-xs text-quiet">
+        <Slider
+          label="As glued"
+          end="as turned"
+          value={Math.round(100 * turned)}
+          onChange={(value) => setTurned(value / 100)}
+        />
+        {size === 'large' && (
+          <>
+            <Slider label="Together" end="apart" value={apartMm} most={40} onChange={setApart} />
+            <Slider label="Light" end="round" value={light} least={-180} most={180} onChange={setLight} />
+          </>
+        )}
+        <label className="flex items-center gap-1">
+          <input
+            type="checkbox"
+            className="accent-teal"
+            checked={cutAway}
+            onChange={(event) => setCutAway(event.target.checked)}
+          />
+          Quarter cut away
+        </label>
+        <label className="flex items-center gap-1">
+          <input
+            type="checkbox"
+            className="accent-teal"
+            checked={stand === 'inside'}
+            onChange={(event) => setStand(event.target.checked ? 'inside' : 'outside')}
+          />
+          Look inside
+        </label>
+        {size === 'large' && (
+          <>
+            <ExportModel made={made} take={take} />
+            <span>End grain is drawn darker.</span>
+          </>
+        )}
+      </div>
+    </div>
+  );
+}
+
+interface SliderProps {
+  readonly label: string;
+  readonly end: string;
+  readonly value: number;
+  readonly least?: number;
+  readonly most?: number;
+  readonly onChange: (value: number) => void;
+}
+
+function Slider({ label, end, value, least = 0, most = 100, onChange }: SliderProps) {
+  return (
+    <label className="flex items-center gap-1.5">
+      {label}
+      <input
+        type="range"
+        aria-label={`${label} to ${end}`}
+        min={least}
+        max={most}
+        value={value}
+        className="w-24 accent-teal"
+        onChange={(event) => onChange(Number(event.target.value))}
+      />
+      {end}
+    </label>
+  );
+}

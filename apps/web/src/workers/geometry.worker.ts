@@ -1,0 +1,28 @@
+import type { RingMesh, SampledWall } from '@fellside/core';
+import { expose, transfer } from 'comlink';
+import { createGeometry, type Geometry } from './geometry.js';
+
+const geometry = createGeometry();
+
+const wallBuffers = ({ ring, radius, place, end }: SampledWall) =>
+  [ring, radius, place, end].map(({ buffer }) => buffer as ArrayBuffer);
+const meshBuffers = (mesh: RingMesh | null) =>
+  mesh
+    ? [mesh.blank, mesh.turned, mesh.blankNormals, mesh.turnedNormals, mesh.end, mesh.index].map(
+        ({ buffer }) => buffer as ArrayBuffer,
+      )
+    : [];
+
+/** Hands large arrays over instead of copying them. */
+const handing: Geometry = {
+  async sample(...asked) {
+    const wall = await geometry.sample(...asked);
+    return wall && transfer(wall, wallBuffers(wall));
+  },
+  async meshes(...asked) {
+    const meshes = await geometry.meshes(...asked);
+    return meshes && transfer(meshes, meshes.flatMap(meshBuffers));
+  },
+};
+
+expose(handing);
