@@ -6,7 +6,13 @@ const source = { conditions: ['fellside-source'] };
 const project = (name: string, include: string, environment = 'node') => ({
   resolve: source,
   ssr: { resolve: source },
-  test: { name, include: [include], environment, testTimeout: 60_000, setupFiles: name === 'core' ? [seed] : [] },
+  test: {
+    name,
+    include: [include],
+    environment,
+    testTimeout: 60_000,
+    setupFiles: name === 'core' ? [seed] : [],
+  },
 });
 
 export default defineConfig({

@@ -113,6 +113,7 @@ test('zoom by wheel and keys keeps one scale; hovering lights the segment in eve
   const [wall, round] = [(await ring.boundingBox())!, (await outside.boundingBox())!];
   expect(Math.abs(row.height - wall.height)).toBeLessThan(4);
   expect(Math.abs(round.y - wall.y)).toBeLessThan(4);
+  await page.mouse.move(0, 0);
   await page.locator('body').press('0');
   await expect.poll(async () => (await ring.boundingBox())!.height).toBeCloseTo(before, 0);
   await page.locator('body').press('+');

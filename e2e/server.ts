@@ -71,8 +71,23 @@ export async function startFellside(demo: boolean): Promise<Fellside> {
   };
 }
 
+interface Fixtures {
+  readonly fellside: Fellside;
+  /** Whether Form and Rings show the small turntable; put away where a test is not about it, drawing it takes long. */
+  readonly inset: boolean;
+}
+
 /** Tests that get a Fellside of their own, with the demo pieces on the shelf. */
-export const test = base.extend<{ fellside: Fellside }>({
+export const test = base.extend<Fixtures>({
+  inset: [false, { option: true }],
+  page: async ({ page, inset }, use) => {
+    if (!inset)
+      await page.addInitScript(() => {
+        if (!localStorage.getItem('fellside.look'))
+          localStorage.setItem('fellside.look', JSON.stringify({ inset: false }));
+      });
+    await use(page);
+  },
   // biome-ignore lint/correctness/noEmptyPattern: Playwright reads what a fixture needs from its first parameter
   fellside: async ({}, use) => {
     const fellside = await startFellside(true);
@@ -89,12 +104,14 @@ export async function open(
   page: Page,
   { url }: Fellside,
   piece: string,
-  station: 'Form' | 'Rings' | 'Cuts' = 'Form',
+  station: 'Form' | 'Rings' | 'Pattern' | 'Cuts' = 'Form',
 ): Promise<void> {
   await page.goto(url);
   await page.getByRole('link', { name: `Open ${piece}` }).click();
   if (station !== 'Form') await page.getByRole('link', { name: station }).click();
-  const landmark = { Form: 'Form', Rings: 'Wall, unrolled', Cuts: 'Pieces' }[station];
+  const landmark = { Form: 'Form', Rings: 'Wall, unrolled', Pattern: 'Wall, unrolled', Cuts: 'Pieces' }[
+    station
+  ];
   await page
     .getByRole(station === 'Form' ? 'complementary' : 'region', { name: landmark, exact: true })
     .waitFor();

@@ -11,3 +11,6 @@ node(
   '--disable-console-intercept',
   '--reporter=dot',
 );
+
+const { turntableBench } = await import('./turntable-bench.mjs');
+await turntableBench();

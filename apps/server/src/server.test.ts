@@ -316,3 +316,39 @@ describe('the stash', () => {
     expect((await http().get('/api/stash')).body.length).toBe(before);
   });
 });
+
+describe('kept patterns', () => {
+  const motif = { kind: 'chequer', tones: ['light', 'dark'], values: { repeats: 12, high: 1 } };
+  test('are listed for every piece, newest first, and thrown away once', async () => {
+    const first = (
+      await http().post('/api/patterns').send({ holds: 'motif', name: 'Squares', motif }).expect(201)
+    ).body;
+    const block = { widthTurns: 0.5, rows: [[{ from: 0, to: 1, tone: 'dark' }]] };
+    await http().post('/api/patterns').send({ holds: 'block', name: 'Bar', block }).expect(201);
+    const { body } = await http().get('/api/patterns').expect(200);
+    expect(body.map(({ pattern }: { pattern: { name: string } }) => pattern.name)).toEqual([
+      'Bar',
+      'Squares',
+    ]);
+    expect(body[1]).toEqual(first);
+    await http().delete(`/api/patterns/${first.id}`).expect(204);
+    await http().delete(`/api/patterns/${first.id}`).expect(404);
+  });
+  test.each([
+    ['no name', { holds: 'motif', name: ' ', motif }, /Name is empty/],
+    [
+      'a number beyond its limits',
+      { holds: 'motif', name: 'x', motif: { ...motif, values: { repeats: 0, high: 1 } } },
+      /Repeats round the piece is 0/,
+    ],
+    [
+      'a block wider than round',
+      { holds: 'block', name: 'x', block: { widthTurns: 2, rows: [[]] } },
+      /Width of the block is 2/,
+    ],
+    ['something unknown', { holds: 'motif', name: 'x', motif, extra: 1 }, /Unknown key “extra”/],
+  ])('one with %s is refused with a sentence', async (_, pattern, sentence) => {
+    const { body } = await http().post('/api/patterns').send(pattern).expect(422);
+    expect(body.reasons.map(({ message }: { message: string }) => message).join(' ')).toMatch(sentence);
+  });
+});

@@ -34,6 +34,7 @@ function vase(rings: number, count: number): Project {
       turn: (i % 2) / 2,
       woods: Array.from({ length: count }, (_, place) => ((place + i) % 3 === 0 ? 'dark' : 'light')),
     })),
+    motifs: [],
     palette: [
       { key: 'light', tone: 'light', wood: 'sugar-maple' },
       { key: 'dark', tone: 'dark', wood: 'black-walnut' },

@@ -1,45 +1,21 @@
 import { expect, test } from 'vitest';
 import { begun, type RingMaking, WAYS } from '../src/making/registry.js';
 import { mm } from '../src/measure/quantity.js';
-import { prepare } from '../src/project/prepare.js';
 import { outsideLine } from '../src/surface/drawing.js';
 import { outsidePatches } from '../src/surface/outside.js';
 import { cutParts } from '../src/surface/toward.js';
 import { unrolledParts } from '../src/surface/unrolled.js';
+import { middleOf, stacked, vaseOf } from './vase.js';
 
 /** A shouldered vase of 40 rings of 48 segments, all made one way. */
-const vase = (making: RingMaking) =>
-  prepare({
-    form: {
-      points: [
-        [90, 0],
-        [150, 160],
-        [110, 272],
-        [120, 320],
-      ].map(([radius, height]) => ({
-        radiusMm: mm(radius!),
-        heightMm: mm(height!),
-        kind: 'smooth' as const,
-      })),
-      inside: { by: 'wall', walls: [{ heightMm: mm(0), wallMm: mm(8) }], floorMm: mm(0) },
-      recess: null,
-      lid: null,
-    },
-    rings: Array.from({ length: 40 }, (_, i) => ({
-      id: `r${i}`,
-      heightMm: mm(8),
-      making,
-      turn: (i % 2) / 2,
-      woods: ['wood'],
-    })),
-    allowances: { outsideMm: mm(4), insideMm: mm(4) },
-  });
+function vase(making: RingMaking) {
+  const { rings, ...rest } = vaseOf(40, 48);
+  return stacked({ ...rest, rings: rings.map((ring) => ({ ...ring, making })) });
+}
 
 /** Works out what all drawings of the bench show of a piece. */
 function drawn(making: RingMaking): number {
-  const prepared = vase(making);
-  if (!prepared.ok) throw new Error(prepared.reasons[0]!.message);
-  const { vessel, rings } = prepared.value;
+  const { vessel, rings } = vase(making);
   let shown = 0;
   for (const { made, turn, course } of rings) {
     if (!made.ok) continue;
@@ -50,15 +26,6 @@ function drawn(making: RingMaking): number {
     shown += cutParts(made.value, turn, 0.3).length;
   }
   return shown;
-}
-
-function middle(work: () => void, runs = 11): number {
-  const times = Array.from({ length: runs }, () => {
-    const start = performance.now();
-    work();
-    return performance.now() - start;
-  });
-  return times.sort((a, b) => a - b)[runs >> 1]!;
 }
 
 test('from a changed form to what outside, unrolled wall and half-section show, 40 × 48', () => {
@@ -73,7 +40,7 @@ test('from a changed form to what outside, unrolled wall and half-section show, 
           ? { ...begin, tiltDeg: 12 }
           : begin;
     expect(drawn(making)).toBeGreaterThan(0);
-    return [{ way, ms: middle(() => drawn(making)) }];
+    return [{ way, ms: middleOf(() => drawn(making), 11) }];
   });
   const flat = times.find(({ way }) => way === 'flat')!.ms;
   console.log(

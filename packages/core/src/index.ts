@@ -117,7 +117,14 @@ export type { Thickness } from './ring/slicing.js';
 export { CAUTION_NOTE, CAUTIONS, type CautionId } from './settings/cautions.js';
 export { DEFAULT_SHOP, type Shop, shopSchema } from './settings/shop.js';
 export { insideLine, outsideLine, type SectionPoint, woodOutline } from './surface/drawing.js';
-export { type PieceRange, type RingMesh, ringMesh } from './surface/mesh.js';
+export {
+  FINE_MESH,
+  type MeshFineness,
+  type PieceRange,
+  type RingMesh,
+  ringMesh,
+  VIEW_MESH,
+} from './surface/mesh.js';
 export { type FrontPoint, type OutsidePatch, outsidePatches } from './surface/outside.js';
 export {
   type Fineness,

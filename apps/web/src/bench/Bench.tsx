@@ -78,7 +78,7 @@ function Panes({
   };
   return (
     <div className="flex min-h-0 flex-1 flex-col">
-      <BenchTools />
+      <BenchTools unrolled={unrolled} />
       <section
         ref={bench.ref}
         tabIndex={0}

@@ -5,7 +5,7 @@ import { useActions, useApp } from '../store/store.js';
 import { ZOOM_STEP } from './useZoom.js';
 
 /** How the bench is looked at. */
-export function BenchTools() {
+export function BenchTools({ unrolled }: { unrolled: boolean }) {
   const dispatch = useActions();
   const { fit, hatched, zoom, side } = useApp((state) => state.session);
   return (
@@ -44,20 +44,22 @@ export function BenchTools() {
           <Plus aria-hidden size={12} />
         </Zoom>
       </span>
-      <label className="flex items-center gap-1.5">
-        Unrolled
-        <select
-          aria-label="Side of the wall that is unrolled"
-          className="h-7 rounded border border-line bg-raised px-1 text-ink"
-          value={side}
-          onChange={(event) =>
-            dispatch(session.painting({ side: event.target.value as 'outside' | 'inside' }))
-          }
-        >
-          <option value="outside">outside</option>
-          <option value="inside">inside</option>
-        </select>
-      </label>
+      {unrolled && (
+        <label className="flex items-center gap-1.5">
+          Unrolled
+          <select
+            aria-label="Side of the wall that is unrolled"
+            className="h-7 rounded border border-line bg-raised px-1 text-ink"
+            value={side}
+            onChange={(event) =>
+              dispatch(session.painting({ side: event.target.value as 'outside' | 'inside' }))
+            }
+          >
+            <option value="outside">outside</option>
+            <option value="inside">inside</option>
+          </select>
+        </label>
+      )}
       <BenchExports />
       <span className="ml-auto hidden 2xl:inline">
         Shift-click selects several rings · Ctrl with the wheel, or + and −, zooms

@@ -54,7 +54,10 @@ describe('the bench', () => {
     const { project } = show();
     const wall = screen.getByRole('region', { name: 'Wall, unrolled' });
     project().rings.forEach((ring, i) => {
-      const woods = wall.querySelector(`[data-ring="${i + 1}"]`)!.getAttribute('data-woods')!.split(', ');
+      const woods = wall
+        .querySelector(`[data-ring="${i + 1}"]`)!
+        .getAttribute('data-woods')!
+        .split(', ');
       const counts = [...new Set(ring.woods)].map(
         (key) => `${key} ${ring.woods.filter((other) => other === key).length}`,
       );

@@ -59,9 +59,9 @@ export function ContrastPanel() {
             <thead className="text-right text-xs text-quiet">
               <tr>
                 <th className="text-left font-normal">Touching woods</th>
-                <th className="font-normal">new</th>
-                <th className="font-normal">5 years</th>
-                <th className="font-normal">20</th>
+                <th className="pl-2 font-normal">new</th>
+                <th className="pl-2 font-normal">5 yr</th>
+                <th className="pl-2 font-normal">20 yr</th>
               </tr>
             </thead>
             <tbody>
@@ -79,7 +79,7 @@ export function ContrastPanel() {
                   {differences.map((value, i) => (
                     <td
                       key={AGES[i]}
-                      className={`text-right ${value < INVISIBLE ? 'font-semibold text-rust' : ''}`}
+                      className={`pl-2 text-right ${value < INVISIBLE ? 'font-semibold text-rust' : ''}`}
                     >
                       {value.toFixed(0)}
                     </td>

@@ -1,4 +1,12 @@
-import { lettersAsBlock, pixelsOf, radiusAt, segmentsOf, setInPixels, type ToneName } from '@fellside/core';
+import {
+  lettersAsBlock,
+  pixelsOf,
+  radiusAt,
+  refuse,
+  segmentsOf,
+  setInPixels,
+  type ToneName,
+} from '@fellside/core';
 import { useState } from 'react';
 import { useTargets } from '../rings/targets.js';
 import { refusedEntry } from '../store/edits.js';
@@ -9,6 +17,7 @@ import { Button } from '../ui/Button.js';
 import { Choice } from '../ui/Choice.js';
 import { controlClass, Field } from '../ui/Field.js';
 import { Group, Pairs } from '../ui/Group.js';
+import { NumberField } from '../ui/NumberField.js';
 import { pasteBlock } from './blocks.js';
 import { drawLine, FACES, type Face } from './faces.js';
 import { ringsName } from './MotifPanel.js';
@@ -36,6 +45,7 @@ export function LetterPanel() {
   const [text, setText] = useState('');
   const [face, setFace] = useState<AnyFace>('pixel');
   const [letter, setLetter] = useState<ToneName>('dark');
+  const [wide, setWide] = useState(0);
   const [ground, setGround] = useState<ToneName | 'as-is'>('light');
   const [low, high] = [Math.min(...targets), Math.max(...targets)];
   const rows = high - low + 1;
@@ -53,7 +63,9 @@ export function LetterPanel() {
     const radius = radiusAt(vessel.outside, Math.min(vessel.heightMm, (course.bottomMm + course.topMm) / 2));
     const aspect = (2 * Math.PI * radius) / segments / (course.topMm - course.bottomMm);
     const drawn = await drawLine(text.trim(), face);
-    return drawn ? pixelsOf(drawn, rows, aspect) : 'These letters cannot be drawn here.';
+    if (!drawn) return 'These letters cannot be drawn here.';
+    const squeezed = drawn.width / wide / (drawn.height / rows);
+    return pixelsOf(drawn, rows, wide > 0 ? squeezed : aspect);
   };
 
   const set = async () => {
@@ -93,6 +105,18 @@ export function LetterPanel() {
         )}
       </Field>
       <Choice label="Face" className="w-full" value={face} options={FACE_CHOICES} onChange={setFace} />
+      {face !== 'pixel' && (
+        <NumberField
+          label="Segments wide (0: as drawn)"
+          value={wide}
+          onChange={(value) => {
+            if (!Number.isInteger(value) || value < 0 || value > 360)
+              return refuse('width', 'wide', `Width is ${value}; it has to be a whole number from 0 to 360.`);
+            setWide(value);
+            return { ok: true, value: null };
+          }}
+        />
+      )}
       <Pairs>
         <Choice
           label="Letters"

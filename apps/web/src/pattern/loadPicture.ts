@@ -5,10 +5,9 @@ const MOST = 1200;
 
 /** Reads a PNG, JPEG or SVG file as pixels; null where it is no picture. */
 export async function loadPicture(file: Blob): Promise<Raster | null> {
-  const address = URL.createObjectURL(file);
   try {
     const image = new Image();
-    image.src = address;
+    image.src = await addressOf(file);
     await image.decode();
     const [wide, tall] = [image.naturalWidth || 600, image.naturalHeight || 600];
     const share = Math.min(1, MOST / Math.max(wide, tall));
@@ -22,7 +21,14 @@ export async function loadPicture(file: Blob): Promise<Raster | null> {
     return { width, height, rgba: context.getImageData(0, 0, width, height).data };
   } catch {
     return null;
-  } finally {
-    URL.revokeObjectURL(address);
   }
 }
+
+/** A file as an address that holds it whole: the page's safeguards let no other in. */
+const addressOf = (file: Blob): Promise<string> =>
+  new Promise((done, failed) => {
+    const reader = new FileReader();
+    reader.onload = () => done(reader.result as string);
+    reader.onerror = () => failed(reader.error);
+    reader.readAsDataURL(file);
+  });

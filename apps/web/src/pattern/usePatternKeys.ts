@@ -1,4 +1,5 @@
 import { useEffect } from 'react';
+import { isTypedIn } from '../shell/typing.js';
 import { projectOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { type Dispatch, type State, useActions } from '../store/store.js';
@@ -20,13 +21,7 @@ export function usePatternKeys(): void {
   const dispatch = useActions();
   useEffect(() => {
     const pressed = (event: KeyboardEvent) => {
-      const { target } = event;
-      if (
-        target instanceof HTMLInputElement ||
-        target instanceof HTMLSelectElement ||
-        target instanceof HTMLTextAreaElement
-      )
-        return;
+      if (isTypedIn(event.target)) return;
       const modified = event.ctrlKey || event.metaKey;
       if (!modified && /^[1-9]$/.test(event.key)) dispatch(pickByNumber(Number(event.key)));
       else if (modified && event.key === 'c' && !window.getSelection()?.toString()) dispatch(copyBlock());

@@ -31,7 +31,11 @@ export const asPng = (element: HTMLCanvasElement): Promise<Blob | null> =>
   new Promise((done) => element.toBlob(done, 'image/png'));
 
 /** A wall sampled as finely as a picture of a size needs. */
-export const wallFor = async (shape: Shape, side: Side, { width, height }: Size): Promise<SampledWall | null> =>
+export const wallFor = async (
+  shape: Shape,
+  side: Side,
+  { width, height }: Size,
+): Promise<SampledWall | null> =>
   (await geometryService()?.sample('picture', shape, side, {
     columns: Math.min(8192, FINE * width),
     rows: Math.min(4096, height),

@@ -3,6 +3,7 @@ import { ZOOM_STEP } from '../bench/useZoom.js';
 import { redo, undo } from '../store/edits.js';
 import { session } from '../store/sessionSlice.js';
 import { type Dispatch, type State, useActions } from '../store/store.js';
+import { isTypedIn } from './typing.js';
 
 const zoomBy = (factor: number) => (dispatch: Dispatch, getState: () => State) =>
   dispatch(session.zoomed(getState().session.zoom * factor));
@@ -12,7 +13,7 @@ export function useShortcuts(): void {
   const dispatch = useActions();
   useEffect(() => {
     const pressed = (event: KeyboardEvent) => {
-      if (event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement) return;
+      if (isTypedIn(event.target)) return;
       const key = event.key.toLowerCase();
       if (event.ctrlKey || event.metaKey) {
         if (key !== 'z' && key !== 'y') return;

@@ -1,23 +1,26 @@
-import type { RingMesh } from '@fellside/core';
+import { FINE_MESH } from '@fellside/core';
 import type { RefObject } from 'react';
 import { ExportMenu } from '../pictures/ExportMenu.js';
 import { paletteOf, preparedOf, projectOf } from '../store/selectors.js';
+import { shapeOf } from '../store/shape.js';
 import { useApp } from '../store/store.js';
 import { saveBlob } from '../ui/saveFile.js';
+import { geometryService } from '../workers/client.js';
 import { type ModelFormat, modelFile } from './model.js';
 import type { TakePicture } from './Scene.js';
 
 interface ExportModelProps {
-  readonly made: readonly (RingMesh | null)[] | null;
   readonly take: RefObject<TakePicture | null>;
 }
 
 /** The piece as a model for other programs, and the turntable as a picture. */
-export function ExportModel({ made, take }: ExportModelProps) {
+export function ExportModel({ take }: ExportModelProps) {
   const prepared = useApp(preparedOf);
   const palette = useApp(paletteOf);
   const { name } = useApp(projectOf);
+  const shape = useApp(shapeOf);
   const save = (format: ModelFormat, turned: boolean) => async () => {
+    const made = await geometryService()?.meshes('model', shape, FINE_MESH);
     if (!made || !prepared.ok) return;
     const file = await modelFile(format, made, prepared.value, palette, turned);
     saveBlob(`${name}, ${turned ? 'turned' : 'blank'}.${format}`, file);

@@ -1,14 +1,35 @@
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { TurntableProps } from './Turntable.js';
-import { hasWebGl } from './webgl.js';
+import { ability } from './webgl.js';
 
 const Turntable = lazy(() => import('./Turntable.js'));
 
-/** The turntable, fetched when it is first shown; a sentence where this browser cannot draw in space. */
+/** Longest wait for the browser to have nothing else to do, ms. */
+const PATIENCE = 2000;
+
+/** True once the browser has drawn what matters more. */
+function useIdle(): boolean {
+  const [idle, setIdle] = useState(false);
+  useEffect(() => {
+    if (typeof requestIdleCallback === 'undefined') {
+      const later = setTimeout(() => setIdle(true), 300);
+      return () => clearTimeout(later);
+    }
+    const asked = requestIdleCallback(() => setIdle(true), { timeout: PATIENCE });
+    return () => cancelIdleCallback(asked);
+  }, []);
+  return idle;
+}
+
+const COMING = <p className="p-3 text-sm text-quiet">The turntable is coming…</p>;
+
+/** The turntable, fetched when all else is drawn; a sentence where this browser cannot draw in space. */
 export function LazyTurntable(props: TurntableProps) {
   const { id } = useParams();
-  if (!hasWebGl())
+  const idle = useIdle();
+  if (!idle) return COMING;
+  if (!ability().webgl)
     return (
       <p className="p-3 text-sm text-quiet">
         This browser cannot draw in space (it has no WebGL), so there is no turntable. The outside pane shows
@@ -17,7 +38,7 @@ export function LazyTurntable(props: TurntableProps) {
     );
   return (
     <section aria-label="Turntable" className="relative h-full">
-      <Suspense fallback={<p className="p-3 text-sm text-quiet">The turntable is coming…</p>}>
+      <Suspense fallback={COMING}>
         <Turntable {...props} />
       </Suspense>
       {props.size === 'panel' && (

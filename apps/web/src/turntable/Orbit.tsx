@@ -2,6 +2,7 @@ import { useThree } from '@react-three/fiber';
 import { useEffect } from 'react';
 import { type PerspectiveCamera, Vector3 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+import { ability } from './webgl.js';
 
 /** What the eye goes to: the whole piece from outside, or into it from above. */
 export type Stand = 'outside' | 'inside';
@@ -10,12 +11,15 @@ interface OrbitProps {
   readonly stand: Stand;
   readonly heightMm: number;
   readonly radiusMm: number;
-  /** Turned by keys, radians about the axis. */
+  /** Where the eye stands round the axis, radians from the index mark. */
   readonly turn: number;
 }
 
 /** Room around the piece, in its own size. */
 const ROOM = 1.02;
+
+/** Without graphics hardware fewer pixels are drawn while the piece is dragged: this share of them a side. */
+const COARSE = 0.6;
 
 /** Turning the piece under the pointer: drags go round it, the wheel and two fingers come nearer. */
 export function Orbit({ stand, heightMm, radiusMm, turn }: OrbitProps) {
@@ -26,13 +30,13 @@ export function Orbit({ stand, heightMm, radiusMm, turn }: OrbitProps) {
     const half = (eye.fov * Math.PI) / 360;
     const wide = Math.min(1, size.width / Math.max(1, size.height));
     const away = (ROOM * Math.hypot(heightMm / 2, radiusMm)) / Math.sin(half) / wide;
-    const [angle, rise] = stand === 'inside' ? [-0.9, 1.15] : [-0.9, 0.38];
+    const rise = stand === 'inside' ? 1.15 : 0.38;
     eye.up.set(0, 0, 1);
     eye.near = away / 100;
     eye.far = away * 10;
     eye.position.set(
-      away * Math.cos(rise) * Math.cos(angle + turn),
-      away * Math.cos(rise) * Math.sin(angle + turn),
+      away * Math.cos(rise) * Math.cos(turn),
+      away * Math.cos(rise) * Math.sin(turn),
       heightMm / 2 + away * Math.sin(rise),
     );
     controls.target = new Vector3(0, 0, stand === 'inside' ? heightMm * 0.6 : heightMm / 2);
@@ -40,12 +44,24 @@ export function Orbit({ stand, heightMm, radiusMm, turn }: OrbitProps) {
     controls.minDistance = away / 8;
     controls.maxDistance = away * 3;
     const changed = () => invalidate();
+    const sharp = gl.getPixelRatio();
+    const draw = (ratio: number) => () => {
+      if (!ability().software) return;
+      gl.setPixelRatio(ratio);
+      invalidate();
+    };
+    const [coarse, fine] = [draw(sharp * COARSE), draw(sharp)];
     controls.addEventListener('change', changed);
+    controls.addEventListener('start', coarse);
+    controls.addEventListener('end', fine);
     controls.update();
     eye.updateProjectionMatrix();
     invalidate();
     return () => {
       controls.removeEventListener('change', changed);
+      controls.removeEventListener('start', coarse);
+      controls.removeEventListener('end', fine);
+      fine();
       controls.dispose();
     };
   }, [camera, gl, invalidate, stand, heightMm, radiusMm, turn, size.width, size.height]);

@@ -5,6 +5,7 @@ import { type PerspectiveCamera, Plane, Vector3 } from 'three';
 import { Orbit, type Stand } from './Orbit.js';
 import { Picker } from './Picker.js';
 import { Wood } from './Wood.js';
+import { ability } from './webgl.js';
 import type { State3, WoodMesh } from './woodMeshes.js';
 
 /** Takes a picture of what is seen, at a size in px. */
@@ -15,10 +16,14 @@ interface SceneProps {
   readonly palette: ReadonlyMap<string, Species>;
   readonly state: State3;
   readonly cutAway: boolean;
+  /** Whether every ring holds its wall, so that the turned piece has no steps. */
+  readonly covered: boolean;
   readonly stand: Stand;
   readonly heightMm: number;
   readonly radiusMm: number;
   readonly turn: number;
+  /** The direction that is looked at first, radians from the index mark. */
+  readonly facing: number;
   /** Direction of the light round the piece, radians. */
   readonly light: number;
   readonly label: string;
@@ -26,28 +31,36 @@ interface SceneProps {
   readonly onReady?: ((take: TakePicture) => void) | undefined;
 }
 
-/** Where the quarter that is cut away begins, radians: beside the joints at the index mark, so that no joint is the cut. */
-const BEGINS = -Math.PI / 2 + 0.0437;
-const ENDS = BEGINS + Math.PI / 2;
-/** Its two sides: what lies behind both is cut away. */
-const QUARTER = [
-  new Plane(new Vector3(Math.sin(BEGINS), -Math.cos(BEGINS), 0), 0),
-  new Plane(new Vector3(-Math.sin(ENDS), Math.cos(ENDS), 0), 0),
-];
-const inQuarter = (point: Vector3) => QUARTER.every((plane) => plane.distanceToPoint(point) < 0);
+/** The middle of the quarter lies beside the line of sight, so that no joint at the index mark is the cut. */
+const ASIDE = 0.0437;
+
+/** The two sides of a quarter that faces a direction: what lies behind both is cut away. */
+function quarterFacing(direction: number): Plane[] {
+  const [from, to] = [-1, 1].map((side) => direction + ASIDE + (side * Math.PI) / 4) as [number, number];
+  return [
+    new Plane(new Vector3(Math.sin(from), -Math.cos(from), 0), 0),
+    new Plane(new Vector3(-Math.sin(to), Math.cos(to), 0), 0),
+  ];
+}
 const nowhere = () => false;
 
 /** The piece in space, drawn only when something changes. */
 export function Scene(props: SceneProps) {
   const { meshes, palette, state, cutAway, stand, heightMm, radiusMm, turn, light, onPlace } = props;
+  const quarter = useMemo(() => (cutAway ? quarterFacing(props.facing) : null), [cutAway, props.facing]);
+  const hidden = useMemo(
+    () => (quarter ? (point: Vector3) => quarter.every((side) => side.distanceToPoint(point) < 0) : nowhere),
+    [quarter],
+  );
   const tall = heightMm + state.apartMm * 2;
+  const faces = cutAway || state.apartMm > 0 ? 'all' : state.turned === 1 && props.covered ? 'skin' : 'caps';
   return (
     <Canvas
       frameloop="demand"
       dpr={[1, 2]}
       flat
       camera={{ fov: 32 }}
-      gl={{ antialias: true, localClippingEnabled: true }}
+      gl={{ antialias: !ability().software, localClippingEnabled: true }}
       role="img"
       aria-label={props.label}
     >
@@ -60,12 +73,13 @@ export function Scene(props: SceneProps) {
           mesh={mesh}
           colour={palette.get(mesh.key)?.colour ?? '#999999'}
           state={state}
-          cut={cutAway ? QUARTER : null}
+          faces={faces}
+          cut={quarter}
         />
       ))}
-      <Orbit stand={stand} heightMm={tall} radiusMm={radiusMm} turn={turn} />
+      <Orbit stand={stand} heightMm={tall} radiusMm={radiusMm} turn={props.facing + turn} />
       <Frames light={light} />
-      {onPlace && <Picker hidden={cutAway ? inQuarter : nowhere} onPlace={onPlace} />}
+      {onPlace && <Picker hidden={hidden} onPlace={onPlace} />}
       {props.onReady && <Camera onReady={props.onReady} />}
     </Canvas>
   );

@@ -1,3 +1,4 @@
+import type { Prepared } from '@fellside/core';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { paletteOf, planOf, preparedOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
@@ -16,6 +17,13 @@ export interface TurntableProps {
 /** A key turns the piece by this, radians. */
 const KEY_TURN = Math.PI / 12;
 
+/** Rings whose tops, bottoms or joints are in sight: those with gaps, next to one with gaps or to none. */
+const bareIn = (rings: Prepared['rings']) => (ring: number) =>
+  [ring - 1, ring, ring + 1].some((index) => {
+    const made = rings[index]?.made;
+    return !made?.ok || !made.value.closed;
+  });
+
 /** The piece in space: from the blank as glued to the piece as turned. */
 export default function Turntable({ size, onPlace }: TurntableProps) {
   const prepared = useApp(preparedOf);
@@ -28,6 +36,8 @@ export default function Turntable({ size, onPlace }: TurntableProps) {
   const [stand, setStand] = useState<Stand>('outside');
   const [light, setLight] = useState(-40);
   const [turn, setTurn] = useState(0);
+  // Looked at first from where the outside pane is.
+  const [facing] = useState(useApp((state) => state.session.view));
   const take = useRef<TakePicture | null>(null);
   const ready = useCallback((taking: TakePicture) => {
     take.current = taking;
@@ -40,6 +50,7 @@ export default function Turntable({ size, onPlace }: TurntableProps) {
         ? woodMeshes(
             made,
             rings.map(({ ring }) => ring.woods),
+            bareIn(rings),
           )
         : [],
     [made, rings],
@@ -50,7 +61,8 @@ export default function Turntable({ size, onPlace }: TurntableProps) {
   const heightMm = prepared.value.rings.at(-1)!.course.topMm + apartMm * (count.length - 1);
   const scene = (
     <Scene
-      {...{ meshes, palette, state, cutAway, stand, heightMm, radiusMm, turn, onPlace }}
+      covered={plan.value.checks.every(({ ring }) => ring === null)}
+      {...{ meshes, palette, state, cutAway, stand, heightMm, radiusMm, turn, facing, onPlace }}
       light={(light * Math.PI) / 180}
       label={`The piece in space, ${count.length} rings, ${pieces} pieces; ${turned === 1 ? 'as turned' : turned === 0 ? 'as glued' : 'partly turned'}.`}
       onReady={size === 'large' ? ready : undefined}
@@ -105,7 +117,7 @@ export default function Turntable({ size, onPlace }: TurntableProps) {
         </label>
         {size === 'large' && (
           <>
-            <ExportModel made={made} take={take} />
+            <ExportModel take={take} />
             <span>End grain is drawn darker.</span>
           </>
         )}

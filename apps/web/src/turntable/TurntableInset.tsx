@@ -1,13 +1,12 @@
+import { ChevronRight } from 'lucide-react';
 import { look } from '../store/lookSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { LazyTurntable } from './LazyTurntable.js';
-import { hasWebGl } from './webgl.js';
 
 /** A small turntable in the corner of a pane; it can be put away, which the browser remembers. */
 export function TurntableInset() {
   const dispatch = useActions();
   const shown = useApp((state) => state.look.inset);
-  if (!hasWebGl()) return null;
   return (
     <div className="sticky bottom-0 z-5 flex h-0 justify-end">
       {shown ? (
@@ -39,16 +38,22 @@ export function TurntableInset() {
 export function FormTurntable() {
   const dispatch = useActions();
   const shown = useApp((state) => state.look.inset);
-  if (!hasWebGl()) return null;
   return (
     <details
       open={shown}
-      className="mb-2 border-b border-line pb-2"
+      className="group/part mb-2 border-b border-line pb-3"
       onToggle={({ currentTarget: { open } }) => {
         if (open !== shown) dispatch(look.inset(open));
       }}
     >
-      <summary className="mb-1 cursor-pointer font-semibold">Turntable</summary>
+      <summary className="mb-1 cursor-pointer list-none font-semibold">
+        <ChevronRight
+          aria-hidden
+          size={14}
+          className="mr-1 -ml-1 inline text-quiet group-open/part:rotate-90"
+        />
+        Turntable
+      </summary>
       {shown && (
         <div className="h-44 overflow-hidden rounded border border-line">
           <LazyTurntable size="inset" />

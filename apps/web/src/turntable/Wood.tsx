@@ -31,17 +31,23 @@ function useGeometry(mesh: WoodMesh, state: State3): BufferGeometry {
   return geometry;
 }
 
+export type Faces = 'skin' | 'caps' | 'all';
+
 interface WoodProps {
   readonly mesh: WoodMesh;
   readonly colour: string;
   readonly state: State3;
+  /** What has to be drawn: the skin of a whole turned piece, tops and bottoms as well, or all. */
+  readonly faces: Faces;
   /** Planes that cut a quarter away; none: nothing is. */
   readonly cut: Plane[] | null;
 }
 
 /** All pieces of one wood. Where they are cut through, their far sides stand for the cut face. */
-export function Wood({ mesh, colour, state, cut }: WoodProps) {
+export function Wood({ mesh, colour, state, faces, cut }: WoodProps) {
   const geometry = useGeometry(mesh, state);
+  const triangles = { skin: mesh.skin, caps: mesh.skin + mesh.caps, all: mesh.index.length / 3 }[faces];
+  geometry.setDrawRange(0, 3 * triangles);
   const { invalidate } = useThree();
   const shade = useMemo(() => new Color(colour), [colour]);
   const face = useMemo(() => new Color(colour).multiplyScalar(0.82), [colour]);
@@ -59,7 +65,16 @@ export function Wood({ mesh, colour, state, cut }: WoodProps) {
       </mesh>
       {cut && (
         <mesh geometry={geometry}>
-          <meshBasicMaterial color={face} side={BackSide} clippingPlanes={cut} clipIntersection />
+          {/* Drawn a hair nearer: a neighbour's joint lies in the very same plane. */}
+          <meshBasicMaterial
+            color={face}
+            side={BackSide}
+            clippingPlanes={cut}
+            clipIntersection
+            polygonOffset
+            polygonOffsetFactor={-0.5}
+            polygonOffsetUnits={-4}
+          />
         </mesh>
       )}
     </>

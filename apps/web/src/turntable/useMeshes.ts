@@ -1,4 +1,4 @@
-import type { RingMesh } from '@fellside/core';
+import { type RingMesh, VIEW_MESH } from '@fellside/core';
 import { useEffect, useState } from 'react';
 import { shapeOf } from '../store/shape.js';
 import { useApp } from '../store/store.js';
@@ -13,11 +13,9 @@ export function useMeshes(asker: string): readonly (RingMesh | null)[] | null {
     const service = geometryService();
     if (dragging || !service) return;
     let current = true;
-    void service
-      .meshes(asker, shape)
-      .then((made) => {
-        if (made && current) setMeshes(made);
-      });
+    void service.meshes(asker, shape, VIEW_MESH).then((made) => {
+      if (made && current) setMeshes(made);
+    });
     return () => {
       current = false;
     };

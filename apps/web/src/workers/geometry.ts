@@ -1,5 +1,6 @@
 import {
   type Fineness,
+  type MeshFineness,
   type Prepared,
   type RingMesh,
   ringMesh,
@@ -22,7 +23,7 @@ export interface Geometry {
   /** A wall sampled; null when the same asker has asked for something else meanwhile. */
   sample(asker: string, shape: Shape, side: Side, fineness: Fineness): Promise<SampledWall | null>;
   /** The mesh of every ring, null for those that cannot be made; null when no longer asked for. */
-  meshes(asker: string, shape: Shape): Promise<(RingMesh | null)[] | null>;
+  meshes(asker: string, shape: Shape, fineness: MeshFineness): Promise<(RingMesh | null)[] | null>;
 }
 
 /** Lets messages in between two stretches of work. */
@@ -65,14 +66,14 @@ export function createGeometry(): Geometry {
         if (!wanted()) return null;
       }
     },
-    async meshes(asker, shape) {
+    async meshes(asker, shape, fineness) {
       const wanted = begin(asker);
       await pause();
       const prepared = wanted() ? preparedOf(shape) : null;
       if (!prepared) return null;
       const meshes: (RingMesh | null)[] = [];
       for (const { made, turn, course } of prepared.rings) {
-        meshes.push(made.ok ? ringMesh(made.value, turn, course.bottomMm, prepared.vessel) : null);
+        meshes.push(made.ok ? ringMesh(made.value, turn, course.bottomMm, prepared.vessel, fineness) : null);
         await pause();
         if (!wanted()) return null;
       }

@@ -11,8 +11,6 @@ export interface Level {
   readonly inner: number;
 }
 
-/** How far a curve may stray from the straight way between two levels, mm: less than a saw mark. */
-const SAGITTA = 0.15;
 /** Times that the way between two heights is halved at most. */
 const HALVINGS = 6;
 /** A height just above or below another, mm: a floor is looked at from either side. */
@@ -23,9 +21,10 @@ const innerAt = (vessel: Vessel, z: number): number =>
 
 /**
  * Heights at which a ring between two heights of the stack is followed, bottom to top. A floor, a lid's roof and the
- * ceiling of a foot recess come twice, as they are below and above.
+ * ceiling of a foot recess come twice, as they are below and above. Between two heights a curve strays from the straight
+ * way by no more than about `sagittaMm`.
  */
-export function levelsOf(vessel: Vessel, bottomMm: number, topMm: number): Level[] {
+export function levelsOf(vessel: Vessel, bottomMm: number, topMm: number, sagittaMm: number): Level[] {
   const lip = Math.min(topMm, vessel.heightMm);
   const at = (z: number, look = z, blankZ = z): Level => ({
     blankZ,
@@ -44,7 +43,7 @@ export function levelsOf(vessel: Vessel, bottomMm: number, topMm: number): Level
   const levels = stops.slice(1).flatMap((to, i) => {
     const from = stops[i]!;
     const [first, last] = [at(from, from + BESIDE), at(to, to - BESIDE)];
-    const whole = [first, ...between(first, last, (z) => at(z), HALVINGS), last];
+    const whole = [first, ...between(first, last, (z) => at(z), sagittaMm, HALVINGS), last];
     const before = i > 0 && !turns.includes(from);
     return before ? whole.slice(1) : whole;
   });
@@ -52,13 +51,23 @@ export function levelsOf(vessel: Vessel, bottomMm: number, topMm: number): Level
 }
 
 /** Levels between two where a curve strays from the straight way. */
-function between(low: Level, high: Level, at: (z: number) => Level, halvings: number): Level[] {
+function between(
+  low: Level,
+  high: Level,
+  at: (z: number) => Level,
+  sagitta: number,
+  halvings: number,
+): Level[] {
   const middle = at((low.z + high.z) / 2);
-  const strays = (side: 'outer' | 'inner') => Math.abs(middle[side] - (low[side] + high[side]) / 2) > SAGITTA;
+  const strays = (side: 'outer' | 'inner') => Math.abs(middle[side] - (low[side] + high[side]) / 2) > sagitta;
   const quarter = at(low.z + (high.z - low.z) / 4);
   const skewed = (side: 'outer' | 'inner') =>
-    Math.abs(quarter[side] - (0.75 * low[side] + 0.25 * high[side])) > SAGITTA;
+    Math.abs(quarter[side] - (0.75 * low[side] + 0.25 * high[side])) > sagitta;
   if (halvings === 0 || !(['outer', 'inner'] as const).some((side) => strays(side) || skewed(side)))
     return [];
-  return [...between(low, middle, at, halvings - 1), middle, ...between(middle, high, at, halvings - 1)];
+  return [
+    ...between(low, middle, at, sagitta, halvings - 1),
+    middle,
+    ...between(middle, high, at, sagitta, halvings - 1),
+  ];
 }

@@ -85,7 +85,9 @@ describe('the mesh of a piece', () => {
     if (!prepared.ok) throw new Error('prepare');
     const { vessel, rings } = prepared.value;
     const widest = Math.max(
-      ...rings.flatMap(({ course }) => levelsOf(vessel, course.bottomMm, course.topMm).map((l) => l.outer)),
+      ...rings.flatMap(({ course }) =>
+        levelsOf(vessel, course.bottomMm, course.topMm, 0.15).map((l) => l.outer),
+      ),
     );
     for (const { mesh } of meshes(prepared.value))
       for (let i = 0; i < mesh.turned.length; i += 3) {

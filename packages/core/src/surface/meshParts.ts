@@ -18,14 +18,12 @@ export class MeshParts {
     return this.index.length / 3;
   }
 
-  /** A vertex where it is in the blank and in the turned piece, all turned about the axis; gives its number. */
-  vertex(blank: Point3, turned: Point3, flat: Point3, round: Point3, turn: number, end: number): number {
-    const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
-    const put = (into: number[], { x, y, z }: Point3) => into.push(x * cos - y * sin, x * sin + y * cos, z);
-    put(this.blank, blank);
-    put(this.turned, turned);
-    put(this.blankNormals, flat);
-    put(this.turnedNormals, round);
+  /** A vertex where it is in the blank and in the turned piece, with its normals there; gives its number. */
+  vertex(blank: Point3, turned: Point3, flat: Point3, round: Point3, end: number): number {
+    this.blank.push(blank.x, blank.y, blank.z);
+    this.turned.push(turned.x, turned.y, turned.z);
+    this.blankNormals.push(flat.x, flat.y, flat.z);
+    this.turnedNormals.push(round.x, round.y, round.z);
     this.end.push(end);
     return this.vertices++;
   }

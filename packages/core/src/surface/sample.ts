@@ -114,6 +114,9 @@ interface Level {
   readonly slope: number;
 }
 
+/** A hair counter-clockwise, radians. */
+const BESIDE = 1e-7;
+
 function sampleRow(
   { columns, place, end }: SampledWall,
   row: number,
@@ -128,7 +131,10 @@ function sampleRow(
   const first = row * columns;
   for (let column = 0; column < columns; column++) {
     const [x, y] = [directions[2 * column]!, directions[2 * column + 1]!];
-    const met = made.placeAt(x * cos - y * sin, x * sin + y * cos, height);
+    const [px, py] = [x * cos - y * sin, x * sin + y * cos];
+    let met = made.placeAt(px, py, height);
+    // The very line of a joint belongs to neither side: a closed ring is asked beside it.
+    if (met === null && made.closed) met = made.placeAt(px - BESIDE * py, py + BESIDE * px, height);
     if (met === null) continue;
     place[first + column] = met;
     const angle = ((column + 0.5) / columns) * 2 * Math.PI - turn;

@@ -1,0 +1,155 @@
+import { mm, prepare, ringMesh, type SampledWall, VIEW_MESH } from '@fellside/core';
+import { demoProjects } from '@fellside/core/demo';
+import { describe, expect, test } from 'vitest';
+import { placeVertices, woodMeshes } from '../turntable/woodMeshes.js';
+import { createGeometry } from '../workers/geometry.js';
+import { type Canvas, drawRound, drawUnrolled } from './draw.js';
+import type { Inks } from './inks.js';
+import { inksOf } from './inks.js';
+
+const HATCH = { angle: 0, gap: 4, line: 'solid' } as const;
+const INKS: Inks = {
+  inks: [
+    { r: 0, g: 0, b: 0, hatch: HATCH },
+    { r: 200, g: 0, b: 0, hatch: HATCH },
+    { r: 0, g: 200, b: 0, hatch: HATCH },
+  ],
+  ofPlace: [Uint8Array.of(1, 2, 1, 2)],
+  upright: [new Uint8Array(4)],
+};
+
+/** A wall of one ring of four places, 10 high, 20 in radius; the last quarter is a gap. */
+function fourPlaces(columns = 400, rows = 20): SampledWall {
+  const place = new Int16Array(columns * rows);
+  place.forEach((_, i) => {
+    const quarter = Math.floor((4 * (i % columns)) / columns);
+    place[i] = quarter === 3 ? -1 : quarter;
+  });
+  const ring = new Int16Array(rows);
+  const radius = new Float32Array(rows).fill(20);
+  return {
+    side: 'outside',
+    columns,
+    rows,
+    fromMm: 0,
+    toMm: 10,
+    ring,
+    radius,
+    place,
+    end: new Uint8Array(columns * rows),
+  };
+}
+
+const canvasOf = (width: number, height: number): Canvas => ({
+  width,
+  height,
+  pixels: new Uint32Array(width * height),
+});
+const channel = (colour: number, at: 'r' | 'g' | 'b' | 'a') =>
+  (colour >>> { r: 0, g: 8, b: 16, a: 24 }[at]) & 255;
+const reddish = (colour: number) => channel(colour, 'r') > 60 && channel(colour, 'g') < 20;
+const greenish = (colour: number) => channel(colour, 'g') > 60 && channel(colour, 'r') < 20;
+
+describe('drawing a sampled wall', () => {
+  const upward = { heightAt: (y: number) => 10 - (y + 0.5) / 2 };
+  test('laid flat: each place where it lies, a joint between, nothing above the lip, a veil over a gap', () => {
+    const canvas = canvasOf(80, 24);
+    drawUnrolled(canvas, fourPlaces(), INKS, { heightAt: (y) => 11 - (y + 0.5) / 2 }, false);
+    const at = (x: number, y: number) => canvas.pixels[y * 80 + x]!;
+    expect(at(10, 1)).toBe(0);
+    expect([reddish(at(10, 12)), greenish(at(30, 12)), reddish(at(50, 12))]).toEqual([true, true, true]);
+    expect(channel(at(70, 12), 'a')).toBeLessThan(100);
+    expect(channel(at(20, 12), 'g')).toBeLessThan(channel(at(30, 12), 'g'));
+  });
+  test('seen from the front: half of it, nothing beyond its radius, turned by the view', () => {
+    const drawn = (view: number) => {
+      const canvas = canvasOf(60, 20);
+      drawRound(canvas, fourPlaces(), INKS, upward, false, { axisX: 30, scale: 1, view });
+      return (x: number) => canvas.pixels[10 * 60 + x]!;
+    };
+    const front = drawn(Math.PI / 4);
+    expect([front(5), front(55)]).toEqual([0, 0]);
+    expect(reddish(front(32))).toBe(true);
+    expect(greenish(front(47))).toBe(true);
+    expect(greenish(drawn((3 * Math.PI) / 4)(32))).toBe(true);
+  });
+  test('hatches are lines of ink on a pale ground', () => {
+    const canvas = canvasOf(80, 20);
+    drawUnrolled(canvas, fourPlaces(), INKS, upward, true);
+    const column = Array.from({ length: 20 }, (_, y) => canvas.pixels[y * 80 + 8]!);
+    expect(column.some((colour) => channel(colour, 'r') < 60)).toBe(true);
+    expect(column.some((colour) => channel(colour, 'r') > 220)).toBe(true);
+  });
+});
+
+const prepared = (index: number) => {
+  const made = prepare(demoProjects()[index]!);
+  if (!made.ok) throw new Error('prepare');
+  return made.value;
+};
+
+test('inks follow the woods of every place, and staves stand upright', () => {
+  const cup = prepared(0);
+  const palette = new Map([['light', { colour: '#ff0000', hatch: HATCH }]]) as never;
+  const { inks, ofPlace } = inksOf(cup, palette);
+  expect(inks[1]).toMatchObject({ r: 255, g: 0, b: 0 });
+  cup.rings.forEach(({ ring }, i) => {
+    expect(ofPlace[i]!.length).toBe(ring.woods.length);
+  });
+});
+
+describe('geometry, in a worker or not', () => {
+  const { form, rings, allowances } = demoProjects()[3]!;
+  const shape = { version: 1, stacking: { form, rings, allowances } };
+  test('a question is dropped when the same asker asks for something else; others are not disturbed', async () => {
+    const geometry = createGeometry();
+    const fineness = { columns: 300, rows: 128 };
+    const [first, second, other] = await Promise.all([
+      geometry.sample('pane', shape, 'outside', fineness),
+      geometry.sample('pane', shape, 'outside', { columns: 150, rows: 64 }),
+      geometry.sample('print', shape, 'outside', fineness),
+    ]);
+    expect(first).toBeNull();
+    expect([second?.columns, other?.columns]).toEqual([150, 300]);
+  });
+  test('a form that cannot be has no geometry', async () => {
+    const wrong = {
+      ...shape,
+      version: 2,
+      stacking: {
+        ...shape.stacking,
+        form: {
+          ...form,
+          inside: { by: 'wall' as const, walls: [{ heightMm: mm(0), wallMm: mm(2) }], floorMm: mm(9999) },
+          lid: null,
+        },
+      },
+    };
+    expect(await createGeometry().sample('pane', wrong, 'outside', { columns: 8, rows: 8 })).toBeNull();
+  });
+  test('meshes sorted by wood hold every triangle once, with its ring and place', async () => {
+    const lantern = prepared(3);
+    const meshes = (await createGeometry().meshes('turntable', shape, VIEW_MESH))!;
+    const woods = lantern.rings.map(({ ring }) => ring.woods);
+    const sorted = woodMeshes(meshes, woods);
+    const triangles = meshes.reduce((sum, mesh) => sum + (mesh?.index.length ?? 0), 0);
+    expect(sorted.reduce((sum, { index }) => sum + index.length, 0)).toBe(triangles);
+    for (const { key, owner, index, blank } of sorted) {
+      expect(owner.length).toBe((2 * index.length) / 3);
+      expect(index.every((v) => v < blank.length / 3)).toBe(true);
+      for (let t = 0; t < owner.length; t += 2) expect(woods[owner[t]!]![owner[t + 1]!]).toBe(key);
+    }
+  });
+  test('vertices go from the blank to the turned piece, and rings apart', () => {
+    const { vessel, rings } = prepared(0);
+    const { made, turn, course } = rings[8]!;
+    if (!made.ok) throw new Error('ring');
+    const mesh = ringMesh(made.value, turn, course.bottomMm, vessel);
+    const [wood] = woodMeshes([null, mesh], [[], rings[8]!.ring.woods]);
+    const [positions, normals] = [new Float32Array(wood!.blank.length), new Float32Array(wood!.blank.length)];
+    placeVertices(wood!, { turned: 0, apartMm: 5 }, positions, normals);
+    expect(positions[2]).toBeCloseTo(wood!.blank[2]! + 5, 4);
+    placeVertices(wood!, { turned: 1, apartMm: 0 }, positions, normals);
+    expect(positions).toEqual(wood!.turned);
+  });
+});
