@@ -35,6 +35,8 @@ const views = {
   'plan-tilted': `${piece('Shepherd’s Lantern')}/rings/6/plan`,
   'plan-open': `${piece('Shepherd’s Lantern')}/rings/11/plan`,
   ways: `${piece('Shepherd’s Lantern')}/rings/5`,
+  pattern: `${piece('Fell Race Cup')}/pattern`,
+  turntable: `${piece('Shepherd’s Lantern')}/pattern/turntable`,
   cuts: `${piece('Best Fleece Bowl')}/cuts`,
   woods: '/woods',
   shop: '/shop',
@@ -51,6 +53,8 @@ const browser = await chromium.launch({ executablePath, args: flags });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 for (const [name, path] of Object.entries(views)) {
   await page.goto(base + path, { waitUntil: 'networkidle' });
+  // Walls and turntable are drawn by a worker and by software.
+  await page.waitForTimeout(4000);
   await page.screenshot({ path: join(ROOT, 'docs/screenshots', `${name}.png`) });
 }
 await page.goto(base, { waitUntil: 'networkidle' });

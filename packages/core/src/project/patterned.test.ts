@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
-import { mm } from '../measure/quantity.js';
 import { MOTIFS, motifOf } from '../pattern/motifs/registry.js';
 import { begunMotif, type MotifUse } from '../pattern/motifUse.js';
 import { after, change, planned, refusal, rings } from '../testing/pieces.js';
@@ -126,6 +125,5 @@ describe('a motif over rings', () => {
     expect(read.ok ? '' : read.reasons[0]!.message).toMatch(/names the motif “m9”/);
     const twice = { ...laid('stripes') };
     expect(readProject({ ...twice, motifs: [...twice.motifs, ...twice.motifs] }).ok).toBe(false);
-    expect(mm(1)).toBe(1);
   });
 });
