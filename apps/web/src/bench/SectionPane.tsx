@@ -5,8 +5,8 @@ import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import type { Canvas } from '../surfaces/draw.js';
 import { drawRound } from '../surfaces/draw.js';
-import { inksOf } from '../surfaces/inks.js';
 import { SurfaceCanvas } from '../surfaces/SurfaceCanvas.js';
+import { useInks } from '../surfaces/useInks.js';
 import { useSampledWall } from '../surfaces/useSampledWall.js';
 import { WoodPatterns } from '../ui/WoodPatterns.js';
 import { CurveHandles } from './CurveHandles.js';
@@ -73,8 +73,8 @@ export function SectionPane({
     }),
     [dispatch, onPlace],
   );
-  const wall = useSampledWall('outside', 'outside', height);
-  const inks = useMemo(() => inksOf(prepared, palette), [prepared, palette]);
+  const { wall, current } = useSampledWall('outside', 'outside', height);
+  const inks = useInks(prepared, palette, current);
   const draw = useCallback(
     (canvas: Canvas, sharp: number) => {
       if (!wall) return;

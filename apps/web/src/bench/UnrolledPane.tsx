@@ -4,8 +4,8 @@ import { paletteOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { type Canvas, drawUnrolled } from '../surfaces/draw.js';
-import { inksOf } from '../surfaces/inks.js';
 import { SurfaceCanvas } from '../surfaces/SurfaceCanvas.js';
+import { useInks } from '../surfaces/useInks.js';
 import { useSampledWall } from '../surfaces/useSampledWall.js';
 import { clickRing } from './keys.js';
 import { HEAD } from './layout.js';
@@ -43,8 +43,8 @@ export function UnrolledPane({ prepared, upright: { y, height, scale }, onPlace,
   const hatched = useApp((state) => state.session.hatched);
   const side = useApp((state) => state.session.side);
   const shownSide = useMemo(() => wallSide(prepared.vessel, side), [prepared.vessel, side]);
-  const wall = useSampledWall('unrolled', side, height);
-  const inks = useMemo(() => inksOf(prepared, palette), [prepared, palette]);
+  const { wall, current } = useSampledWall('unrolled', side, height);
+  const inks = useInks(prepared, palette, current);
   const draw = useCallback(
     (canvas: Canvas, sharp: number) => {
       if (!wall) return;

@@ -8,7 +8,7 @@ import { Button } from '../ui/Button.js';
 import { Group } from '../ui/Group.js';
 import { saveFile } from '../ui/saveFile.js';
 import { pasteBlock } from './blocks.js';
-import { ringsName } from './MotifPanel.js';
+import { ringsName } from './ringsName.js';
 
 /** Motifs and blocks kept for any piece: use them, write them to a file, read one in. */
 export function KeptPatterns() {

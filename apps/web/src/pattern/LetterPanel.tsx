@@ -20,7 +20,7 @@ import { Group, Pairs } from '../ui/Group.js';
 import { NumberField } from '../ui/NumberField.js';
 import { pasteBlock } from './blocks.js';
 import { drawLine, FACES, type Face } from './faces.js';
-import { ringsName } from './MotifPanel.js';
+import { ringsName } from './ringsName.js';
 import { useToneChoices } from './toneChoices.js';
 
 type AnyFace = Face | 'pixel';

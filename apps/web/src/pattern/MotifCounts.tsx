@@ -3,7 +3,7 @@ import { editPiece } from '../store/edits.js';
 import { projectOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
-import { ringsName } from './MotifPanel.js';
+import { ringsName } from './ringsName.js';
 
 interface MotifCountsProps {
   readonly id: string;

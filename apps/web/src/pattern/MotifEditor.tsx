@@ -9,7 +9,7 @@ import { Group, Pairs } from '../ui/Group.js';
 import { NumberField } from '../ui/NumberField.js';
 import { KeepPattern } from './BlockActions.js';
 import { MotifCounts } from './MotifCounts.js';
-import { ringsName } from './MotifPanel.js';
+import { ringsName } from './ringsName.js';
 import { useToneChoices } from './toneChoices.js';
 
 interface MotifEditorProps {

@@ -7,6 +7,7 @@ import { useActions, useApp } from '../store/store.js';
 import { Group } from '../ui/Group.js';
 import { MotifEditor } from './MotifEditor.js';
 import { MotifPicture } from './MotifPicture.js';
+import { ringsName } from './ringsName.js';
 
 /** Motifs to lay over the selected rings, and those that lie there. */
 export function MotifPanel() {
@@ -43,6 +44,15 @@ export function MotifPanel() {
         </Group>
       )}
       <Group title={`Lay a motif over ${over}`}>
+        {selected.length > 0 && (
+          <button
+            type="button"
+            className="mb-1.5 text-sm text-teal underline"
+            onClick={() => dispatch(session.selected([]))}
+          >
+            Over all rings instead
+          </button>
+        )}
         <ul className="grid grid-cols-3 gap-1.5" aria-label="Motifs">
           {MOTIFS.map((motif) => (
             <li key={motif.kind}>
@@ -61,12 +71,4 @@ export function MotifPanel() {
       </Group>
     </>
   );
-}
-
-/** Rings in words: `ring 3`, `rings 3 to 9`, `5 rings`. */
-export function ringsName(rings: readonly number[]): string {
-  const sorted = [...rings].sort((a, b) => a - b);
-  const [first, last] = [sorted[0]!, sorted.at(-1)!];
-  if (sorted.length === 1) return `ring ${first + 1}`;
-  return last - first + 1 === sorted.length ? `rings ${first + 1} to ${last + 1}` : `${sorted.length} rings`;
 }

@@ -9,8 +9,8 @@ import { Group, Pairs } from '../ui/Group.js';
 import { NumberField } from '../ui/NumberField.js';
 import { Switch } from '../ui/Switch.js';
 import { loadPicture } from './loadPicture.js';
-import { ringsName } from './MotifPanel.js';
 import { wallOfPiece } from './paint.js';
+import { ringsName } from './ringsName.js';
 
 interface Chosen {
   readonly name: string;

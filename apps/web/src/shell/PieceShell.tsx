@@ -20,6 +20,7 @@ export function PieceShell() {
     if (!data || isFetching || openId === data.id || data.id !== id) return;
     dispatch(session.selected([]));
     dispatch(session.brushed(null));
+    dispatch(session.painting({ marked: null }));
     dispatch(openPiece(data));
   }, [data, isFetching, openId, id, dispatch]);
   if (isError) return <Problem missing />;

@@ -9,11 +9,17 @@ export const COARSE: Fineness = { columns: 512, rows: 192 };
 /** When it is still. */
 const FINE = { columns: 2048, leastRows: 320, mostRows: 1600 };
 
+/** A sampled wall, and whether the piece still has the shape that it was sampled from. */
+export interface Sampled {
+  readonly wall: SampledWall | null;
+  readonly current: boolean;
+}
+
 /** A wall of the open piece as sampled last: coarse while it is being dragged, fine when still; null before the first. */
-export function useSampledWall(asker: string, side: Side, rows: number): SampledWall | null {
+export function useSampledWall(asker: string, side: Side, rows: number): Sampled {
   const shape = useApp(shapeOf);
   const dragging = useApp((state) => state.piece.preview !== null);
-  const [wall, setWall] = useState<SampledWall | null>(null);
+  const [wall, setWall] = useState<{ wall: SampledWall; version: number } | null>(null);
   const fine = Math.min(FINE.mostRows, Math.max(FINE.leastRows, 64 * Math.ceil(rows / 64)));
   useEffect(() => {
     const service = geometryService();
@@ -21,7 +27,7 @@ export function useSampledWall(asker: string, side: Side, rows: number): Sampled
     let current = true;
     const ask = async (fineness: Fineness) => {
       const sampled = await service.sample(asker, shape, side, fineness);
-      if (sampled && current) setWall(sampled);
+      if (sampled && current) setWall({ wall: sampled, version: shape.version });
       return current;
     };
     const both = async () => {
@@ -32,5 +38,8 @@ export function useSampledWall(asker: string, side: Side, rows: number): Sampled
       current = false;
     };
   }, [asker, shape, side, dragging, fine]);
-  return wall && wall.side === side ? wall : null;
+  return {
+    wall: wall?.wall.side === side ? wall.wall : null,
+    current: wall?.version === shape.version,
+  };
 }

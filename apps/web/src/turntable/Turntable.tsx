@@ -6,7 +6,7 @@ import { ExportModel } from './ExportModel.js';
 import type { Stand } from './Orbit.js';
 import { Scene, type TakePicture } from './Scene.js';
 import { useMeshes } from './useMeshes.js';
-import { woodMeshes } from './woodMeshes.js';
+import { type WoodMesh, woodMeshes } from './woodMeshes.js';
 
 export interface TurntableProps {
   /** An inset only turns; a panel has the slider; large has everything. */
@@ -29,7 +29,7 @@ export default function Turntable({ size, onPlace }: TurntableProps) {
   const prepared = useApp(preparedOf);
   const plan = useApp(planOf);
   const palette = useApp(paletteOf);
-  const made = useMeshes(`turntable-${size}`);
+  const { meshes: made, current } = useMeshes(`turntable-${size}`);
   const [turned, setTurned] = useState(1);
   const [apartMm, setApart] = useState(0);
   const [cutAway, setCutAway] = useState(false);
@@ -44,17 +44,21 @@ export default function Turntable({ size, onPlace }: TurntableProps) {
   }, []);
   const state = useMemo(() => ({ turned, apartMm }), [turned, apartMm]);
   const rings = prepared.ok ? prepared.value.rings : null;
-  const meshes = useMemo(
+  const sorted = useMemo(
     () =>
-      made && rings && made.length === rings.length
+      made && rings && current
         ? woodMeshes(
             made,
             rings.map(({ ring }) => ring.woods),
             bareIn(rings),
           )
-        : [],
-    [made, rings],
+        : null,
+    [made, rings, current],
   );
+  // While a new shape is being worked out the old one stays in sight.
+  const last = useRef<readonly WoodMesh[]>([]);
+  if (sorted) last.current = sorted;
+  const meshes = last.current;
   if (!prepared.ok || !plan.ok) return <p className="p-3 text-sm text-quiet">Nothing can be drawn yet.</p>;
   const { rings: count, pieces } = plan.value;
   const radiusMm = Math.max(...count.map(({ cornerMm }) => cornerMm));

@@ -4,21 +4,27 @@ import { shapeOf } from '../store/shape.js';
 import { useApp } from '../store/store.js';
 import { geometryService } from '../workers/client.js';
 
+/** Meshes, and whether the piece still has the shape that they were made of. */
+export interface Meshes {
+  readonly meshes: readonly (RingMesh | null)[] | null;
+  readonly current: boolean;
+}
+
 /** The meshes of the open piece's rings, made anew when its shape has changed and nothing is being dragged; null at first. */
-export function useMeshes(asker: string): readonly (RingMesh | null)[] | null {
+export function useMeshes(asker: string): Meshes {
   const shape = useApp(shapeOf);
   const dragging = useApp((state) => state.piece.preview !== null);
-  const [meshes, setMeshes] = useState<readonly (RingMesh | null)[] | null>(null);
+  const [meshes, setMeshes] = useState<{ made: readonly (RingMesh | null)[]; version: number } | null>(null);
   useEffect(() => {
     const service = geometryService();
     if (dragging || !service) return;
     let current = true;
     void service.meshes(asker, shape, VIEW_MESH).then((made) => {
-      if (made && current) setMeshes(made);
+      if (made && current) setMeshes({ made, version: shape.version });
     });
     return () => {
       current = false;
     };
   }, [asker, shape, dragging]);
-  return meshes;
+  return { meshes: meshes?.made ?? null, current: meshes?.version === shape.version };
 }
