@@ -57,20 +57,19 @@ export { done, type Reason, type Result, refuse, refused } from './measure/reaso
 export { boardFeet, imperialPints, litres, usPints } from './measure/volume.js';
 export {
   type Block,
-  blockSchema,
   cutOut,
   layBlock,
   mirroredBlock,
 } from './pattern/block.js';
-export { type Border, bordersOf } from './pattern/borders.js';
+export { bordersOf } from './pattern/borders.js';
 export { lettersAsBlock, pixelsOf } from './pattern/lettering.js';
 export type { Motif, MotifNumber } from './pattern/motif.js';
 export { MOTIFS, motifOf } from './pattern/motifs/registry.js';
 export { begunMotif, countsNear, dividesInto, type MotifUse, repeatsNear } from './pattern/motifUse.js';
 export { type Ink, pictureInWoods } from './pattern/picture.js';
-export { PIXEL_LETTERS, setInPixels } from './pattern/pixelFace.js';
-export type { Hanging, Raster } from './pattern/raster.js';
-export { column, diagonal, patch, type Repeat, repeated, type Spot, type Wall } from './pattern/reach.js';
+export { setInPixels } from './pattern/pixelFace.js';
+export type { Raster } from './pattern/raster.js';
+export { column, diagonal, patch, repeated, type Spot, type Wall } from './pattern/reach.js';
 export { middleOf, stretchAt } from './pattern/showing.js';
 export { keyOfTone, TONES, type Tone, type ToneName, toneNames } from './pattern/tones.js';
 export { type Change, type Command, run } from './project/commands/command.js';
@@ -120,7 +119,6 @@ export { insideLine, outsideLine, type SectionPoint, woodOutline } from './surfa
 export {
   FINE_MESH,
   type MeshFineness,
-  type PieceRange,
   type RingMesh,
   ringMesh,
   VIEW_MESH,
@@ -131,7 +129,6 @@ export {
   type SampledRing,
   type SampledWall,
   type Side,
-  sampleWall,
   sampling,
 } from './surface/sample.js';
 export { stepAtJoint } from './surface/steps.js';

@@ -1,13 +1,8 @@
 import type { Plan, Prepared } from '@fellside/core';
-import { type MouseEvent, type ReactNode, useCallback, useMemo } from 'react';
+import { type MouseEvent, type ReactNode, useMemo } from 'react';
 import { paletteOf, projectOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
-import type { Canvas } from '../surfaces/draw.js';
-import { drawRound } from '../surfaces/draw.js';
-import { SurfaceCanvas } from '../surfaces/SurfaceCanvas.js';
-import { useInks } from '../surfaces/useInks.js';
-import { useSampledWall } from '../surfaces/useSampledWall.js';
 import { WoodPatterns } from '../ui/WoodPatterns.js';
 import { CurveHandles } from './CurveHandles.js';
 import { CutThrough } from './CutThrough.js';
@@ -16,6 +11,7 @@ import { LatheFrame } from './LatheFrame.js';
 import { LevelHandles } from './LevelHandles.js';
 import { HEAD, LABELS, MARGIN } from './layout.js';
 import { Outside } from './Outside.js';
+import { OutsideCanvas } from './OutsideCanvas.js';
 import { PaneTitle } from './PaneTitle.js';
 import { Readouts } from './Readouts.js';
 import { RingEdges } from './RingEdges.js';
@@ -73,17 +69,6 @@ export function SectionPane({
     }),
     [dispatch, onPlace],
   );
-  const { wall, current } = useSampledWall('outside', 'outside', height);
-  const inks = useInks(prepared, palette, current);
-  const draw = useCallback(
-    (canvas: Canvas, sharp: number) => {
-      if (!wall) return;
-      const foot = y(0) * sharp;
-      const heightAt = (row: number) => (foot - row - 0.5) / (scale * sharp);
-      drawRound(canvas, wall, inks, { heightAt }, hatched, { axisX: 0, scale: scale * sharp, view });
-    },
-    [wall, inks, hatched, scale, y, view],
-  );
   /** The height under the pointer, over the cut-through; null over the outside. */
   const heightUnder = (event: MouseEvent<SVGSVGElement>): number | null => {
     const box = event.currentTarget.getBoundingClientRect();
@@ -122,7 +107,7 @@ export function SectionPane({
           <svg aria-hidden width={2 * half} height={height} className="absolute top-0 left-0">
             <SelectedBands rings={rings} y={y} />
           </svg>
-          <SurfaceCanvas left={half} width={half} height={height} draw={draw} />
+          <OutsideCanvas {...{ prepared, upright, half }} />
           {/* biome-ignore lint/a11y/useSemanticElements: a drawing with handles in it is a group, and no fieldset */}
           {/* biome-ignore lint/a11y/useKeyWithClickEvents: the ledger's ring numbers do the same by the keyboard */}
           <svg

@@ -1,60 +1,48 @@
 import type { PreparedRing } from '@fellside/core';
 import { useApp } from '../store/store.js';
 
-/** The whole line of every selected ring, lit across a pane. */
-export function SelectedBands({
-  rings,
-  y,
-}: {
-  rings: readonly PreparedRing[];
-  y: (height: number) => number;
-}) {
+interface BandsProps {
+  readonly rings: readonly PreparedRing[];
+  readonly y: (height: number) => number;
+}
+
+/** The selected rings that there are. */
+function useSelected(rings: readonly PreparedRing[]): readonly PreparedRing[] {
   const selected = useApp((state) => state.session.selected);
+  return rings.filter(({ course }) => selected.includes(course.index));
+}
+
+/** The whole line of every selected ring, lit across a pane. */
+export function SelectedBands({ rings, y }: BandsProps) {
   return (
     <g pointerEvents="none">
-      {rings
-        .filter(({ course }) => selected.includes(course.index))
-        .map(({ course, ring }) => (
-          <rect
-            key={ring.id}
-            x={0}
-            width="100%"
-            y={y(course.topMm)}
-            height={y(course.bottomMm) - y(course.topMm)}
-            fill="var(--color-teal-wash)"
-          />
-        ))}
+      {useSelected(rings).map(({ course, ring }) => (
+        <rect
+          key={ring.id}
+          x={0}
+          width="100%"
+          y={y(course.topMm)}
+          height={y(course.bottomMm) - y(course.topMm)}
+          fill="var(--color-teal-wash)"
+        />
+      ))}
     </g>
   );
 }
 
 /** The same where woods cover the pane: lines above and below every selected ring. */
-export function SelectedOutlines({
-  rings,
-  y,
-}: {
-  rings: readonly PreparedRing[];
-  y: (height: number) => number;
-}) {
-  const selected = useApp((state) => state.session.selected);
+export function SelectedOutlines({ rings, y }: BandsProps) {
   return (
-    <g pointerEvents="none">
-      {rings
-        .filter(({ course }) => selected.includes(course.index))
-        .map(({ course, ring }) => (
-          <path
-            key={ring.id}
-            d={`M0 ${y(course.topMm)}h9999M0 ${y(course.bottomMm)}h9999`}
-            stroke="var(--color-teal)"
-            strokeWidth="2"
-          />
-        ))}
+    <g pointerEvents="none" stroke="var(--color-teal)" strokeWidth="2">
+      {useSelected(rings).map(({ course, ring }) => (
+        <path key={ring.id} d={`M0 ${y(course.topMm)}h9999M0 ${y(course.bottomMm)}h9999`} />
+      ))}
     </g>
   );
 }
 
 /** The line of the ring that is pointed at in any pane. */
-export function HoveredBand({ rings, y }: { rings: readonly PreparedRing[]; y: (height: number) => number }) {
+export function HoveredBand({ rings, y }: BandsProps) {
   const ring = useApp((state) => state.session.hover?.ring);
   const course = ring === undefined ? undefined : rings[ring]?.course;
   if (!course) return null;

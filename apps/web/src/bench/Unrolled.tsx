@@ -75,7 +75,9 @@ const Row = memo(function Row(props: RowProps) {
       data-ring={index + 1}
       data-woods={countsOf(ring.ring.woods)}
       onPointerDown={(event) => {
-        if (event.button === 0) met(event, (place) => onPress?.(index, place));
+        if (event.button !== 0) return;
+        letGo(event);
+        met(event, (place) => onPress?.(index, place));
       }}
       onPointerMove={(event) => met(event, (place) => onEnter(index, place))}
       onClick={(event) => met(event, (place) => onPick(index, place, event))}
@@ -94,6 +96,12 @@ const Row = memo(function Row(props: RowProps) {
     </g>
   );
 });
+
+/** A finger holds on to what it pressed first; let go, it paints on whatever it comes over. */
+function letGo({ target, pointerId }: PointerEvent<SVGGElement>): void {
+  const pressed = target as Element;
+  if (pressed.hasPointerCapture?.(pointerId)) pressed.releasePointerCapture(pointerId);
+}
 
 /** Woods of a ring by palette key and how many places each has: `light 12, dark 12`. */
 function countsOf(woods: readonly string[]): string {

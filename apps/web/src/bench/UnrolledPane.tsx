@@ -3,7 +3,7 @@ import { type ReactNode, useCallback, useMemo } from 'react';
 import { paletteOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
-import { type Canvas, drawUnrolled } from '../surfaces/draw.js';
+import { type Canvas, drawUnrolled, standingAt } from '../surfaces/draw.js';
 import { SurfaceCanvas } from '../surfaces/SurfaceCanvas.js';
 import { useInks } from '../surfaces/useInks.js';
 import { useSampledWall } from '../surfaces/useSampledWall.js';
@@ -48,9 +48,7 @@ export function UnrolledPane({ prepared, upright: { y, height, scale }, onPlace,
   const draw = useCallback(
     (canvas: Canvas, sharp: number) => {
       if (!wall) return;
-      const foot = y(0) * sharp;
-      const heightAt = (row: number) => (foot - row - 0.5) / (scale * sharp);
-      drawUnrolled(canvas, wall, inks, { heightAt }, hatched);
+      drawUnrolled(canvas, wall, inks, standingAt(y(0) * sharp, scale * sharp), hatched);
     },
     [wall, inks, hatched, scale, y],
   );

@@ -60,14 +60,14 @@ export function ContrastPanel() {
               <tr>
                 <th className="text-left font-normal">Touching woods</th>
                 <th className="pl-2 font-normal">new</th>
-                <th className="pl-2 font-normal">5 yr</th>
-                <th className="pl-2 font-normal">20 yr</th>
+                <th className="pl-2 font-normal whitespace-nowrap">5 yr</th>
+                <th className="pl-2 font-normal whitespace-nowrap">20 yr</th>
               </tr>
             </thead>
             <tbody>
               {pairs.map(({ a, b, differences }) => (
                 <tr key={`${a.id} ${b.id}`} className="border-t border-line">
-                  <td className="py-0.5">
+                  <td className="w-full max-w-0 py-0.5">
                     <span className="flex items-center gap-1">
                       <Swatch wood={a} size={16} />
                       <Swatch wood={b} size={16} />

@@ -41,7 +41,7 @@ export function MotifCounts({ id, use, members }: MotifCountsProps) {
                   dispatch(editPiece(edit.changeMotif(id, { ...use, values: { ...use.values, repeats } })))
                 }
               >
-                {repeats} repeats
+                {repeats} {repeats === 1 ? 'repeat' : 'repeats'}
               </Button>
             ))}
           </div>

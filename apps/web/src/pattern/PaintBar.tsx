@@ -104,9 +104,7 @@ export function PaintBar() {
       <Switch label="and mirrored" on={mirror} onChange={(on) => set({ mirror: on })} />
       {tool === 'block' && <BlockActions />}
       {!brush && tool !== 'block' && tool !== 'pick' && (
-        <p className="pb-1.5 text-sm text-quiet">
-          Pick a wood to paint; without one a press selects the ring.
-        </p>
+        <p className="pb-1.5 text-sm text-quiet">Pick a wood to paint</p>
       )}
       {brush && selected.length > 0 && (
         <Button onClick={() => dispatch(editPiece(edit.setWood(selected, brush)))}>

@@ -33,7 +33,7 @@ export function TonePanel() {
         <tbody>
           {palette.map(({ key, tone, wood }, i) => (
             <tr key={key}>
-              <td className="py-0.5 pr-1">
+              <td className="w-24 py-0.5 pr-1">
                 <select
                   aria-label={`Tone of wood ${i + 1}`}
                   className={`${controlClass} w-full`}

@@ -1,13 +1,14 @@
 import { PAPERS, type Paper, wallPages, wallSvg } from '@fellside/core';
 import { useState } from 'react';
+import { refusedEntry } from '../store/edits.js';
 import { paletteOf, preparedOf, projectOf } from '../store/selectors.js';
 import { shapeOf } from '../store/shape.js';
-import { useApp } from '../store/store.js';
-import { drawRound } from '../surfaces/draw.js';
+import { useActions, useApp } from '../store/store.js';
+import { drawRound, standingAt } from '../surfaces/draw.js';
 import { inksOf } from '../surfaces/inks.js';
 import { Choice } from '../ui/Choice.js';
 import { saveBlob, saveFile } from '../ui/saveFile.js';
-import { ExportMenu } from './ExportMenu.js';
+import { ExportMenu, TOO_LARGE } from './ExportMenu.js';
 import { asPng, outsidePicture, pictureOf, type Size, unrolledPicture, wallFor } from './pictures.js';
 import { drawSvg } from './svgPicture.js';
 import { zipped } from './zip.js';
@@ -30,6 +31,7 @@ export function BenchExports() {
   const { name } = useApp(projectOf);
   const shape = useApp(shapeOf);
   const { hatched, view } = useApp((state) => state.session);
+  const dispatch = useActions();
   const [pane, setPane] = useState<Pane>('outside');
   const [paper, setPaper] = useState<Paper>('a4');
   if (!prepared.ok) return null;
@@ -47,14 +49,14 @@ export function BenchExports() {
     const share = size.width / drawing.getBoundingClientRect().width;
     const fit = { ...size, height: Math.round(drawing.getBoundingClientRect().height * share) };
     const canvas = await pictureOf(fit, (pixels) => {
-      const heightAt = (y: number) => (Number(foot) - (y + 0.5) / share) / Number(scale);
+      const upward = standingAt(Number(foot) * share, Number(scale) * share);
       const front = {
         axisX: Number(axis) * share,
         scale: Number(scale) * share,
         view,
         from: Number(axis) * share,
       };
-      drawRound(pixels, wall, inks, { heightAt }, hatched, front);
+      drawRound(pixels, wall, inks, upward, hatched, front);
     });
     await drawSvg(drawing, canvas);
     return canvas;
@@ -64,6 +66,7 @@ export function BenchExports() {
     const canvas = await canvasOf(size);
     const blob = canvas && (await asPng(canvas));
     if (blob) saveBlob(`${name}, ${pane}.png`, blob);
+    else dispatch(refusedEntry(TOO_LARGE));
   };
 
   return (

@@ -24,6 +24,8 @@ interface ExportMenuProps {
 /** The largest picture, px a side: what browsers can draw at once. */
 const MOST = 8000;
 
+export const TOO_LARGE = 'This browser could not make the picture; try a smaller size.';
+
 /** What a view can be saved as: a picture of any size, and its files. */
 export function ExportMenu({
   items,

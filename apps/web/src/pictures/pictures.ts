@@ -1,5 +1,5 @@
 import type { Prepared, SampledWall, Side } from '@fellside/core';
-import { type Canvas, drawRound, drawUnrolled } from '../surfaces/draw.js';
+import { type Canvas, drawRound, drawUnrolled, standingAt } from '../surfaces/draw.js';
 import type { Inks } from '../surfaces/inks.js';
 import { geometryService } from '../workers/client.js';
 import type { Shape } from '../workers/geometry.js';
@@ -64,7 +64,6 @@ export function outsidePicture(
   const scale = Math.min((width * room) / widest, (height * room) / vessel.heightMm);
   const foot = height / 2 + (vessel.heightMm * scale) / 2;
   return pictureOf(size, (canvas) => {
-    const heightAt = (y: number) => (foot - y - 0.5) / scale;
-    drawRound(canvas, wall, inks, { heightAt }, hatched, { axisX: width / 2, scale, view });
+    drawRound(canvas, wall, inks, standingAt(foot, scale), hatched, { axisX: width / 2, scale, view });
   });
 }

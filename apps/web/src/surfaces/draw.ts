@@ -15,6 +15,11 @@ export interface Upward {
   heightAt(y: number): number;
 }
 
+/** A drawing whose foot, the bench, lies so many pixels from its top, at so many pixels a mm. */
+export const standingAt = (foot: number, scale: number): Upward => ({
+  heightAt: (y) => (foot - y - 0.5) / scale,
+});
+
 const rowAt = ({ rows, fromMm, toMm }: SampledWall, z: number): number =>
   z < fromMm || z >= toMm ? -1 : Math.min(rows - 1, Math.floor(((toMm - z) / (toMm - fromMm)) * rows));
 

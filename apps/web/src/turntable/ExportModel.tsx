@@ -1,9 +1,10 @@
 import { FINE_MESH } from '@fellside/core';
 import type { RefObject } from 'react';
-import { ExportMenu } from '../pictures/ExportMenu.js';
+import { ExportMenu, TOO_LARGE } from '../pictures/ExportMenu.js';
+import { refusedEntry } from '../store/edits.js';
 import { paletteOf, preparedOf, projectOf } from '../store/selectors.js';
 import { shapeOf } from '../store/shape.js';
-import { useApp } from '../store/store.js';
+import { useActions, useApp } from '../store/store.js';
 import { saveBlob } from '../ui/saveFile.js';
 import { geometryService } from '../workers/client.js';
 import { type ModelFormat, modelFile } from './model.js';
@@ -15,6 +16,7 @@ interface ExportModelProps {
 
 /** The piece as a model for other programs, and the turntable as a picture. */
 export function ExportModel({ take }: ExportModelProps) {
+  const dispatch = useActions();
   const prepared = useApp(preparedOf);
   const palette = useApp(paletteOf);
   const { name } = useApp(projectOf);
@@ -36,6 +38,7 @@ export function ExportModel({ take }: ExportModelProps) {
       picture={async ({ width, height }) => {
         const blob = await take.current?.(width, height);
         if (blob) saveBlob(`${name}, turntable.png`, blob);
+        else dispatch(refusedEntry(TOO_LARGE));
       }}
     />
   );

@@ -2,6 +2,8 @@ import type { Prepared } from '@fellside/core';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { paletteOf, planOf, preparedOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
+import { Slider } from '../ui/Slider.js';
+import { Switch } from '../ui/Switch.js';
 import { ExportModel } from './ExportModel.js';
 import type { Stand } from './Orbit.js';
 import { Scene, type TakePicture } from './Scene.js';
@@ -101,24 +103,12 @@ export default function Turntable({ size, onPlace }: TurntableProps) {
             <Slider label="Light" end="round" value={light} least={-180} most={180} onChange={setLight} />
           </>
         )}
-        <label className="flex items-center gap-1">
-          <input
-            type="checkbox"
-            className="accent-teal"
-            checked={cutAway}
-            onChange={(event) => setCutAway(event.target.checked)}
-          />
-          Quarter cut away
-        </label>
-        <label className="flex items-center gap-1">
-          <input
-            type="checkbox"
-            className="accent-teal"
-            checked={stand === 'inside'}
-            onChange={(event) => setStand(event.target.checked ? 'inside' : 'outside')}
-          />
-          Look inside
-        </label>
+        <Switch label="Quarter cut away" on={cutAway} onChange={setCutAway} />
+        <Switch
+          label="Look inside"
+          on={stand === 'inside'}
+          onChange={(on) => setStand(on ? 'inside' : 'outside')}
+        />
         {size === 'large' && (
           <>
             <ExportModel take={take} />
@@ -127,32 +117,5 @@ export default function Turntable({ size, onPlace }: TurntableProps) {
         )}
       </div>
     </div>
-  );
-}
-
-interface SliderProps {
-  readonly label: string;
-  readonly end: string;
-  readonly value: number;
-  readonly least?: number;
-  readonly most?: number;
-  readonly onChange: (value: number) => void;
-}
-
-function Slider({ label, end, value, least = 0, most = 100, onChange }: SliderProps) {
-  return (
-    <label className="flex items-center gap-1.5">
-      {label}
-      <input
-        type="range"
-        aria-label={`${label} to ${end}`}
-        min={least}
-        max={most}
-        value={value}
-        className="w-24 accent-teal"
-        onChange={(event) => onChange(Number(event.target.value))}
-      />
-      {end}
-    </label>
   );
 }

@@ -6,10 +6,10 @@ import { plan } from '../project/plan.js';
 import { type Prepared, prepare } from '../project/prepare.js';
 import type { Project } from '../project/schema.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
+import { enclosed } from '../testing/meshVolume.js';
 import { anyProject } from '../testing/random.js';
 import { levelsOf } from './levels.js';
 import { type PieceRange, type RingMesh, ringMesh } from './mesh.js';
-import { enclosed } from './volume.js';
 
 const meshes = ({ vessel, rings }: Prepared) =>
   rings.flatMap(({ made, turn, course, ring }) =>

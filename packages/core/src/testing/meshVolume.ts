@@ -1,4 +1,4 @@
-import type { PieceRange, RingMesh } from './mesh.js';
+import type { PieceRange, RingMesh } from '../surface/mesh.js';
 
 /** Volume that a piece of a mesh encloses, mm³: the sum of the tetrahedra from the origin to its triangles. */
 export function enclosed(
