@@ -104,8 +104,19 @@ test('a wood of one’s own, a kerf of one’s own', async ({ page, fellside }) 
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(page.getByRole('alert')).toContainText('letter “M” is taken by Hard maple');
   await page.getByLabel('Letter, one or two').fill('Gp');
+  await page.getByLabel('Half of the way after, years').fill('0');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText(
+    'Half-time of ageing is 0; it has to be a number from 0.1',
+  );
+  await page.getByLabel('Half of the way after, years').fill('2');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(page.getByRole('row', { name: /Garden plum/ })).toBeVisible();
+  const woods = await (await page.request.get(`${fellside.url}/api/woods`)).json();
+  expect(woods.find(({ name }: { name: string }) => name === 'Garden plum').aged).toEqual({
+    colour: '#a5713f',
+    halfYears: 2,
+  });
 
   await open(page, fellside, 'Fell Race Cup');
   const before = await page.getByRole('region', { name: 'Totals' }).innerText();

@@ -69,7 +69,7 @@ export default function Turntable({ size, onPlace }: TurntableProps) {
     <Scene
       covered={plan.value.checks.every(({ ring }) => ring === null)}
       {...{ meshes, palette, state, cutAway, stand, heightMm, radiusMm, turn, facing, onPlace }}
-      light={(light * Math.PI) / 180}
+      light={facing + (light * Math.PI) / 180}
       label={`The piece in space, ${count.length} rings, ${pieces} pieces; ${turned === 1 ? 'as turned' : turned === 0 ? 'as glued' : 'partly turned'}.`}
       onReady={size === 'large' ? ready : undefined}
     />

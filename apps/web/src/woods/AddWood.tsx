@@ -14,6 +14,8 @@ const FIELDS = [
   ['latin', 'Botanical name (may be empty)', 'text', ''],
   ['letter', 'Letter, one or two', 'text', ''],
   ['colour', 'Colour of the finished face', 'color', '#c9a06a'],
+  ['agedColour', 'Colour it ages to in light', 'color', '#a5713f'],
+  ['halfYears', 'Half of the way after, years (empty: it stays)', 'text', ''],
   ['specificGravity', 'Specific gravity at 12 %', 'text', '0.6'],
   ['radial', 'Shrinkage radial, % (may be empty)', 'text', ''],
   ['tangential', 'Shrinkage tangential, %', 'text', ''],
@@ -41,6 +43,9 @@ function speciesFrom(typed: Record<string, string>): unknown {
     letter: given('letter'),
     hatch: { angle: number(given('hatchAngle')), gap: 7, line: 'dashed' },
     colour: given('colour'),
+    ...(given('halfYears') && {
+      aged: { colour: given('agedColour'), halfYears: number(given('halfYears')) },
+    }),
     specificGravity: number(given('specificGravity')),
     shrinkage,
     dust: given('dust') || null,
