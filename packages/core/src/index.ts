@@ -61,7 +61,6 @@ export {
   layBlock,
   mirroredBlock,
 } from './pattern/block.js';
-export { bordersOf } from './pattern/borders.js';
 export { lettersAsBlock, pixelsOf } from './pattern/lettering.js';
 export type { Motif, MotifNumber } from './pattern/motif.js';
 export { MOTIFS, motifOf } from './pattern/motifs/registry.js';
@@ -76,6 +75,7 @@ export { type Change, type Command, run } from './project/commands/command.js';
 export * as edit from './project/commands/edits.js';
 export type { Stroke } from './project/commands/paintCommands.js';
 export type { StashedRing } from './project/commands/stashCommands.js';
+export { AGES, type TouchingPair, touchingPairs, weakShare } from './project/contrast.js';
 export {
   type Edited,
   type History,
@@ -108,7 +108,7 @@ export { type Beginning, startProject } from './project/start.js';
 export { type RingSize, startFromRings } from './project/startFromRings.js';
 export { type StashEntry, stashedRingSchema, stashTaken, stashUsedBy } from './project/stash.js';
 export { STEPS_STAND_SINCE } from './project/upgrade.js';
-export { bordersIn, wallOf } from './project/wall.js';
+export { cellAspect, trueTurns, wallOf } from './project/wall.js';
 export { type Bond, bondOf } from './ring/bond.js';
 export { bandAt } from './ring/overlap.js';
 export { type Point, turned } from './ring/plane.js';

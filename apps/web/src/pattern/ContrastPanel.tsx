@@ -1,10 +1,18 @@
-import { INVISIBLE, READS_WELL, SIGHTS, type Sight } from '@fellside/core';
+import {
+  AGES,
+  INVISIBLE,
+  READS_WELL,
+  SIGHTS,
+  type Sight,
+  type TouchingPair,
+  weakShare,
+} from '@fellside/core';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { Choice } from '../ui/Choice.js';
 import { Group } from '../ui/Group.js';
 import { Swatch } from '../ui/Swatch.js';
-import { AGES, type Pair, pairsOf, weakShare } from './contrast.js';
+import { pairsOf } from './contrast.js';
 
 const SIGHT_NAMES: Record<Sight, string> = {
   usual: 'as most people do',
@@ -98,7 +106,7 @@ export function ContrastPanel() {
   );
 }
 
-function Weakest({ pair: { a, b, differences }, share }: { pair: Pair; share: readonly number[] }) {
+function Weakest({ pair: { a, b, differences }, share }: { pair: TouchingPair; share: readonly number[] }) {
   const least = Math.min(...differences);
   const when = ['new', 'after five years', 'after twenty years'][differences.indexOf(least)]!;
   const verdict =

@@ -1,7 +1,7 @@
 import {
+  cellAspect,
   lettersAsBlock,
   pixelsOf,
-  radiusAt,
   refuse,
   segmentsOf,
   setInPixels,
@@ -58,10 +58,7 @@ export function LetterPanel() {
       return missing.length > 0 ? `The pixel face has no ${missing.join(' ')}.` : lit;
     }
     if (!prepared.ok || segments === null) return 'The lowest of these rings has no segments.';
-    const { vessel, rings: stack } = prepared.value;
-    const course = stack[low]!.course;
-    const radius = radiusAt(vessel.outside, Math.min(vessel.heightMm, (course.bottomMm + course.topMm) / 2));
-    const aspect = (2 * Math.PI * radius) / segments / (course.topMm - course.bottomMm);
+    const aspect = cellAspect(prepared.value, low, segments);
     const drawn = await drawLine(text.trim(), face);
     if (!drawn) return 'These letters cannot be drawn here.';
     const squeezed = drawn.width / wide / (drawn.height / rows);

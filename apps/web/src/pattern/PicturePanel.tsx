@@ -1,4 +1,4 @@
-import { edit, pictureInWoods, type Raster, radiusAt, refuse } from '@fellside/core';
+import { edit, pictureInWoods, type Raster, refuse, trueTurns } from '@fellside/core';
 import { type ChangeEvent, useRef, useState } from 'react';
 import { useTargets } from '../rings/targets.js';
 import { editPiece, refusedEntry } from '../store/edits.js';
@@ -47,15 +47,10 @@ export function PicturePanel() {
   };
 
   /** How many degrees the picture takes when it is neither stretched nor squeezed; at most all round. */
-  const trueDegrees = ({ width, height }: Raster): number | null => {
-    if (!prepared.ok) return null;
-    const { vessel, rings } = prepared.value;
-    const [low, high] = [rings[sorted[0]!]!, rings[sorted.at(-1)!]!];
-    const [bottom, top] = [low.course.bottomMm, Math.min(vessel.heightMm, high.course.topMm)];
-    const radius = radiusAt(vessel.outside, Math.min(vessel.heightMm, (bottom + top) / 2));
-    const turns = ((top - bottom) * width) / height / (2 * Math.PI * radius);
-    return Math.round(360 * Math.min(1, turns));
-  };
+  const trueDegrees = ({ width, height }: Raster): number | null =>
+    prepared.ok
+      ? Math.round(360 * Math.min(1, trueTurns(prepared.value, sorted[0]!, sorted.at(-1)!, width / height)))
+      : null;
 
   const lay = () => {
     if (!chosen || !prepared.ok) return;

@@ -10,7 +10,6 @@ import { session } from '../store/sessionSlice.js';
 import { shapeOf } from '../store/shape.js';
 import { showWith } from '../testing/open.js';
 import { copyBlock, markedBlock, pasteBlock } from './blocks.js';
-import { AGES, pairsOf, weakShare } from './contrast.js';
 import { PatternStation } from './PatternStation.js';
 import { keyAt, strokeAt, wallOfPiece } from './paint.js';
 
@@ -224,16 +223,6 @@ describe('blocks', () => {
 });
 
 describe('whether it shows', () => {
-  test('the weakest pair comes first; share of weak borders is of all borders between woods', () => {
-    const { store } = show();
-    const pairs = pairsOf(store.getState());
-    const least = pairs.map(({ differences }) => Math.min(...differences));
-    expect(least).toEqual([...least].sort((a, b) => a - b));
-    expect(AGES.map((_, age) => weakShare(pairs, age)).every((share) => share >= 0 && share <= 1)).toBe(true);
-    const alike = pairs.map((pair) => ({ ...pair, differences: [1, 1, 1] as const }));
-    expect(weakShare(alike, 0)).toBeCloseTo(1, 9);
-    expect(weakShare([], 0)).toBe(0);
-  });
   test('a piece of one wood has no pairs; two near ones are told', () => {
     const cup = demoProjects()[0]!;
     const all = cup.rings.map((_, index) => index);

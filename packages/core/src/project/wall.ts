@@ -28,3 +28,23 @@ export const bordersIn = ({ vessel, rings }: Prepared): RingBorders[] =>
     const [low, high] = [radiusAt(vessel.outside, course.bottomMm), radiusAt(vessel.outside, top)];
     return { slantMm: Math.hypot(Math.max(0, top - course.bottomMm), high - low), topRadiusMm: high };
   });
+
+/** How far round the outside is in the middle between two rings, mm; their height together, as far as it is turned. */
+function across({ vessel, rings }: Prepared, low: number, high: number): { round: number; height: number } {
+  const bottom = rings[low]!.course.bottomMm;
+  const top = Math.min(vessel.heightMm, rings[high]!.course.topMm);
+  const radius = radiusAt(vessel.outside, Math.min(vessel.heightMm, (bottom + top) / 2));
+  return { round: 2 * Math.PI * radius, height: top - bottom };
+}
+
+/** Width of a segment on the outside over its height, in a ring of so many. */
+export function cellAspect(prepared: Prepared, ring: number, segments: number): number {
+  const { round, height } = across(prepared, ring, ring);
+  return round / segments / height;
+}
+
+/** How much of the way round, in turns, a picture of a shape (width over height) takes when it is not stretched over rings. */
+export function trueTurns(prepared: Prepared, low: number, high: number, aspect: number): number {
+  const { round, height } = across(prepared, low, high);
+  return (aspect * height) / round;
+}
