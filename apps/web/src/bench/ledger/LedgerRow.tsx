@@ -44,10 +44,15 @@ export function LedgerRow({ ring: { plan, prepared }, flagged, height, last, chi
     if (step === 0 || next === plan.index) return;
     event.preventDefault();
     event.stopPropagation();
-    if (event.altKey) dispatch(moveRingsBy(plan.index, step));
-    else dispatch(session.clicked({ ring: next, extend: event.shiftKey }));
-    // After the rows have changed places, or the wrong one would be held.
-    requestAnimationFrame(() => document.getElementById(`ring-${next}`)?.focus());
+    const hold = () => document.getElementById(`ring-${next}`)?.focus();
+    if (event.altKey) {
+      dispatch(moveRingsBy(plan.index, step));
+      // After the rows have changed places, or the wrong one would be held.
+      requestAnimationFrame(hold);
+    } else {
+      dispatch(session.clicked({ ring: next, extend: event.shiftKey }));
+      hold();
+    }
   };
   return (
     <tr
