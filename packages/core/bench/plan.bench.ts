@@ -6,52 +6,23 @@ import { plan } from '../src/project/plan.js';
 import { prepare } from '../src/project/prepare.js';
 import { type Project, SCHEMA_VERSION } from '../src/project/schema.js';
 import { DEFAULT_SHOP } from '../src/settings/shop.js';
+import { middleOf, vaseOf } from './vase.js';
 
-/** An 8 mm wall on a floor of 6 mm. */
-const walled = (points: Project['form']['points']): Project['form'] => ({
-  points,
-  inside: { by: 'wall', walls: [{ heightMm: mm(0), wallMm: mm(8) }], floorMm: mm(6) },
-  recess: null,
-  lid: null,
-});
-
-/** A shouldered vase of `rings` rings of `count` segments in two woods. */
+/** A shouldered vase of `rings` rings of `count` segments in two woods, on a floor of 6 mm. */
 function vase(rings: number, count: number): Project {
-  const height = rings * 8;
-  const at = (radius: number, share: number) => ({
-    radiusMm: mm(radius),
-    heightMm: mm(share * height),
-    kind: 'smooth' as const,
-  });
+  const { form, ...stacking } = vaseOf(rings, count);
   return {
     schema: SCHEMA_VERSION,
     name: `${rings} × ${count}`,
-    form: walled([at(90, 0), at(150, 0.5), at(110, 0.85), at(120, 1)]),
-    rings: Array.from({ length: rings }, (_, i) => ({
-      id: `r${i}`,
-      heightMm: mm(8),
-      making: { way: 'flat' as const, count },
-      turn: (i % 2) / 2,
-      woods: Array.from({ length: count }, (_, place) => ((place + i) % 3 === 0 ? 'dark' : 'light')),
-    })),
+    form: { ...form, inside: { by: 'wall', walls: [{ heightMm: mm(0), wallMm: mm(8) }], floorMm: mm(6) } },
+    ...stacking,
     motifs: [],
     palette: [
       { key: 'light', tone: 'light', wood: 'sugar-maple' },
       { key: 'dark', tone: 'dark', wood: 'black-walnut' },
     ],
-    allowances: { outsideMm: mm(4), insideMm: mm(4) },
     underlay: null,
   };
-}
-
-/** Milliseconds of the middle one of several runs. */
-function middle(work: () => void, runs = 21): number {
-  const times = Array.from({ length: runs }, () => {
-    const start = performance.now();
-    work();
-    return performance.now() - start;
-  });
-  return times.sort((a, b) => a - b)[runs >> 1]!;
 }
 
 test('plan() by size, and against the same blank built as solids', async () => {
@@ -65,7 +36,7 @@ test('plan() by size, and against the same blank built as solids', async () => {
   const times = sizes.map(([rings, count]) => {
     const piece = vase(rings, count);
     expect(plan(piece, DEFAULT_SHOP).ok).toBe(true);
-    return middle(() => plan(piece, DEFAULT_SHOP));
+    return middleOf(() => plan(piece, DEFAULT_SHOP), 21);
   });
   const rows = sizes.map(
     ([rings, count], i) =>
@@ -77,7 +48,7 @@ test('plan() by size, and against the same blank built as solids', async () => {
   const prepared = prepare(vase(40, 48));
   if (!prepared.ok) throw new Error('vase');
   const { rings } = prepared.value;
-  const solids = middle(() => {
+  const solids = middleOf(() => {
     const pieces = rings.flatMap(({ made, course }) => {
       if (!made.ok) return [];
       const height = course.topMm - course.bottomMm;

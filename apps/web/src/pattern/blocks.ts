@@ -46,7 +46,7 @@ export const pasteBlock =
     if (block.widthTurns * fold > 1 + 1e-6)
       return dispatch(
         refusedEntry(
-          `The block takes ${Math.round(block.widthTurns * 360)}° of the way round; ${fold} of them do not fit. ${Math.max(1, Math.floor(1 / block.widthTurns))} do.`,
+          `The block takes ${Math.round(block.widthTurns * 360)}° of the way round; ${fold} of them do not fit, at most ${Math.floor(1 / block.widthTurns + 1e-6)}.`,
         ),
       );
     const { palette } = projectOf(state);

@@ -11,7 +11,7 @@ import { shapeOf } from '../store/shape.js';
 import { showWith } from '../testing/open.js';
 import { copyBlock, markedBlock, pasteBlock } from './blocks.js';
 import { PatternStation } from './PatternStation.js';
-import { keyAt, strokeAt, wallOfPiece } from './paint.js';
+import { keyAt, strokeAt } from './paint.js';
 
 beforeEach(() => {
   vi.stubGlobal('fetch', async () => new Response('[]', { headers: { 'content-type': 'application/json' } }));
@@ -209,16 +209,15 @@ describe('blocks', () => {
     act(() => void shown.store.dispatch(copyBlock()));
     const { copied } = shown.store.getState().session;
     expect(copied).toEqual(markedBlock(shown.store.getState()));
-    set(shown, { marked: { low: 11, high: 12, from: 0, widthTurns: 6 / 24 }, fold: 4 });
+    set(shown, { marked: { low: 10, high: 11, from: 0, widthTurns: 6 / 24 }, fold: 4 });
     act(() => void shown.store.dispatch(pasteBlock(copied!)));
     const state = shown.store.getState();
     const from = [0, 1, 2, 3, 4, 5].map((place) => keyAt(state)({ ring: 8, place }));
-    const to = woods(shown, 11);
-    if (wallOfPiece(state)[8]!.stretches[0]!.from === wallOfPiece(state)[11]!.stretches[0]!.from)
-      expect(to).toEqual([...from, ...from, ...from, ...from]);
+    expect(new Set(from).size).toBeGreaterThan(1);
+    expect(woods(shown, 10)).toEqual([...from, ...from, ...from, ...from]);
     set(shown, { fold: 5 });
     act(() => void shown.store.dispatch(pasteBlock(copied!)));
-    expect(screen.getByText(/takes 90° of the way round; 5 of them do not fit. 4 do./)).toBeTruthy();
+    expect(screen.getByText(/takes 90° of the way round; 5 of them do not fit, at most 4\./)).toBeTruthy();
   });
 });
 
