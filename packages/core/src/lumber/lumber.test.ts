@@ -149,7 +149,7 @@ test('the ledger adds up for any project: finished → segments → strips → b
         expect((w.strips + w.planing + w.allowance) / w.bought).toBeCloseTo(1, 9);
       }
       const pieces = prepared.value.rings.flatMap(({ made }) =>
-        made.ok ? layOut(made.value).map((piece) => volumeOf(piece, made.value.heightMm)) : [],
+        made.ok ? layOut(made.value).map((piece) => volumeOf(piece)) : [],
       );
       if (pieces.length === 0) return;
       // Drilled pieces are counted as they are sawn, whole: a little more than what lies in the ring.

@@ -30,11 +30,15 @@ export interface PieceKind {
 }
 
 /**
- * One piece where it lies in the ring at turn 0, as outlines at its bottom and its top, counter-clockwise, mm. Both have
- * the same number of corners; between them each corner goes straight from the one to the other.
+ * One piece where it lies in the ring at turn 0, or a part of one that is not so simply shaped: outlines at its bottom and
+ * its top, counter-clockwise, mm. Both have the same number of corners; between them each corner goes straight from the
+ * one to the other. Parts of a piece do not overlap.
  */
 export interface LaidPiece {
   readonly place: number;
+  /** Heights of bottom and top above the ring's bottom. */
+  readonly fromMm: number;
+  readonly toMm: number;
   readonly bottom: readonly Point[];
   readonly top: readonly Point[];
 }
@@ -44,6 +48,9 @@ export interface LayerLine {
   readonly name: string;
   readonly nearMm: number;
   readonly farMm: number;
+  /** Heights above the ring's bottom between which it lies; left out where it goes all the way up. */
+  readonly fromMm?: number;
+  readonly toMm?: number;
 }
 
 /** A figure that only this way of making has. */
@@ -76,11 +83,13 @@ export interface Made {
   readonly cornerMm: Mm;
   readonly groups: readonly PlaceGroup[];
   readonly kinds: readonly PieceKind[];
+  /** Places that are glued up before they are sawn, segment by segment; empty where each place of the first group is one. */
+  readonly together: readonly (readonly number[])[];
   readonly layers: readonly LayerLine[];
   readonly figures: readonly Figure[];
   readonly warnings: readonly Warning[];
-  /** The piece at one of the places. */
-  lay(place: number): LaidPiece;
+  /** The piece at one of the places: one outline that rises, or several where it takes more; none where nothing is left of it. */
+  lay(place: number): readonly LaidPiece[];
   /** Which place holds the point (mm; z from the ring's bottom; turn 0); null where there is no wood. */
   placeAt(x: number, y: number, z: number): number | null;
   /** What is written on the piece at a place, where its order matters; null where it does not. */

@@ -6,6 +6,8 @@ import { outlineAt } from './layOut.js';
 interface Candidate {
   readonly place: number;
   readonly corners: Float64Array;
+  readonly from: number;
+  readonly rise: number;
   /** Squares of: the farthest corner; a circle about the axis that lies wholly inside (0 where none does). */
   readonly far: number;
   readonly within: number;
@@ -46,9 +48,10 @@ export function samplerOf(
   return (x, y, z) => {
     if (!(z >= 0 && z <= heightMm)) return null;
     const square = x * x + y * y;
-    const share = z / heightMm;
     for (const candidate of lists[binOf(x, y)]!) {
       if (square > candidate.far) continue;
+      const share = (z - candidate.from) / candidate.rise;
+      if (!(share >= 0 && share <= 1)) continue;
       if (square < candidate.within || holds(candidate.corners, x, y, share)) return candidate.place;
     }
     return null;
@@ -74,13 +77,15 @@ function holds(corners: Float64Array, x: number, y: number, share: number): bool
 const ends = ({ bottom, top }: LaidPiece) => (bottom === top ? [bottom] : [bottom, top]);
 
 function candidateOf(piece: LaidPiece): Candidate {
-  const { place, bottom, top } = piece;
+  const { place, bottom, top, fromMm, toMm } = piece;
   const outlines = ends(piece);
   const far = Math.max(...outlines.flat().map(({ x, y }) => x * x + y * y)) * (1 + 1e-12);
   const within = outlines.every(aroundAxis) ? Math.min(...outlines.map(reachInside)) ** 2 : 0;
   return {
     place,
     corners: Float64Array.from(bottom.flatMap((p, i) => [p.x, p.y, top[i]!.x, top[i]!.y])),
+    from: fromMm,
+    rise: toMm - fromMm,
     far,
     within,
   };

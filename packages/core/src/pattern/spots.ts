@@ -1,7 +1,7 @@
 import type { Made } from '../making/contract.js';
-import { outlineAt } from '../making/layOut.js';
+import { centreOf } from '../making/layOut.js';
 import { pitchOf, placesOf, type RingMaking, segmentsOf } from '../making/registry.js';
-import { centroid, wrapped } from '../ring/plane.js';
+import { NOWHERE, wrapped } from '../ring/plane.js';
 
 const TURN = 2 * Math.PI;
 
@@ -24,7 +24,7 @@ function atRest(made: Made): readonly number[] {
   const laps = count % made.repeats === 0 ? made.repeats : 1;
   const period = count / laps;
   const first = Array.from({ length: period }, (_, place) => {
-    const { x, y } = centroid(outlineAt(made.lay(place), 0.5));
+    const { x, y } = centreOf(made.lay(place)) ?? NOWHERE;
     return Math.hypot(x, y) < 1e-9 ? 0 : Math.atan2(y, x) / TURN;
   });
   const middles = Array.from(

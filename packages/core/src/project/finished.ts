@@ -4,7 +4,7 @@ import { insideAt, type Vessel } from '../form/vessel.js';
 import { woodVolume } from '../form/volume.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
 import type { LaidPiece, Made } from '../making/contract.js';
-import { outlineAt } from '../making/layOut.js';
+import { outlineAtHeight } from '../making/layOut.js';
 import { integrate } from '../measure/quadrature.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import { shortfall } from '../ring/need.js';
@@ -53,20 +53,20 @@ const SLICE = 2;
  * outside is exact. Only the proportions matter where the whole is known; radial joints hold theirs at every height.
  */
 function placeVolumes(made: Made, vessel: Vessel, z0: number, z1: number, whole: boolean): number[] {
-  const heightMm = made.heightMm;
   const hollow = (z: number) => Math.max(insideAt(vessel, z) ?? 0, recessAt(vessel.recess, z));
   const areaAt = (piece: LaidPiece, z: number) => {
-    const outline = outlineAt(piece, (z - z0) / heightMm);
+    const outline = outlineAtHeight(piece, z - z0);
     const outer = radiusAt(vessel.outside, z);
     return Math.max(0, areaBetween(outline, Math.min(outer, hollow(z)), outer));
   };
   if (whole && made.radial) {
     const { outerMm, innerMm } = made.gives;
-    return overPlaces(made, (place) => areaBetween(made.lay(place).bottom, innerMm, outerMm));
+    return overPlaces(made, (place) => areaBetween(made.lay(place)[0]!.bottom, innerMm, outerMm));
   }
-  const knots = knotsBetween(vessel.outside, z0, z1);
-  return overPlaces(made, (place) => {
-    const piece = made.lay(place);
+  const volume = (piece: LaidPiece) => {
+    const [low, high] = [z0 + piece.fromMm, Math.min(z1, z0 + piece.toMm)];
+    if (high <= low) return 0;
+    const knots = knotsBetween(vessel.outside, low, high);
     let sum = 0;
     for (let k = 1; k < knots.length; k++) {
       const [from, to] = [knots[k - 1]!, knots[k]!];
@@ -79,5 +79,6 @@ function placeVolumes(made: Made, vessel: Vessel, z0: number, z1: number, whole:
         );
     }
     return sum;
-  });
+  };
+  return overPlaces(made, (place) => made.lay(place).reduce((sum, piece) => sum + volume(piece), 0));
 }

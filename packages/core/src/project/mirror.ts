@@ -1,7 +1,7 @@
-import { outlineAt } from '../making/layOut.js';
+import { biggestOf, outlineAt } from '../making/layOut.js';
 import { groupsOf, makeRing, mirrored, pitchOf, placesOf, type RingMaking } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
-import { centroid } from '../ring/plane.js';
+import { centroid, NOWHERE } from '../ring/plane.js';
 import { frozen } from './frozen.js';
 import type { Project, Ring } from './schema.js';
 
@@ -28,8 +28,10 @@ function woodsOf(ring: Ring, making: RingMaking): string[] {
   const [here, there] = [makeRing(ring.making, ANY_SIZE), makeRing(making, ANY_SIZE)];
   if (!here.ok || !there.ok) return reversed(ring);
   return Array.from({ length: placesOf(making) }, (_, place) => {
-    const { x, y } = centroid(outlineAt(there.value.lay(place), 0.5));
-    return ring.woods[here.value.placeAt(x, -y, here.value.heightMm / 2) ?? place]!;
+    const part = biggestOf(there.value.lay(place));
+    const { x, y } = part ? centroid(outlineAt(part, 0.5)) : NOWHERE;
+    const z = part ? (part.fromMm + part.toMm) / 2 : 0;
+    return ring.woods[here.value.placeAt(x, -y, z) ?? place]!;
   });
 }
 

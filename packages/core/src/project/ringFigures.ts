@@ -1,11 +1,12 @@
 import type { RingPlan } from '../lumber/ringPlan.js';
 import type { RingPieces } from '../lumber/wants.js';
 import type { Made } from '../making/contract.js';
-import { volumeOf } from '../making/layOut.js';
+import { volumeOfAll } from '../making/layOut.js';
 import { insteadOf } from '../making/registry.js';
-import { roundVolume } from '../making/stock.js';
+import { type PanelStock, roundVolume } from '../making/stock.js';
 import { bandAt, overlap } from '../ring/overlap.js';
 import { leastContact } from '../surface/contact.js';
+import { overPlaces } from '../surface/round.js';
 import type { PreparedRing } from './prepare.js';
 
 /** The figures of one ring, and how it lies on the one below; `woodOf` gives the species of a palette key. */
@@ -73,23 +74,28 @@ function joint(
   return { overlapMm, contactMm2 };
 }
 
+/** Shapes that are drawn with many corners but turned or bored. */
+const ROUND: readonly PanelStock['shape'][] = ['disc', 'plug'];
+
 function piecesOf(
   made: Made,
   ring: number,
   woods: readonly string[],
   woodOf: ReadonlyMap<string, string>,
 ): RingPieces[] {
+  const volumes = overPlaces(made, (place) => volumeOfAll(made.lay(place)));
   return made.kinds.flatMap((kind) => {
     const { stock } = kind;
-    const round = stock.from === 'panel' && stock.shape !== 'stave';
-    const volumeMm3 = round ? roundVolume(stock) : volumeOf(made.lay(kind.places[0]!), made.heightMm);
+    const round = stock.from === 'panel' && ROUND.includes(stock.shape);
+    const mean = (places: readonly number[]) =>
+      places.reduce((sum, place) => sum + volumes[place]!, 0) / places.length;
     return [...placesByWood(kind.places, woods, woodOf)].map(([wood, places]) => ({
       ring,
       wood,
       kind,
       count: places.length,
       places,
-      volumeMm3,
+      volumeMm3: round ? roundVolume(stock) : mean(places),
     }));
   });
 }

@@ -4,6 +4,8 @@ export interface Point {
   readonly y: number;
 }
 
+export const NOWHERE: Point = { x: 0, y: 0 };
+
 export const polar = (radius: number, angle: number): Point => ({
   x: radius * Math.cos(angle),
   y: radius * Math.sin(angle),

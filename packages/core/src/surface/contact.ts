@@ -1,5 +1,6 @@
-import type { Made } from '../making/contract.js';
-import { layOut } from '../making/layOut.js';
+import type { LaidPiece, Made } from '../making/contract.js';
+import { centreOf, layOut, segmentParts, segmentsIn } from '../making/layOut.js';
+import { SAME_LENGTH } from '../measure/tolerance.js';
 import type { Band } from '../ring/overlap.js';
 import { aroundAxis, centroid, type Point, turned } from '../ring/plane.js';
 import { areaBetween, common } from './within.js';
@@ -8,6 +9,12 @@ import { areaBetween, common } from './within.js';
 export interface Turned {
   readonly made: Made;
   readonly turn: number;
+}
+
+/** Direction of the middle of a segment. */
+function directionOf(parts: readonly LaidPiece[]): number {
+  const { x, y } = centreOf(parts) ?? { x: 1, y: 0 };
+  return Math.atan2(y, x);
 }
 
 /** Direction of the middle of an outline. */
@@ -35,19 +42,24 @@ const round = (a: number, b: number): number => Math.atan2(Math.sin(b - a), Math
  * are left after turning: the half of each segment on either side of its middle is one end.
  */
 export function leastContact(lower: Turned, upper: Turned, left: Band): number {
-  const below = layOut(lower.made).map(({ top }) => {
+  const highest = layOut(lower.made).filter(({ toMm }) => toMm >= lower.made.heightMm - SAME_LENGTH);
+  const below = highest.map(({ top }) => {
     const outline = bulged(turned(top, lower.turn));
     return { outline, middle: aroundAxis(outline) ? null : middleOf(outline) };
   });
   const ends = segmentsToLook(lower, upper).flatMap((place) => {
-    const segment = turned(upper.made.lay(place).bottom, upper.turn);
-    const middle = middleOf(segment);
+    const parts = segmentParts(upper.made, place);
+    const middle = directionOf(parts) + upper.turn;
     const glued = [0, 0];
-    for (const other of below) {
-      if (other.middle !== null && Math.abs(round(middle, other.middle)) > NEAR) continue;
-      for (const side of [0, 1] as const) {
-        const part = common(common(segment, other.outline), halfPlane(middle, side));
-        if (part.length > 2) glued[side]! += areaBetween(part, left.innerMm, left.outerMm);
+    for (const { bottom, fromMm } of parts) {
+      if (fromMm > SAME_LENGTH) continue;
+      const segment = turned(bottom, upper.turn);
+      for (const other of below) {
+        if (other.middle !== null && Math.abs(round(middle, other.middle)) > NEAR) continue;
+        for (const side of [0, 1] as const) {
+          const part = common(common(segment, other.outline), halfPlane(middle, side));
+          if (part.length > 2) glued[side]! += areaBetween(part, left.innerMm, left.outerMm);
+        }
       }
     }
     return glued;
@@ -57,7 +69,7 @@ export function leastContact(lower: Turned, upper: Turned, left: Band): number {
 
 /** One segment where both rings come to themselves in the same step, else all of them. */
 function segmentsToLook(lower: Turned, upper: Turned): number[] {
-  const count = upper.made.groups[0]!.count;
+  const count = segmentsIn(upper.made);
   const one = upper.made.repeats === count && lower.made.repeats % count === 0;
   return Array.from({ length: one ? 1 : count }, (_, place) => place);
 }

@@ -1,6 +1,6 @@
 import type { GrainWay, Made } from '../making/contract.js';
-import { outlineAt } from '../making/layOut.js';
-import { centroid } from '../ring/plane.js';
+import { centreOf } from '../making/layOut.js';
+import { NOWHERE } from '../ring/plane.js';
 
 /** How the grain lies at every place of a ring, and towards where the place lies (radians, turn 0). */
 export interface Grain {
@@ -17,7 +17,7 @@ export function grainOf(made: Made): Grain {
   const way: GrainWay[] = [];
   for (const kind of made.kinds) for (const place of kind.places) way[place] = kind.grain;
   const toward = Float64Array.from(way, (_, place) => {
-    const { x, y } = centroid(outlineAt(made.lay(place), 0.5));
+    const { x, y } = centreOf(made.lay(place)) ?? NOWHERE;
     return Math.atan2(y, x);
   });
   const grain = { way, toward };

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
-import { volumeOf } from '../making/layOut.js';
+import { volumeOfAll } from '../making/layOut.js';
 import { plan } from '../project/plan.js';
 import { type Prepared, prepare } from '../project/prepare.js';
 import type { Project } from '../project/schema.js';
@@ -40,7 +40,7 @@ function sound(project: Project, tolerance: number): void {
     for (const piece of mesh.pieces) {
       expect(openness(mesh, piece, 'blank')).toBeLessThan(0.05);
       expect(openness(mesh, piece, 'turned')).toBeLessThan(0.05);
-      const volume = volumeOf(made.lay(piece.place), made.heightMm);
+      const volume = volumeOfAll(made.lay(piece.place));
       expect(Math.abs(enclosed(mesh, piece, 'blank') / volume - 1)).toBeLessThan(0.01);
       turned += enclosed(mesh, piece, 'turned');
     }

@@ -1,7 +1,7 @@
 import type { Vessel } from '../form/vessel.js';
-import type { Made } from '../making/contract.js';
+import type { LaidPiece, Made } from '../making/contract.js';
 import { grainOf } from './grain.js';
-import { levelsOf } from './levels.js';
+import { type Level, levelsOf } from './levels.js';
 import { MeshParts } from './meshParts.js';
 import { addPiece, type Setting } from './meshPiece.js';
 
@@ -19,7 +19,7 @@ export const FINE_MESH: MeshFineness = { arc: (2 * Math.PI) / 72, sagittaMm: 0.1
 export const VIEW_MESH: MeshFineness = { arc: (2 * Math.PI) / 40, sagittaMm: 0.6 };
 
 /**
- * A piece's share of a ring's mesh: its place, first vertex and first triangle, and how many of each. Its triangles come
+ * A piece's share of a ring's mesh, or that of one of its parts: its place, first vertex and first triangle, and how many of each. Its triangles come
  * in the order: outer and inner side (`skin` of them), top and bottom (`caps`), joints.
  */
 export interface PieceRange {
@@ -48,9 +48,6 @@ export interface RingMesh {
   readonly pieces: readonly PieceRange[];
 }
 
-const _angleBetween = (p: { x: number; y: number }, q: { x: number; y: number }): number =>
-  Math.abs(Math.atan2(p.x * q.y - p.y * q.x, p.x * q.x + p.y * q.y));
-
 /**
  * The mesh of one ring that stands in the piece from a height on; `turn` in radians. Worked out for one repeat of the
  * ring and turned for the others.
@@ -62,30 +59,37 @@ export function ringMesh(
   vessel: Vessel,
   { arc, sagittaMm }: MeshFineness = FINE_MESH,
 ): RingMesh {
-  const levels = levelsOf(vessel, bottomMm, bottomMm + made.heightMm, sagittaMm);
-  const setting: Setting = { bottomMm, heightMm: made.heightMm, grain: grainOf(made), arc };
+  const known = new Map<string, Level[]>();
+  const levelsIn = ({ fromMm, toMm }: LaidPiece): Level[] => {
+    const key = `${fromMm} ${toMm}`;
+    const levels = known.get(key) ?? levelsOf(vessel, bottomMm + fromMm, bottomMm + toMm, sagittaMm);
+    known.set(key, levels);
+    return levels;
+  };
+  const setting: Setting = { bottomMm, grain: grainOf(made), arc };
   const parts = new MeshParts();
   const pieces: { readonly of: PieceRange; readonly place: number; readonly by: number }[] = [];
   let first = 0;
   for (const { count } of made.groups) {
     const laps = count % made.repeats === 0 ? made.repeats : 1;
     const period = count / laps;
-    const once = Array.from({ length: period }, (_, i): PieceRange => {
-      const [vertex, triangle] = [parts.vertices, parts.triangles];
-      const place = first + i;
-      const sorts = addPiece(parts, made.lay(place), levels, setting);
-      return {
-        ...sorts,
-        place,
-        vertex,
-        vertices: parts.vertices - vertex,
-        triangle,
-        triangles: parts.triangles - triangle,
-      };
-    });
+    const once = Array.from({ length: period }, (_, i) =>
+      made.lay(first + i).map((part): PieceRange => {
+        const [vertex, triangle] = [parts.vertices, parts.triangles];
+        const sorts = addPiece(parts, part, levelsIn(part), setting);
+        return {
+          ...sorts,
+          place: part.place,
+          vertex,
+          vertices: parts.vertices - vertex,
+          triangle,
+          triangles: parts.triangles - triangle,
+        };
+      }),
+    );
     for (let i = 0; i < count; i++) {
       const by = turn + (2 * Math.PI * Math.floor(i / period)) / laps;
-      pieces.push({ of: once[i % period]!, place: first + i, by });
+      for (const of of once[i % period]!) pieces.push({ of, place: first + i, by });
     }
     first += count;
   }

@@ -1,5 +1,5 @@
 import type { LaidPiece } from '../making/contract.js';
-import { outlineAt } from '../making/layOut.js';
+import { outlineAt, outlineAtHeight } from '../making/layOut.js';
 import { endGrain, type Grain } from './grain.js';
 import type { Level } from './levels.js';
 import { type ChainPoints, pointsOf } from './loft.js';
@@ -12,21 +12,20 @@ const angleBetween = (p: { x: number; y: number }, q: { x: number; y: number }):
 /** What all pieces of a ring share. */
 export interface Setting {
   readonly bottomMm: number;
-  readonly heightMm: number;
   readonly grain: Grain;
   readonly arc: number;
 }
 
-/** Lofts a piece over the levels of its ring; how many triangles its sides and its top and bottom take. */
+/** Lofts a piece, or a part of one, over levels from its bottom to its top; how many triangles its sides and its top and bottom take. */
 export function addPiece(
   parts: MeshParts,
   piece: LaidPiece,
   levels: readonly Level[],
-  { bottomMm, heightMm, grain, arc }: Setting,
+  { bottomMm, grain, arc }: Setting,
 ): { skin: number; caps: number } {
   const chains = chainsOf(outlineAt(piece, 0.5), (p, q) => Math.max(1, Math.round(angleBetween(p, q) / arc)));
   const rows = levels.map(({ blankZ, outer, inner }) =>
-    pointsOf(outlineAt(piece, (blankZ - bottomMm) / heightMm), chains, inner, outer),
+    pointsOf(outlineAtHeight(piece, blankZ - bottomMm), chains, inner, outer),
   );
   const endAt = (angle: number, level: number, rise: number) =>
     endGrain(grain, piece.place, angle, level, rise);

@@ -1,5 +1,5 @@
-import type { Made } from '../making/contract.js';
-import { outlineAt } from '../making/layOut.js';
+import type { LaidPiece, Made } from '../making/contract.js';
+import { laidAt, outlineAtHeight } from '../making/layOut.js';
 import { wrapped } from '../ring/plane.js';
 import type { Arc } from './arcs.js';
 import { arcsInside } from './arcs.js';
@@ -14,14 +14,13 @@ export interface PlaceArc extends Arc {
  * round the ring. This is what drawings show. Worked out for one repeat of the ring, and turned for the others.
  */
 export function placesRound(made: Made, radius: number, turn: number, z = made.heightMm / 2): PlaceArc[] {
-  const share = z / made.heightMm;
   const arcs: PlaceArc[] = [];
   let first = 0;
   for (const { count } of made.groups) {
     const laps = count % made.repeats === 0 ? made.repeats : 1;
     const period = count / laps;
     for (let place = first; place < first + period; place++)
-      for (const arc of arcsInside(outlineAt(made.lay(place), share), radius))
+      for (const arc of arcsOf(laidAt(made.lay(place), z), radius, z))
         for (let lap = 0; lap < laps; lap++) {
           const from = wrapped(arc.from + turn + (lap * 2 * Math.PI) / made.repeats);
           arcs.push({ place: place + lap * period, from, to: from + (arc.to - arc.from) });
@@ -30,6 +29,25 @@ export function placesRound(made: Made, radius: number, turn: number, z = made.h
   }
   return arcs.sort((a, b) => a.from - b.from);
 }
+
+/** Stretches of a circle that lie in parts of one piece; those that meet are one. */
+function arcsOf(parts: readonly LaidPiece[], radius: number, z: number): Arc[] {
+  const arcs = parts
+    .flatMap((part) => arcsInside(outlineAtHeight(part, z), radius))
+    .sort((a, b) => a.from - b.from);
+  if (parts.length < 2) return arcs;
+  const joined: Arc[] = [];
+  for (const arc of arcs) {
+    const last = joined.at(-1);
+    if (last && arc.from <= last.to + SAME_PLACE) {
+      if (arc.to > last.to) joined[joined.length - 1] = { from: last.from, to: arc.to };
+    } else joined.push(arc);
+  }
+  return joined;
+}
+
+/** Stretches nearer to each other than this touch (radians). */
+const SAME_PLACE = 1e-7;
 
 /**
  * A figure of every place, worked out for one repeat of the ring only: `of` is asked for the first places of each group

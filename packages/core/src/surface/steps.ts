@@ -1,4 +1,5 @@
 import type { Made } from '../making/contract.js';
+import { segmentOfPlace, segmentsIn } from '../making/layOut.js';
 import { placesRound } from './round.js';
 
 interface Turned {
@@ -11,11 +12,14 @@ interface Turned {
  * meet (mm): the step that is left in a running stripe, half a segment in brick bond. The worst of all its segments'.
  */
 export function stepAtJoint(lower: Turned, upper: Turned, radius: number): number | null {
-  const starts = ({ made, turn }: Turned, z: number) =>
-    placesRound(made, radius, turn, z)
-      .filter(({ place }) => place < made.groups[0]!.count)
+  const starts = ({ made, turn }: Turned, z: number) => {
+    const segment = segmentOfPlace(made);
+    const arcs = placesRound(made, radius, turn, z).filter(({ place }) => segment(place) !== null);
+    return arcs
+      .filter((arc, i) => segment(arc.place) !== segment(arcs[(i + arcs.length - 1) % arcs.length]!.place))
       .map(({ from }) => from);
-  if ([lower, upper].some(({ made }) => made.groups[0]!.count < 2)) return null;
+  };
+  if ([lower, upper].some(({ made }) => segmentsIn(made) < 2)) return null;
   const below = starts(lower, lower.made.heightMm);
   const above = starts(upper, 0);
   if (below.length === 0 || above.length === 0) return null;

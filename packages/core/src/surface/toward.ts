@@ -1,5 +1,5 @@
 import type { Made } from '../making/contract.js';
-import { layOut, outlineAt } from '../making/layOut.js';
+import { laidAt, layOut, outlineAtHeight } from '../making/layOut.js';
 import type { Point } from '../ring/plane.js';
 
 /** The place that a level direction (radians from the index mark) meets at a radius and a height of the ring; null in air. */
@@ -28,9 +28,10 @@ const NOTHING = 0.05;
 export function cutParts(made: Made, turn: number, direction: number): CutPart[] {
   const { innerMm, outerMm } = made.gives;
   const [x, y] = [Math.cos(direction - turn), Math.sin(direction - turn)];
-  const met = layOut(made)
+  const middle = made.heightMm / 2;
+  const met = laidAt(layOut(made), middle)
     .flatMap((piece) =>
-      stretches(outlineAt(piece, 0.5), x, y).map(([from, to]) => ({
+      stretches(outlineAtHeight(piece, middle), x, y).map(([from, to]) => ({
         place: piece.place,
         innerMm: Math.max(from, innerMm),
         outerMm: Math.min(to, outerMm),

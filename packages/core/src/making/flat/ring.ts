@@ -4,7 +4,8 @@ import { done, type Result, refuse } from '../../measure/reason.js';
 import { SAME_ANGLE } from '../../measure/tolerance.js';
 import type { RingNeed } from '../../ring/need.js';
 import type { Band } from '../../ring/overlap.js';
-import type { LaidPiece, PieceKind } from '../contract.js';
+import type { Rising } from '../assemble.js';
+import type { PieceKind } from '../contract.js';
 import { segmentStock, WIDEST, withoutWidth } from '../segments.js';
 import {
   asAsked,
@@ -30,7 +31,7 @@ export interface FlatRing {
   readonly repeats: number;
   readonly kinds: readonly PieceKind[];
   wedge(place: number): Wedge;
-  lay(place: number): LaidPiece;
+  lay(place: number): Rising;
 }
 
 /** Included angles of equal or unequal segments that are repeated round a ring of `count`, from the index mark. */

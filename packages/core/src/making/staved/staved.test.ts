@@ -22,7 +22,7 @@ describe('staves', () => {
   test('their faces meet at the angle that the figures tell (normals of two laid staves)', () => {
     const made = madeRing({ way: 'staved', count: 8, leanDeg: 25 });
     const normal = (place: number) => {
-      const { bottom, top } = made.lay(place);
+      const { bottom, top } = made.lay(place)[0]!;
       const [a, b, c] = [bottom[0]!, bottom[1]!, top[0]!];
       const [u, v] = [
         { x: b.x - a.x, y: b.y - a.y },

@@ -35,7 +35,7 @@ describe('tilted joints', () => {
       ['right', 1],
       ['left', -1],
     ] as const) {
-      const { bottom, top } = madeRing(tilted({ hand })).lay(0);
+      const { bottom, top } = madeRing(tilted({ hand })).lay(0)[0]!;
       const run = (i: number) => bottom[i]!.x * top[i]!.y - bottom[i]!.y * top[i]!.x;
       for (const i of [0, 1, 2, 3]) expect(run(i) * sign).toBeGreaterThan(0);
     }
