@@ -40,7 +40,7 @@ module.exports = {
       to: {
         pathNot: [
           src,
-          '^node_modules/(zod|immer|papaparse|@types/papaparse|svgpath|dxf-parser|@tarikjabiri/dxf|culori|@types/culori)/',
+          '^node_modules/(zod|immer|papaparse|@types/papaparse|svgpath|dxf-parser|@tarikjabiri/dxf|culori|@types/culori|clipper2-ts)/',
         ],
       },
     },

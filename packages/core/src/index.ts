@@ -1,5 +1,6 @@
 export type { Check } from './check/check.js';
 export { cutListCsv } from './exchange/cutListCsv.js';
+export { glyphFromLoops, inlayFile, readOutline } from './exchange/outlineFile.js';
 export {
   type Pattern,
   patternSchema,
@@ -13,6 +14,7 @@ export {
   writeProfile,
 } from './exchange/profile/formats.js';
 export { MOST_BYTES, type ProjectFile, readProjectFile, writeProjectFile } from './exchange/projectFile.js';
+export { templateSvg } from './exchange/templateSvg.js';
 export { PAPERS, type Paper, wallPages, wallSvg } from './exchange/wallSvg.js';
 export type { Fit } from './form/corridor.js';
 export { type Curve, type CurvePoint, curveThrough, extremes, radiusAt, topOf } from './form/curve.js';
@@ -26,7 +28,9 @@ export { QUARTERS } from './lumber/quarters.js';
 export type { RingPlan } from './lumber/ringPlan.js';
 export type { Figure, Made, PieceKind } from './making/contract.js';
 export { partsFromDegrees } from './making/flat/parts.js';
+export { ILLUSIONS, type IllusionName } from './making/illusion/illusion.js';
 export { layOut, placeName } from './making/layOut.js';
+export type { StepPicture } from './making/picture.js';
 export {
   groupsOf,
   MAKINGS,
@@ -75,6 +79,7 @@ export { type Change, type Command, run } from './project/commands/command.js';
 export * as edit from './project/commands/edits.js';
 export type { Stroke } from './project/commands/paintCommands.js';
 export type { StashedRing } from './project/commands/stashCommands.js';
+export { projectedSections } from './project/commands/twistCommands.js';
 export { AGES, type TouchingPair, touchingPairs, weakShare } from './project/contrast.js';
 export {
   type Edited,

@@ -49,18 +49,17 @@ export function StripTable({ lumber }: { lumber: Lumber }) {
         ))}
       </table>
       {lumber.panels.length > 0 && (
-        <h3 className="mt-4 mb-1 font-semibold">Blocks for discs, plugs and staves</h3>
+        <h3 className="mt-4 mb-1 font-semibold">Layers, blocks, discs, plugs and dowels</h3>
       )}
       <ul>
         {lumber.panels.map((panel) => (
           <li
-            key={`${panel.ring} ${panel.shape} ${panel.wood}`}
+            key={`${panel.ring} ${panel.name} ${panel.wood} ${panel.lengthMm} ${panel.widthMm} ${panel.thicknessMm}`}
             className="flex gap-2 border-t border-line px-1.5 py-1"
           >
-            <Swatch wood={wood(panel.wood)} size={16} /> ring {panel.ring + 1}: {panel.count} {panel.shape}
-            {panel.count === 1 ? '' : 's'} {formatLength(panel.lengthMm, units)} ×{' '}
-            {formatLength(panel.widthMm, units)}, planed {formatLength(panel.thicknessMm, units)}, from{' '}
-            {panel.quarter}
+            <Swatch wood={wood(panel.wood)} size={16} /> ring {panel.ring + 1}, {panel.name}: {panel.count} ×{' '}
+            {formatLength(panel.lengthMm, units)} × {formatLength(panel.widthMm, units)}, planed{' '}
+            {formatLength(panel.thicknessMm, units)}, from {panel.quarter}
           </li>
         ))}
       </ul>

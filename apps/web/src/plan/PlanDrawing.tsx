@@ -23,6 +23,9 @@ interface PlanDrawingProps {
   readonly units: UnitSystem;
 }
 
+/** The pieces, or parts of them, that are seen from above. */
+const fromAbove = (made: Made) => layOut(made).filter(({ toMm }) => toMm >= made.heightMm - 1e-6);
+
 /** Room for the dimensions round the ring, as a share of its corner radius. */
 const ROOM = 1.24;
 
@@ -31,8 +34,9 @@ export function PlanDrawing({ made, ring, below, figures, palette, units }: Plan
   const reach = Math.max(made.cornerMm, below?.made.ok ? below.made.value.cornerMm : 0);
   const half = reach * ROOM;
   const text = half / 19;
-  const pieces = layOut(made).map(({ place, bottom, top }) => ({
+  const pieces = fromAbove(made).map(({ place, bottom, top }, number) => ({
     place,
+    number,
     outline: turned(top, ring.turn),
     bottom: top === bottom ? null : turned(bottom, ring.turn),
   }));
@@ -47,19 +51,19 @@ export function PlanDrawing({ made, ring, below, figures, palette, units }: Plan
     >
       <WoodPatterns woods={palette.values()} hatched={false} prefix="plan" />
       <g transform="scale(1 -1)" strokeWidth={half / 500}>
-        {pieces.map(({ place, outline }) => (
+        {pieces.map(({ place, number, outline }) => (
           <path
-            key={place}
+            key={number}
             d={outlinePath(outline)}
             fill={woodFill(palette.get(ring.ring.woods[place]!), 'plan')}
             stroke="#1d2527"
           />
         ))}
         {pieces.map(
-          ({ place, bottom }) =>
+          ({ number, bottom }) =>
             bottom && (
               <path
-                key={place}
+                key={number}
                 d={outlinePath(bottom)}
                 fill="none"
                 stroke="#1d2527"
@@ -77,8 +81,11 @@ export function PlanDrawing({ made, ring, below, figures, palette, units }: Plan
         )}
         {under && below && (
           <g fill="none" stroke="#1d2527" strokeOpacity="0.55" strokeDasharray={`${half / 90} ${half / 120}`}>
-            {layOut(under).map(({ place, bottom }) => (
-              <path key={place} d={outlinePath(turned(bottom, below.turn))} />
+            {layOut(under).map(({ place, fromMm, bottom }) => (
+              <path
+                key={`${place} ${fromMm} ${bottom[0]!.x} ${bottom[0]!.y}`}
+                d={outlinePath(turned(bottom, below.turn))}
+              />
             ))}
           </g>
         )}
@@ -100,9 +107,9 @@ export function PlanDrawing({ made, ring, below, figures, palette, units }: Plan
         <text x={reach * 1.02 + half / 20} y={text / 3} fill="#566163">
           0°
         </text>
-        {pieces.map(({ place, outline }) => (
+        {pieces.map(({ place, number, outline }) => (
           <Mark
-            key={place}
+            key={number}
             mark={made.mark(place)}
             outline={outline}
             text={text}

@@ -3,22 +3,29 @@ import {
   type RingPlan as Figures,
   formatLength,
   mm,
+  type Prepared,
   type PreparedRing,
   sentenceIn,
+  templateSvg,
+  type Way,
 } from '@fellside/core';
 import { ChevronDown, ChevronUp } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useNavigate, useParams } from 'react-router';
+import { WayControls } from '../rings/ways/controls.js';
 import { editPiece } from '../store/edits.js';
-import { paletteOf, planOf, preparedOf, unitsOf } from '../store/selectors.js';
+import { paletteOf, planOf, preparedOf, projectOf, unitsOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Cautions } from '../ui/Cautions.js';
 import { LengthField } from '../ui/LengthField.js';
 import { OptionalLength } from '../ui/OptionalLength.js';
 import { Sheet } from '../ui/Sheet.js';
+import { saveFile } from '../ui/saveFile.js';
+import { FinishedLook } from './FinishedLook.js';
 import { PieceKinds } from './PieceKinds.js';
 import { PlanDrawing } from './PlanDrawing.js';
+import { StepPictures } from './StepPictures.js';
 
 /** A ring from above, opened over the bench; its address is the ring's with “plan” behind it. */
 export function RingPlan() {
@@ -56,6 +63,7 @@ export function RingPlan() {
             <Sizes ring={here} figures={figures} index={index} />
           </div>
         </div>
+        <Builder ring={here} index={index} prepared={prepared.value} />
         <Steps ring={here} />
         <div className="mt-4 flex justify-end">
           <Dialog.Close asChild>
@@ -137,6 +145,46 @@ function Sizes({ ring, figures, index }: { ring: PreparedRing; figures: Figures;
     </>
   );
 }
+
+/** For rings that are glued up before they are segmented: what is set, every step as a picture, the look when turned. */
+function Builder({ ring, index, prepared }: { ring: PreparedRing; index: number; prepared: Prepared }) {
+  const palette = useApp(paletteOf);
+  const units = useApp(unitsOf);
+  const { name } = useApp(projectOf);
+  if (!FEATURES.has(ring.ring.making.way)) return null;
+  const made = ring.made.ok ? ring.made.value : null;
+  const pictures = made?.pictures?.() ?? [];
+  const file = `${name} ring ${index + 1} full size.svg`;
+  return (
+    <section className="mt-4" aria-label="Builder">
+      <h3 className="mb-1 font-semibold">Builder</h3>
+      <div className="mb-3 flex flex-wrap items-end gap-3">
+        <WayControls targets={[index]} />
+        {made && (
+          <Button onClick={() => saveFile(file, 'image/svg+xml', templateSvg(made))}>
+            Template, full size (SVG)
+          </Button>
+        )}
+      </div>
+      {pictures.length > 0 && (
+        <StepPictures pictures={pictures} woods={ring.ring.woods} palette={palette} units={units} />
+      )}
+      {made && <FinishedLook prepared={prepared} ring={ring} />}
+    </section>
+  );
+}
+
+/** Ways with a builder. */
+const FEATURES: ReadonlySet<Way> = new Set<Way>([
+  'layered',
+  'laminated',
+  'inlaid',
+  'lettered',
+  'illusion',
+  'basket',
+  'twisted',
+  'medallion',
+]);
 
 function Steps({ ring }: { ring: PreparedRing }) {
   const units = useApp(unitsOf);

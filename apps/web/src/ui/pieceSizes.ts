@@ -14,12 +14,25 @@ const HOW = {
   'two-fences': 'between two fences',
 } as const;
 
+/** Layers of a laminated board, blocks and dowels: how many there are where many pieces come from a few. */
+function blockSizes(
+  { shape, lengthMm, widthMm, thicknessMm, blocks, slicing }: Extract<Stock, { from: 'panel' }>,
+  units: UnitSystem,
+): string[] {
+  if (shape === 'dowel')
+    return [`${formatLength(widthMm, units)} across, ${formatLength(lengthMm, units)} long`];
+  const size = [lengthMm, widthMm, thicknessMm].map((length) => formatLength(length, units)).join(' × ');
+  if (shape === 'layer') return [`from ${blocks === 1 ? 'a layer' : `${blocks} layers`} ${size}`];
+  return [`block ${size}`, ...(slicing ? [`for ${slicing.slices} slices`] : [])];
+}
+
 /** What a piece is sawn from and to what sizes, in words and figures. */
 export function pieceSizes(stock: Stock, units: UnitSystem): string[] {
   if (stock.from === 'stash') return ['from the stash'];
   if (stock.from === 'panel') {
     const { lengthMm, widthMm, thicknessMm, narrowMm, mitre, bladeTilt } = stock;
-    if (stock.shape !== 'stave') return [`${formatLength(widthMm, units)} across`];
+    if (stock.shape === 'disc' || stock.shape === 'plug') return [`${formatLength(widthMm, units)} across`];
+    if (stock.shape !== 'stave') return blockSizes(stock, units);
     return [
       `${formatLength(lengthMm, units)} along the grain`,
       narrowMm === widthMm

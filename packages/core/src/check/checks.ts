@@ -8,6 +8,7 @@ import { meetingPointChecks } from './meetingPoints.js';
 import { openWorkChecks } from './openWork.js';
 import { otherHandChecks } from './otherHand.js';
 import { overlapChecks } from './overlap.js';
+import { readsChecks } from './reads.js';
 import { ringWarningChecks } from './ringWarnings.js';
 import { shortSegmentChecks } from './shortSegment.js';
 import { stackChecks } from './stack.js';
@@ -24,6 +25,7 @@ const CHECKS = [
   thinWallChecks,
   shortSegmentChecks,
   layerChecks,
+  readsChecks,
   openWorkChecks,
   ringWarningChecks,
   otherHandChecks,

@@ -4,7 +4,9 @@ import type { Check, Subject } from './check.js';
 /** Solid discs and plugs where the form is hollow all the way through: wood that is only turned away. */
 export const hollowDiscChecks = ({ rings }: Subject): Check[] =>
   rings.flatMap(({ index, need, pieces }) => {
-    const solid = pieces.some(({ kind: { stock } }) => stock.from === 'panel' && stock.shape !== 'stave');
+    const solid = pieces.some(
+      ({ kind: { stock } }) => stock.from === 'panel' && (stock.shape === 'disc' || stock.shape === 'plug'),
+    );
     if (need.innerMm === 0 || !solid) return [];
     const message = `Ring ${index + 1} is solid where a ring would do: a hole of ${sayMm(2 * need.innerMm)} is turned away.`;
     return [

@@ -8,10 +8,11 @@ const LEAST_LAYER = 1;
 /** Lines between layers that turning breaks through at some height, or nearly: with the margin on either side. */
 export const layerChecks = ({ rings, vessel }: Subject): Check[] =>
   rings.flatMap(({ index, layers, bottomMm, topMm }) => {
-    const top = Math.min(topMm, vessel.heightMm);
-    const outside = extremes(vessel.outside, bottomMm, top).least;
-    const inside = boreBetween(vessel, bottomMm, top);
-    return layers.flatMap(({ name, nearMm, farMm }): Check[] => {
+    const highest = Math.min(topMm, vessel.heightMm);
+    return layers.flatMap(({ name, nearMm, farMm, fromMm = 0, toMm = topMm - bottomMm }): Check[] => {
+      const [low, top] = [Math.min(highest, bottomMm + fromMm), Math.min(highest, bottomMm + toMm)];
+      const outside = extremes(vessel.outside, low, top).least;
+      const inside = boreBetween(vessel, low, top);
       const margins = [
         {
           side: 'outside',

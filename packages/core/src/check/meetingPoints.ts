@@ -3,7 +3,9 @@ import type { Check, Remedy, Subject } from './check.js';
 /** Rings solid to the centre that are made of segments: the points never meet well. */
 export const meetingPointChecks = ({ rings }: Subject): Check[] =>
   rings.flatMap(({ index, gives, pieces }) => {
-    const filled = pieces.some(({ kind: { stock } }) => stock.from === 'panel' && stock.shape !== 'stave');
+    const filled = pieces.some(
+      ({ kind: { stock } }) => stock.from === 'panel' && (stock.shape === 'disc' || stock.shape === 'plug'),
+    );
     const made = pieces.some(({ kind: { stock } }) => stock.from !== 'stash');
     if (!gives || gives.innerMm > 0 || filled || !made) return [];
     const message = `Ring ${index + 1} is solid to the centre, where the points of its segments meet and never meet well. Use a solid disc there, or drill and plug it.`;

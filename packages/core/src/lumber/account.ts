@@ -10,13 +10,17 @@ import type { Cut, StripList } from './strips.js';
 export interface Panel {
   readonly ring: number;
   readonly wood: string;
+  /** What the pieces that come from it are called. */
+  readonly name: string;
   readonly shape: PanelStock['shape'];
   readonly count: number;
   readonly lengthMm: Mm;
   readonly widthMm: Mm;
   readonly thicknessMm: Mm;
-  /** Thickness that is left when the ring is sanded. */
+  /** Thickness that is left when the ring is sanded, of all slices together where it is sliced. */
   readonly netMm: Mm;
+  /** Lost in slicing it, and what of the block is not sliced. */
+  readonly resawMm: Mm;
   /** Of one piece as it lies in the ring. */
   readonly pieceMm3: number;
 }
@@ -64,7 +68,8 @@ export function enterPanel(ledger: WoodLedger, panel: Panel, quarter: Quarter, s
   const pieces = panel.count * panel.pieceMm3;
   ledger.segments += pieces;
   ledger.corners += face * panel.netMm - pieces;
-  ledger.faceSanding += face * (panel.thicknessMm - panel.netMm);
+  ledger.resawing += face * panel.resawMm;
+  ledger.faceSanding += face * (panel.thicknessMm - panel.netMm - panel.resawMm);
   const planed = face * panel.thicknessMm;
   ledger.strips += planed;
   const sawn = (panel.lengthMm + shop.ripKerfMm) * (panel.widthMm + shop.ripKerfMm);

@@ -1,4 +1,4 @@
-import type { Figure, LayerLine, Warning } from '../making/contract.js';
+import type { Figure, LayerLine, Made, Warning } from '../making/contract.js';
 import type { RingMaking } from '../making/registry.js';
 import type { Mm } from '../measure/quantity.js';
 import type { Reason } from '../measure/reason.js';
@@ -30,6 +30,7 @@ export interface RingPlan {
   /** Wood all round; otherwise there are gaps between its pieces. */
   readonly closed: boolean;
   readonly layers: readonly LayerLine[];
+  readonly reads: Made['reads'];
   readonly figures: readonly Figure[];
   readonly warnings: readonly Warning[];
   /** Least area by which an end of a segment is glued to the ring below, mm²; only where one of the two has gaps. */

@@ -79,20 +79,36 @@ const sameStrip = (a: Setting, b: Setting): boolean =>
 export const panelsOf = (pieces: readonly RingPieces[], shop: Shop): Panel[] =>
   pieces.flatMap(({ ring, wood, kind, count, volumeMm3 }) =>
     kind.stock.from === 'panel'
-      ? [panelOf(kind.stock, { ring, wood, count, pieceMm3: volumeMm3 }, shop)]
+      ? [panelOf(kind.stock, { ring, wood, name: kind.name, ...blocksOf(kind, count, volumeMm3) }, shop)]
       : [],
   );
 
-/** Staves are planed to their thickness, the others sanded with the faces of the ring. */
+/** Blocks that pieces come from, and what of each is left in the ring: one for each piece, or all from a few. */
+function blocksOf(
+  { stock, places, heightMm }: PieceKind,
+  count: number,
+  volumeMm3: number,
+): { readonly count: number; readonly pieceMm3: number } {
+  const all = stock.from === 'panel' ? stock.blocks : undefined;
+  const slices = stock.from === 'panel' && stock.slicing ? stock.slicing.keptMm / heightMm : 1;
+  if (all === undefined) return { count, pieceMm3: slices * volumeMm3 };
+  const blocks = Math.ceil((all * count) / places.length);
+  return { count: blocks, pieceMm3: (count * volumeMm3) / blocks };
+}
+
+/** Shapes that are planed to size before they are glued up; the faces of the others are sanded with the ring's. */
+const PLANED: readonly PanelStock['shape'][] = ['stave', 'layer', 'dowel'];
+
 const panelOf = (
-  { shape, lengthMm, widthMm, thicknessMm }: PanelStock,
-  of: Pick<Panel, 'ring' | 'wood' | 'count' | 'pieceMm3'>,
+  { shape, lengthMm, widthMm, thicknessMm, slicing }: PanelStock,
+  of: Pick<Panel, 'ring' | 'wood' | 'name' | 'count' | 'pieceMm3'>,
   shop: Shop,
 ): Panel => ({
   ...of,
   shape,
   lengthMm,
   widthMm,
-  netMm: thicknessMm,
-  thicknessMm: shape === 'stave' ? thicknessMm : plannedThickness(thicknessMm, shop),
+  netMm: slicing ? slicing.keptMm : thicknessMm,
+  resawMm: slicing ? mm(thicknessMm - slicing.keptMm) : mm(0),
+  thicknessMm: PLANED.includes(shape) ? thicknessMm : plannedThickness(thicknessMm, shop),
 });

@@ -19,6 +19,7 @@ const USUAL = {
   closed: true,
   radial: true,
   together: [],
+  reads: null,
   layers: [],
   figures: [],
   warnings: [],

@@ -5,7 +5,9 @@ import type { RingNeed } from '../ring/need.js';
 import type { Band } from '../ring/overlap.js';
 import type { Point } from '../ring/plane.js';
 import type { CautionId } from '../settings/cautions.js';
+import type { StepPicture } from './picture.js';
 import type { Stock } from './stock.js';
+import type { MeantTone } from './tone.js';
 
 /** Places of one sort: segments, spacers, a plug. They are numbered one group after the other. */
 export interface PlaceGroup {
@@ -85,6 +87,8 @@ export interface Made {
   readonly kinds: readonly PieceKind[];
   /** Places that are glued up before they are sawn, segment by segment; empty where each place of the first group is one. */
   readonly together: readonly (readonly number[])[];
+  /** What several rings of it on top of each other read as, and how many it takes; null where one is enough. */
+  readonly reads: { readonly as: string; readonly rings: number } | null;
   readonly layers: readonly LayerLine[];
   readonly figures: readonly Figure[];
   readonly warnings: readonly Warning[];
@@ -97,6 +101,8 @@ export interface Made {
   /** What is done, in order; lengths in mm. */
   steps(): readonly string[];
   readonly cautions: readonly CautionId[];
+  /** The steps of a glue-up as pictures, where there is more to it than sawing and gluing segments. */
+  pictures?(): readonly StepPicture[];
 }
 
 /** What a way of making starts from when a ring is to be made in it. */
@@ -137,6 +143,8 @@ export interface Making<P extends { readonly way: string }> {
   mirror?(params: P): P;
   /** Rings that name the same body are one glue-up, sawn apart: they share parameters, woods and radii. */
   body?(params: P): string;
+  /** Tones that its places are meant to have, one for each; left out where any wood does. */
+  tones?(params: P): readonly MeantTone[];
   /** Places that are sawn from one piece and so have one wood; sets of two or more. */
   oneWood?(params: P): readonly (readonly number[])[];
 }

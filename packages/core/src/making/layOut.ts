@@ -19,9 +19,9 @@ export function placeName(groups: readonly PlaceGroup[], place: number): string 
 export const layOut = (made: Made): LaidPiece[] =>
   Array.from({ length: placesIn(made.groups) }, (_, place) => made.lay(place)).flat();
 
-/** The pieces, or parts of pieces, that are met at a height above the ring's bottom. */
+/** The pieces, or parts of pieces, that are met at a height above the ring's bottom; where two meet, the lower one. */
 export const laidAt = (pieces: readonly LaidPiece[], z: number): LaidPiece[] =>
-  pieces.filter(({ fromMm, toMm }) => z >= fromMm && z <= toMm);
+  pieces.filter(({ fromMm, toMm }) => z <= toMm && (z > fromMm || (z === 0 && fromMm === 0)));
 
 /** The outline of a piece at a height above the ring's bottom, mm; it has to lie between the piece's bottom and top. */
 export const outlineAtHeight = (piece: LaidPiece, z: number): readonly Point[] =>

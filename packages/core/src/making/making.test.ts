@@ -27,6 +27,13 @@ import { mitred } from './stock.js';
 
 const NEED = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20) };
 
+/** Bottom, middle and top of a ring, a hair off heights at which parts of pieces meet. */
+const SHARES = [1e-7, 0.4987, 1 - 1e-7] as const;
+
+/** Ways in which a place may have no piece: strips beyond the disc, segments without a letter. */
+const mayBeEmpty = (making: RingMaking): boolean =>
+  ['twisted', 'lettered'].includes(making.way === 'stock' ? making.of.way : making.way);
+
 /** The slow way to ask which pieces hold a point: even-odd over every outline. */
 function holders(pieces: readonly LaidPiece[], x: number, y: number, z: number): number[] {
   return laidAt(pieces, z)
@@ -94,8 +101,9 @@ describe.each(WAYS)('the way “%s”', (way) => {
   test('lays out one piece for each place, and counts the same pieces', () =>
     always(({ making, made }) => {
       const places = Array.from({ length: placesOf(making) }, (_, place) => place);
-      expect([...new Set(layOut(made).map(({ place }) => place))]).toEqual(places);
-      expect(made.kinds.flatMap((kind) => kind.places).sort((a, b) => a - b)).toEqual(places);
+      const laid = [...new Set(layOut(made).map(({ place }) => place))];
+      expect(made.kinds.flatMap((kind) => kind.places).sort((a, b) => a - b)).toEqual(laid);
+      if (!mayBeEmpty(making)) expect(laid).toEqual(places);
       expect(made.groups).toEqual(groupsOf(making));
       const segments = segmentsOf(making);
       if (segments !== null) expect(segmentsOf(withSegments(making, segments))).toBe(segments);
@@ -103,12 +111,16 @@ describe.each(WAYS)('the way “%s”', (way) => {
 
   test('volume of the laid-out pieces is that of the pieces as they are sawn', () =>
     always(({ made }) => {
-      if (made.groups.some(({ name }) => name === 'Plug')) return;
+      if (made.groups.some(({ name, count }) => name === 'Plug' && count === 1)) return;
       for (const { stock, places, heightMm } of made.kinds) {
         const piece = mitred(stock);
-        if (!piece) continue;
+        if (!piece || (piece.cutAngle === 0 && ['twisted', 'basket'].includes(way))) continue;
         const sawn = ((piece.longEdgeMm + piece.shortEdgeMm) / 2) * piece.widthMm * heightMm;
-        for (const place of places.slice(0, 3)) expect(volumeOfAll(made.lay(place)) / sawn).toBeCloseTo(1, 6);
+        for (const place of places.slice(0, 3)) {
+          const whole = made.together.find((set) => set.includes(place)) ?? [place];
+          const laid = whole.reduce((sum, each) => sum + volumeOfAll(made.lay(each)), 0);
+          expect(laid / sawn).toBeCloseTo(1, 6);
+        }
       }
     }));
 
@@ -155,18 +167,16 @@ describe.each(WAYS)('the way “%s”', (way) => {
       }
       const full = made.closed
         ? 2 * Math.PI
-        : woodOn(made, (made.gives.outerMm + made.gives.innerMm) / 2, 0.5);
+        : woodOn(made, (made.gives.outerMm + made.gives.innerMm) / 2, SHARES[1]);
       /** Parallel gaps take more of a small circle than of a large one. */
       const loose = made.closed || made.radial;
-      for (const share of [0, 0.5, 1]) {
+      for (const share of SHARES) {
         const { outerMm, innerMm } = bandAt(made, share * made.heightMm);
         if (loose) expect(woodOn(made, outerMm - 1e-4, share)).toBeCloseTo(full, 5);
         if (loose && innerMm > 0.1) expect(woodOn(made, innerMm + 1e-4, share)).toBeCloseTo(full, 5);
       }
       const some = (radius: (band: ReturnType<typeof bandAt>) => number) =>
-        Math.min(
-          ...[0, 0.5, 1].map((share) => woodOn(made, radius(bandAt(made, share * made.heightMm)), share)),
-        );
+        Math.min(...SHARES.map((share) => woodOn(made, radius(bandAt(made, share * made.heightMm)), share)));
       if (made.closed) expect(some(({ outerMm }) => outerMm * 1.001 + 0.05)).toBeLessThan(full - 1e-6);
       if (made.closed && made.gives.innerMm > 1)
         expect(some(({ innerMm }) => innerMm * 0.999 - 0.05)).toBeLessThan(full - 1e-6);
@@ -183,8 +193,10 @@ describe.each(WAYS)('the way “%s”', (way) => {
         const step = count / made.repeats;
         if (Number.isInteger(step))
           for (let i = 0; i < count; i++) {
-            const here = turned(made.lay(first + i)[0]!.bottom, (2 * Math.PI) / made.repeats);
-            const there = made.lay(first + ((i + step) % count))[0]!.bottom;
+            const [laid, next] = [made.lay(first + i)[0], made.lay(first + ((i + step) % count))[0]];
+            expect(laid === undefined).toBe(next === undefined);
+            if (!laid || !next) continue;
+            const [here, there] = [turned(laid.bottom, (2 * Math.PI) / made.repeats), next.bottom];
             expect(area(here)).toBeCloseTo(area(there), 6);
             expect(here[0]!.x).toBeCloseTo(there[0]!.x, 6);
             expect(here[0]!.y).toBeCloseTo(there[0]!.y, 6);

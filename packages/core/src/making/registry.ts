@@ -2,15 +2,24 @@ import { z } from 'zod';
 import type { Mm, Rad } from '../measure/quantity.js';
 import type { Result } from '../measure/reason.js';
 import type { RingNeed } from '../ring/need.js';
+import { type BasketParams, basket } from './basket/basket.js';
 import type { Beginning, Made, Making, PlaceGroup } from './contract.js';
 import { type DiscParams, disc } from './disc/disc.js';
 import { type FlatParams, flat } from './flat/flat.js';
 import { type GrainParams, grain } from './grain/grain.js';
 import { halves } from './halves/halves.js';
 import type { HalvesParams } from './halves/params.js';
+import { type IllusionParams, illusion } from './illusion/illusion.js';
+import { inlaid } from './inlaid/inlaid.js';
+import type { InlaidParams } from './inlaid/params.js';
+import { laminated } from './laminated/laminated.js';
+import type { LaminatedParams } from './laminated/params.js';
 import { type LayeredParams, layered } from './layered/layered.js';
 import { placesIn } from './layOut.js';
+import { lettered } from './lettered/lettered.js';
+import type { LetteredParams } from './lettered/params.js';
 import { sameStrips } from './measured.js';
+import { type MedallionParams, medallion } from './medallion/medallion.js';
 import { type OpenParams, open } from './open/open.js';
 import { type PieParams, pie } from './pie/pie.js';
 import { type ResawnParams, resawn } from './resawn/resawn.js';
@@ -20,6 +29,8 @@ import { type StavedParams, staved } from './staved/staved.js';
 import { fromStock, type StockParams } from './stock/fromStock.js';
 import type { TiltedParams } from './tilted/params.js';
 import { tilted } from './tilted/tilted.js';
+import type { MeantTone } from './tone.js';
+import { type TwistedParams, twisted } from './twisted/twisted.js';
 
 /** Ways of making a ring at the saw. */
 export type SawnMaking =
@@ -32,6 +43,13 @@ export type SawnMaking =
   | HalvesParams
   | GrainParams
   | LayeredParams
+  | LaminatedParams
+  | InlaidParams
+  | LetteredParams
+  | IllusionParams
+  | BasketParams
+  | TwistedParams
+  | MedallionParams
   | DiscParams
   | PieParams;
 
@@ -51,6 +69,13 @@ const SAWN = {
   halves,
   grain,
   layered,
+  laminated,
+  inlaid,
+  lettered,
+  illusion,
+  basket,
+  twisted,
+  medallion,
   disc,
   pie,
 } satisfies { [W in SawnWay]: Making<ParamsOf<W>> };
@@ -101,6 +126,8 @@ export const pitchOf = (making: RingMaking): Rad => definition(making).pitch(mak
 export const bodyOf = (making: RingMaking): string | null => definition(making).body?.(making) ?? null;
 export const oneWoodOf = (making: RingMaking): readonly (readonly number[])[] =>
   definition(making).oneWood?.(making) ?? [];
+export const tonesOf = (making: RingMaking): readonly MeantTone[] | null =>
+  definition(making).tones?.(making) ?? null;
 export const makeRing = (making: RingMaking, need: RingNeed): Result<Made> =>
   definition(making).make(making, need);
 /** Parameters as seen in a mirror; a ring from the stash is made anew, for there is only one of it. */

@@ -51,7 +51,8 @@ export function samplerOf(
     for (const candidate of lists[binOf(x, y)]!) {
       if (square > candidate.far) continue;
       const share = (z - candidate.from) / candidate.rise;
-      if (!(share >= 0 && share <= 1)) continue;
+      // Where two parts meet, the lower one is met: as in laidAt.
+      if (!(share <= 1 && (share > 0 || (share === 0 && candidate.from === 0)))) continue;
       if (square < candidate.within || holds(candidate.corners, x, y, share)) return candidate.place;
     }
     return null;

@@ -39,10 +39,13 @@ export interface StripStock {
   readonly slicing?: Slicing;
 }
 
-/** Piece sawn out of the middle of a wide board: the least block it comes from, grain along the length. */
+/**
+ * Piece sawn out of the middle of a wide board: the least block it comes from, grain along the length. A `layer` is one
+ * of those that a laminated board is glued up from, planed to its thickness; many pieces are cut from it.
+ */
 export interface PanelStock {
   readonly from: 'panel';
-  readonly shape: 'disc' | 'plug' | 'stave';
+  readonly shape: 'disc' | 'plug' | 'stave' | 'layer' | 'block' | 'dowel';
   readonly lengthMm: Mm;
   readonly widthMm: Mm;
   readonly thicknessMm: Mm;
@@ -50,6 +53,9 @@ export interface PanelStock {
   readonly narrowMm?: Mm;
   readonly mitre?: Rad;
   readonly bladeTilt?: Rad;
+  readonly slicing?: Slicing;
+  /** Blocks of this size that all pieces of the kind come from; one for each piece where it is left out. */
+  readonly blocks?: number;
 }
 
 /** Volume of a round piece, mm³: drawn with many corners, but turned. */

@@ -1,7 +1,7 @@
 import { biggestOf, outlineAt } from '../making/layOut.js';
 import { groupsOf, makeRing, mirrored, pitchOf, placesOf, type RingMaking } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
-import { centroid, NOWHERE } from '../ring/plane.js';
+import { centroid } from '../ring/plane.js';
 import { frozen } from './frozen.js';
 import type { Project, Ring } from './schema.js';
 
@@ -20,17 +20,21 @@ export const mirrorImage = (project: Project, name: string): Project => ({
   }),
 });
 
-/** So large and thin that a ring of any parameters can be made of it: which place lies where does not hang on the size. */
-const ANY_SIZE = { outerMm: mm(1000), innerMm: mm(600), heightMm: mm(1) };
+/** So large that a ring of any parameters can be made of it, at its height or thin: which place lies where does not hang on it. */
+const sizes = ({ heightMm }: Ring) =>
+  [mm(1), heightMm].map((high) => ({ outerMm: mm(1000), innerMm: mm(600), heightMm: high }));
 
 /** Woods by place in the mirrored ring: each place takes that of the piece which lies where it is seen in the mirror. */
 function woodsOf(ring: Ring, making: RingMaking): string[] {
-  const [here, there] = [makeRing(ring.making, ANY_SIZE), makeRing(making, ANY_SIZE)];
+  const made = sizes(ring).map((size) => [makeRing(ring.making, size), makeRing(making, size)] as const);
+  const [here, there] = made.find((pair) => pair.every(({ ok }) => ok)) ?? made[0]!;
   if (!here.ok || !there.ok) return reversed(ring);
+  const inOrder = reversed(ring);
   return Array.from({ length: placesOf(making) }, (_, place) => {
     const part = biggestOf(there.value.lay(place));
-    const { x, y } = part ? centroid(outlineAt(part, 0.5)) : NOWHERE;
-    const z = part ? (part.fromMm + part.toMm) / 2 : 0;
+    if (!part) return inOrder[place]!;
+    const { x, y } = centroid(outlineAt(part, 0.5));
+    const z = (part.fromMm + part.toMm) / 2;
     return ring.woods[here.value.placeAt(x, -y, z) ?? place]!;
   });
 }

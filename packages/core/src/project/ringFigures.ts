@@ -34,7 +34,7 @@ export function ringPlan(
       reasons: made.reasons,
       instead: need.outerMm > 0 ? insteadOf(ring.making, { ...need, ...ring.fixed }) : null,
     };
-  const { gives, cornerMm, closed, layers, warnings } = made.value;
+  const { gives, cornerMm, closed, layers, warnings, reads } = made.value;
   return {
     ...figures,
     ...joint(here, below),
@@ -42,6 +42,7 @@ export function ringPlan(
     cornerMm,
     closed,
     layers,
+    reads,
     warnings,
     figures: made.value.figures,
     pieces: piecesOf(made.value, course.index, ring.woods, woodOf),
@@ -56,6 +57,7 @@ const NOT_MADE = {
   pieces: [],
   closed: true,
   layers: [],
+  reads: null,
   figures: [],
   warnings: [],
   contactMm2: null,

@@ -9,6 +9,8 @@ export const CAUTIONS = {
   dust: 'Wear a dust mask and run the extraction; some woods sensitise.',
   'thin-stock':
     'Saw thin spacers with a backing board or a sled; never rip stock thinner than your saw’s maker allows.',
+  router:
+    'Hold small parts in a jig or by suction, never by hand near the cutter; unplug before changing it, and mind which way it is fed.',
   drill: 'Clamp a ring that is drilled; a large drill that catches spins what is not held.',
   tapers: 'Cut tapers and bevels on a sled with hold-downs, and saw off before a setting is changed.',
   'tilted-blade':

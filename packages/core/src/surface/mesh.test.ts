@@ -40,10 +40,13 @@ function sound(project: Project, tolerance: number): void {
     for (const piece of mesh.pieces) {
       expect(openness(mesh, piece, 'blank')).toBeLessThan(0.05);
       expect(openness(mesh, piece, 'turned')).toBeLessThan(0.05);
-      const volume = volumeOfAll(made.lay(piece.place));
-      expect(Math.abs(enclosed(mesh, piece, 'blank') / volume - 1)).toBeLessThan(0.01);
       turned += enclosed(mesh, piece, 'turned');
     }
+    const blank = new Map<number, number>();
+    for (const piece of mesh.pieces)
+      blank.set(piece.place, (blank.get(piece.place) ?? 0) + enclosed(mesh, piece, 'blank'));
+    for (const [place, volume] of blank)
+      expect(Math.abs(volume / volumeOfAll(made.lay(place)) - 1)).toBeLessThan(0.01);
     for (const numbers of [mesh.blank, mesh.turned, mesh.blankNormals, mesh.turnedNormals, mesh.end])
       expect(numbers.every(Number.isFinite)).toBe(true);
   }
@@ -75,7 +78,7 @@ describe('the mesh of a piece', () => {
   test('random pieces of every way have finite, closed meshes', () => {
     fc.assert(
       fc.property(anyProject, (project) => {
-        if (project.rings.length <= 8) sound(project, 0.08);
+        if (project.rings.length <= 8) sound(project, 0.1);
       }),
       { numRuns: 25, endOnFailure: true },
     );

@@ -4,6 +4,7 @@ import { grainOf } from './grain.js';
 import { type Level, levelsOf } from './levels.js';
 import { MeshParts } from './meshParts.js';
 import { addPiece, type Setting } from './meshPiece.js';
+import { sectored } from './sectors.js';
 
 /** How closely a mesh follows the curves. */
 export interface MeshFineness {
@@ -74,18 +75,21 @@ export function ringMesh(
     const laps = count % made.repeats === 0 ? made.repeats : 1;
     const period = count / laps;
     const once = Array.from({ length: period }, (_, i) =>
-      made.lay(first + i).map((part): PieceRange => {
-        const [vertex, triangle] = [parts.vertices, parts.triangles];
-        const sorts = addPiece(parts, part, levelsIn(part), setting);
-        return {
-          ...sorts,
-          place: part.place,
-          vertex,
-          vertices: parts.vertices - vertex,
-          triangle,
-          triangles: parts.triangles - triangle,
-        };
-      }),
+      made
+        .lay(first + i)
+        .flatMap((part) => sectored(made, part))
+        .map((part): PieceRange => {
+          const [vertex, triangle] = [parts.vertices, parts.triangles];
+          const sorts = addPiece(parts, part, levelsIn(part), setting);
+          return {
+            ...sorts,
+            place: part.place,
+            vertex,
+            vertices: parts.vertices - vertex,
+            triangle,
+            triangles: parts.triangles - triangle,
+          };
+        }),
     );
     for (let i = 0; i < count; i++) {
       const by = turn + (2 * Math.PI * Math.floor(i / period)) / laps;

@@ -27,8 +27,8 @@ export interface PatchEdge {
   readonly to: number;
 }
 
-/** Heights at which a wall is followed in one ring: joints bend little, layer lines much. */
-const LEVELS = { joints: 4, layers: 8 } as const;
+/** Heights at which a wall is followed in one ring: joints bend little, layer lines much, faces are full of corners. */
+const LEVELS = { joints: 4, layers: 8, faces: 40 } as const;
 
 /** Which places show on the outside between two heights of the piece. */
 export function wallPatches(ring: Standing, outside: Curve, from: number, to: number): WallPatch[] {
@@ -71,7 +71,12 @@ function worked(made: Made, bottomMm: number, outside: Curve, from: number, to: 
   const round = (z: number) =>
     placesRound(made, radiusAt(outside, z), 0, Math.min(made.heightMm, Math.max(0, z - bottomMm)));
   if (made.radial) return round((from + to) / 2).map((arc) => patchOf(arc, arc, from, to));
-  const levels = made.layers.length > 0 ? LEVELS.layers : LEVELS.joints;
+  const levels =
+    made.together.length > 0 || made.gives.innerMm === 0
+      ? LEVELS.faces
+      : made.layers.length > 0
+        ? LEVELS.layers
+        : LEVELS.joints;
   const at = (i: number) => from + ((to - from) * i) / levels;
   const rounds = Array.from({ length: levels + 1 }, (_, i) => round(at(i)));
   return Array.from({ length: levels }, (_, i) =>

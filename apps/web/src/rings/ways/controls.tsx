@@ -2,8 +2,14 @@ import { MAKINGS, type Way } from '@fellside/core';
 import type { ComponentType } from 'react';
 import { projectOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
+import { BasketControls } from './Basket.js';
 import { GrainControls } from './Grain.js';
 import { HalvesControls } from './Halves.js';
+import { IllusionControls } from './Illusion.js';
+import { InlaidControls } from './Inlaid.js';
+import { LaminatedControls } from './Laminated.js';
+import { LetteredControls } from './Lettered.js';
+import { MedallionControls } from './Medallion.js';
 import { OpenControls } from './Open.js';
 import type { ControlsProps } from './params.js';
 import { ResawnControls } from './Resawn.js';
@@ -11,6 +17,7 @@ import { FlatControls, LayeredControls, PieControls, StockControls } from './Sim
 import { SpacedControls } from './Spaced.js';
 import { StavedControls } from './Staved.js';
 import { TiltedControls } from './Tilted.js';
+import { TwistedControls } from './Twisted.js';
 
 /** What is set for each way of making besides its number of segments; null where there is nothing. */
 const CONTROLS = {
@@ -23,6 +30,13 @@ const CONTROLS = {
   halves: HalvesControls,
   grain: GrainControls,
   layered: LayeredControls,
+  laminated: LaminatedControls,
+  inlaid: InlaidControls,
+  lettered: LetteredControls,
+  illusion: IllusionControls,
+  basket: BasketControls,
+  twisted: TwistedControls,
+  medallion: MedallionControls,
   disc: null,
   pie: PieControls,
   stock: StockControls,

@@ -15,6 +15,13 @@ const CALLED: Readonly<Record<string, string>> = {
   match: 'order along the strip',
   outerLayerMm: 'layers',
   item: 'place in the stash',
+  layersMm: 'layers of the board',
+  plugs: 'plugs and edges',
+  glyphs: 'letters',
+  stripsMm: 'strips of the board',
+  floor: 'floor',
+  waferMm: 'wafers',
+  seen: 'illusion',
 };
 
 /** Parameters that mean the same in every way that has them. */
@@ -51,9 +58,15 @@ export function mostUsed(woods: readonly string[]): string {
 
 /**
  * Woods of a ring that is made another way: each group of places keeps its colours by share of the circle, segments
- * those of the first group; what is new gets a wood that differs from most of the segments.
+ * those of the first group; what is new gets the wood that is meant for it, or one that differs from most of the
+ * segments.
  */
-export function carriedWoods(ring: Ring, making: RingMaking, palette: readonly string[] = []): string[] {
+export function carriedWoods(
+  ring: Ring,
+  making: RingMaking,
+  palette: readonly string[] = [],
+  meant: readonly string[] | null = null,
+): string[] {
   const old = new Map<string, string[]>();
   let at = 0;
   for (const { name, count } of groupsOf(ring.making)) {
@@ -63,8 +76,11 @@ export function carriedWoods(ring: Ring, making: RingMaking, palette: readonly s
   const segments = [...old.values()][0]!;
   const base = mostUsed(segments);
   const other = [...ring.woods, ...palette].find((key) => key !== base) ?? base;
+  let first = 0;
   return groupsOf(making).flatMap(({ name, count }, i) => {
-    const before = old.get(name) ?? (i === 0 ? segments : [other]);
+    const own = meant?.slice(first, first + count);
+    first += count;
+    const before = old.get(name) ?? own ?? (i === 0 ? segments : [other]);
     return spread(before.length > 0 ? before : [other], count);
   });
 }

@@ -1,3 +1,4 @@
+export * from './featureCommands.js';
 export * from './fitCommands.js';
 export * from './fixCommands.js';
 export * from './formCommands.js';
@@ -13,4 +14,5 @@ export * from './sliceCommands.js';
 export * from './stackCommands.js';
 export * from './stashCommands.js';
 export * from './tiltedCommands.js';
+export * from './twistCommands.js';
 export * from './wayCommands.js';

@@ -6,9 +6,11 @@ import {
   type ParamsOf,
   type RingMaking,
   segmentsOf,
+  tonesOf,
   type Way,
   withSegments,
 } from '../../making/registry.js';
+import { keyOfTone } from '../../pattern/tones.js';
 import type { Project } from '../schema.js';
 import { reasonsOf } from '../sentences.js';
 import { carried, carriedWoods, lost, lostWoods } from './carry.js';
@@ -34,12 +36,17 @@ function make(draft: Project, index: number, making: RingMaking): Outcome | unde
     ring,
     parsed.data,
     draft.palette.map(({ key }) => key),
+    ring.making.way === parsed.data.way ? null : meantWoods(draft, parsed.data),
   );
   const gone = [...lost(ring.making, parsed.data), ...lostWoods(ring.woods, woods)];
   ring.woods = woods;
   ring.making = parsed.data;
   return gone.length > 0 ? { note: `Not carried over: ${gone.join(', ')}.` } : undefined;
 }
+
+/** Palette keys of the tones that a way means its places to have; null where it means none. */
+export const meantWoods = ({ palette }: Pick<Project, 'palette'>, making: RingMaking): string[] | null =>
+  tonesOf(making)?.map((tone) => keyOfTone(palette, tone)) ?? null;
 
 /** The same for several rings; the first that cannot be made so ends it, and what does not carry over is said once. */
 function makeAll(

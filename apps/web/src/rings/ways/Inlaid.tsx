@@ -1,0 +1,147 @@
+import { mm, type ParamsOf } from '@fellside/core';
+import { Plus, X } from 'lucide-react';
+import { Button } from '../../ui/Button.js';
+import { Choice } from '../../ui/Choice.js';
+import { LengthField } from '../../ui/LengthField.js';
+import { NumberField } from '../../ui/NumberField.js';
+import { OptionalLength } from '../../ui/OptionalLength.js';
+import { Switch } from '../../ui/Switch.js';
+import { type ControlsProps, useParams } from './params.js';
+
+type Inlaid = ParamsOf<'inlaid'>;
+type Plug = Inlaid['plugs'][number];
+
+const SHAPES: readonly (readonly [Plug['shape'], string])[] = [
+  ['round', 'round'],
+  ['square', 'square'],
+  ['lozenge', 'lozenge'],
+];
+
+const NEW_PLUG: Plug = { shape: 'round', acrossMm: mm(5), asideMm: mm(0), upMm: mm(0), depthMm: mm(8) };
+
+/** Plugs of a segment, the edge round its field, spacers, and the lens that swells the plugs. */
+export function InlaidControls({ targets }: ControlsProps) {
+  const { all, common, set } = useParams('inlaid', targets);
+  const first = all[0]!;
+  const { plugs, edge, lens } = first;
+  const change = (i: number, next: Partial<Plug>) =>
+    set({ plugs: plugs.map((plug, at) => (at === i ? without({ ...plug, ...next }) : plug)) });
+  return (
+    <>
+      <LengthField
+        label="Spacers"
+        className="w-20"
+        value={common((p) => p.spacerMm)}
+        onChange={(spacerMm) => set({ spacerMm })}
+      />
+      {(['topMm', 'bottomMm', 'sidesMm'] as const).map((side) => (
+        <LengthField
+          key={side}
+          label={EDGES[side]}
+          className="w-20"
+          value={common((p) => p.edge[side])}
+          onChange={(width) => set({ edge: { ...edge, [side]: width } })}
+        />
+      ))}
+      {plugs.map((plug, i) => (
+        // Plugs have no names; their order is what they are known by.
+        <fieldset
+          key={i}
+          aria-label={`Plug ${i + 1}`}
+          className="flex items-end gap-2 border-l border-line pl-2"
+        >
+          <Choice
+            label={`Plug ${i + 1}`}
+            className="w-24"
+            value={plug.shape}
+            options={SHAPES}
+            onChange={(shape) => change(i, { shape })}
+          />
+          <LengthField
+            label="Across"
+            className="w-20"
+            value={plug.acrossMm}
+            onChange={(acrossMm) => change(i, { acrossMm })}
+          />
+          <LengthField
+            label="To the right"
+            className="w-20"
+            value={plug.asideMm}
+            onChange={(asideMm) => change(i, { asideMm })}
+          />
+          <LengthField
+            label="Up"
+            className="w-20"
+            value={plug.upMm}
+            onChange={(upMm) => change(i, { upMm })}
+          />
+          <div className="w-24">
+            <OptionalLength
+              label="Depth (or through)"
+              value={plug.depthMm}
+              onChange={(depthMm) => change(i, { depthMm })}
+            />
+          </div>
+          <Button
+            aria-label={`Take plug ${i + 1} out`}
+            onClick={() => set({ plugs: plugs.filter((_, at) => at !== i) })}
+          >
+            <X aria-hidden size={14} />
+          </Button>
+        </fieldset>
+      ))}
+      <Button onClick={() => set({ plugs: [...plugs, NEW_PLUG] })}>
+        <Plus aria-hidden size={14} /> Plug
+      </Button>
+      <Switch
+        label="lens"
+        on={lens !== undefined}
+        onChange={(on) =>
+          set({ lens: on ? { segment: 0, times: 1, segments: 4, rings: 3, ring: 0, swell: 2 } : undefined })
+        }
+      />
+      {lens && (
+        <>
+          <NumberField
+            label="Swell"
+            className="w-16"
+            value={lens.swell}
+            onChange={(swell) => set({ lens: { ...lens, swell } })}
+          />
+          <NumberField
+            label="Reaches, segments"
+            className="w-20"
+            value={lens.segments}
+            onChange={(segments) => set({ lens: { ...lens, segments } })}
+          />
+          <NumberField
+            label="Reaches, rings"
+            className="w-20"
+            value={lens.rings}
+            onChange={(rings) => set({ lens: { ...lens, rings } })}
+          />
+          <NumberField
+            label="At segment"
+            className="w-20"
+            value={lens.segment}
+            onChange={(segment) => set({ lens: { ...lens, segment } })}
+          />
+          <NumberField
+            label="Times round"
+            className="w-20"
+            value={lens.times}
+            onChange={(times) => set({ lens: { ...lens, times } })}
+          />
+        </>
+      )}
+    </>
+  );
+}
+
+const EDGES = { topMm: 'Edge above', bottomMm: 'Edge below', sidesMm: 'Edge at sides' } as const;
+
+/** A plug that goes through has no depth. */
+const without = (plug: Plug): Plug => {
+  const { depthMm, ...rest } = plug;
+  return depthMm === undefined ? rest : plug;
+};

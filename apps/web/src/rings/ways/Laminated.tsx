@@ -1,0 +1,149 @@
+import type { ParamsOf } from '@fellside/core';
+import { Choice } from '../../ui/Choice.js';
+import { LengthField } from '../../ui/LengthField.js';
+import { LengthList } from '../../ui/LengthList.js';
+import { NumberField } from '../../ui/NumberField.js';
+import { OptionalLength } from '../../ui/OptionalLength.js';
+import { Switch } from '../../ui/Switch.js';
+import { type ControlsProps, useParams } from './params.js';
+
+type Laminated = ParamsOf<'laminated'>;
+
+const FIGURES: readonly (readonly [Laminated['figure'], string])[] = [
+  ['stripes', 'level stripes'],
+  ['ramp', 'ramp'],
+  ['zigzag', 'zigzag'],
+  ['chevron', 'chevrons'],
+  ['diamond', 'diamonds'],
+  ['chequer', 'chequer'],
+];
+
+const TURNS: readonly (readonly [Laminated['turn'], string])[] = [
+  ['upright', 'about its upright axis'],
+  ['lengthwise', 'about its length'],
+  ['face', 'half round in its face'],
+];
+
+/** A laminated board: its layers, how it is sliced, how slices are turned, and the boards it may come from. */
+export function LaminatedControls({ targets }: ControlsProps) {
+  const { all, common, set } = useParams('laminated', targets);
+  const { figure } = all[0]!;
+  const slanted = !['stripes', 'chequer'].includes(figure);
+  const sliced = figure !== 'stripes';
+  return (
+    <>
+      <Choice
+        label="Figure"
+        className="w-28"
+        value={common((p) => p.figure)}
+        options={FIGURES}
+        onChange={(next) => set({ figure: next, ...(next === 'chequer' && even(all[0]!.layersMm)) })}
+      />
+      <LengthList
+        label="Layers, bottom to top"
+        className="w-48"
+        value={common((p) => p.layersMm.join()) === null ? null : all[0]!.layersMm}
+        onChange={(layersMm) => set({ layersMm })}
+      />
+      {slanted && (
+        <NumberField
+          label="Slice angle"
+          className="w-20"
+          unit="°"
+          value={common((p) => p.angleDeg)}
+          onChange={(angleDeg) => set({ angleDeg })}
+        />
+      )}
+      {slanted && figure !== 'ramp' && (
+        <Choice
+          label="Every other slice turned"
+          className="w-44"
+          value={common((p) => p.turn)}
+          options={TURNS}
+          onChange={(turn) => set({ turn })}
+        />
+      )}
+      {figure === 'chequer' && (
+        <NumberField
+          label="Slices a segment"
+          className="w-20"
+          value={common((p) => p.across)}
+          onChange={(across) => set({ across })}
+        />
+      )}
+      {sliced && (
+        <LengthField
+          label="Trim"
+          className="w-20"
+          value={common((p) => p.trimMm)}
+          onChange={(trimMm) => set({ trimMm })}
+        />
+      )}
+      <LengthField
+        label="Taken above middle"
+        className="w-24"
+        value={common((p) => p.upMm)}
+        onChange={(upMm) => set({ upMm })}
+      />
+      <LengthField
+        label="Kerf"
+        className="w-20"
+        value={common((p) => p.kerfMm)}
+        onChange={(kerfMm) => set({ kerfMm })}
+      />
+      <Choice
+        label="End cuts"
+        className="w-36"
+        value={common((p) => p.ends)}
+        options={[
+          ['whole', 'a whole kerf each'],
+          ['none', 'on the board’s ends'],
+        ]}
+        onChange={(ends) => set({ ends })}
+      />
+      <LengthField
+        label="End waste"
+        className="w-20"
+        value={common((p) => p.endWasteMm)}
+        onChange={(endWasteMm) => set({ endWasteMm })}
+      />
+      <NumberField
+        label="Spare slices"
+        className="w-16"
+        value={common((p) => p.spares)}
+        onChange={(spares) => set({ spares })}
+      />
+      <LengthField
+        label="Longest board"
+        className="w-24"
+        value={common((p) => p.longestMm)}
+        onChange={(longestMm) => set({ longestMm })}
+      />
+      <div className="w-24">
+        <OptionalLength
+          label="Board on hand"
+          value={all[0]!.onHandMm}
+          onChange={(onHandMm) => set({ onHandMm })}
+        />
+      </div>
+      {sliced && (
+        <Switch
+          label="turned slice first"
+          on={all.every((p) => p.turnedFirst)}
+          onChange={(turnedFirst) => set({ turnedFirst })}
+        />
+      )}
+      <Switch
+        label="show glue lines"
+        on={all.every((p) => p.glueLines)}
+        onChange={(glueLines) => set({ glueLines })}
+      />
+    </>
+  );
+}
+
+/** A chequer needs an even number of layers: the last is left out, or the only one halved. */
+const even = (layersMm: Laminated['layersMm']): Pick<Laminated, 'layersMm'> | undefined => {
+  if (layersMm.length % 2 === 0) return undefined;
+  return { layersMm: layersMm.length === 1 ? [layersMm[0]!, layersMm[0]!] : [...layersMm, layersMm[1]!] };
+};

@@ -1,0 +1,77 @@
+import { edit, projectedSections } from '@fellside/core';
+import { useState } from 'react';
+import { editPiece } from '../../store/edits.js';
+import { projectOf } from '../../store/selectors.js';
+import { useActions, useApp } from '../../store/store.js';
+import { Button } from '../../ui/Button.js';
+import { Choice } from '../../ui/Choice.js';
+import { LengthField } from '../../ui/LengthField.js';
+import { LengthList } from '../../ui/LengthList.js';
+import { NumberField } from '../../ui/NumberField.js';
+import { type ControlsProps, useParams } from './params.js';
+
+type Twist = Parameters<typeof edit.twistStack>[1]['twist'];
+
+const TWISTS: readonly (readonly [Twist, string])[] = [
+  ['steady', 'steady'],
+  ['growing', 'growing'],
+  ['there-and-back', 'there and back'],
+];
+
+/** The board of strips that slices come from, and how the stack is twisted. */
+export function TwistedControls({ targets }: ControlsProps) {
+  const dispatch = useActions();
+  const { rings } = useApp(projectOf);
+  const { all, common, set } = useParams('twisted', targets);
+  const [twist, setTwist] = useState<Twist>('steady');
+  const [stepDeg, setStep] = useState(6);
+  const sections = projectedSections(rings, targets);
+  return (
+    <>
+      <LengthList
+        label="Strips, side by side"
+        className="w-64"
+        value={common((p) => p.stripsMm.join()) === null ? null : all[0]!.stripsMm}
+        onChange={(stripsMm) => set({ stripsMm })}
+      />
+      <LengthField
+        label="Board, thick"
+        className="w-20"
+        value={common((p) => p.boardMm)}
+        onChange={(boardMm) => set({ boardMm })}
+      />
+      <LengthField
+        label="Resaw kerf"
+        className="w-20"
+        value={common((p) => p.kerfMm)}
+        onChange={(kerfMm) => set({ kerfMm })}
+      />
+      <LengthField
+        label="Clean-up in all"
+        className="w-20"
+        value={common((p) => p.cleanUpMm)}
+        onChange={(cleanUpMm) => set({ cleanUpMm })}
+      />
+      <Choice label="Twist" className="w-32" value={twist} options={TWISTS} onChange={setTwist} />
+      <NumberField
+        label="Step"
+        className="w-16"
+        unit="°"
+        value={stepDeg}
+        onChange={(next) => {
+          setStep(next);
+          return { ok: true, value: next };
+        }}
+      />
+      <Button onClick={() => dispatch(editPiece(edit.twistStack(targets, { twist, stepDeg })))}>
+        Divide into sections and twist
+      </Button>
+      <p className="max-w-64 self-center text-xs text-quiet">
+        {sections.length === 1
+          ? `Slices of one section: rings ${sections[0]!.map((i) => i + 1).join(', ')}.`
+          : `${sections.length} sections of ${sections.map((s) => s.length).join(', ')} slices.`}{' '}
+        Turns are in degrees.
+      </p>
+    </>
+  );
+}

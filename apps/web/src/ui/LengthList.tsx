@@ -1,0 +1,51 @@
+import { editableLength, type Mm, parseLength, type Result, refuse, sentenceIn } from '@fellside/core';
+import { useState } from 'react';
+import { unitsOf } from '../store/selectors.js';
+import { useApp } from '../store/store.js';
+import { Field } from './Field.js';
+import { TextEntry } from './TextEntry.js';
+
+interface LengthListProps {
+  readonly label: string;
+  /** null shows that several lists stand behind it. */
+  readonly value: readonly Mm[] | null;
+  readonly onChange: (value: Mm[]) => Result<unknown>;
+  readonly className?: string;
+}
+
+/** Several lengths, semicolons between them: `16; 4; 8; 4; 16`; `3 x 4` stands for three of 4. */
+export function LengthList({ label, value, onChange, className = 'w-64' }: LengthListProps) {
+  const units = useApp(unitsOf);
+  const [problem, setProblem] = useState<string>();
+  const text = value?.map((length) => editableLength(length, units)).join('; ') ?? '';
+  const read = (typed: string): Result<unknown> => {
+    const lengths: Mm[] = [];
+    for (const part of typed.split(';').filter((piece) => piece.trim() !== '')) {
+      const [, times = '1', given = part] = /^\s*(\d+)\s*[x×]\s*(.+)$/.exec(part) ?? [];
+      const length = parseLength(given, units, label);
+      if (!length.ok) return length;
+      for (let i = 0; i < Math.min(100, Number(times)); i++) lengths.push(length.value);
+    }
+    return lengths.length === 0
+      ? refuse(
+          'empty-list',
+          label,
+          'There is no length; write some with semicolons between them, like 12; 4; 12.',
+        )
+      : onChange(lengths);
+  };
+  return (
+    <Field label={label} problem={problem && sentenceIn(problem, units)}>
+      {(control) => (
+        <TextEntry
+          {...control}
+          className={className}
+          shown={value === null ? 'various' : text}
+          editable={text}
+          read={read}
+          onProblem={setProblem}
+        />
+      )}
+    </Field>
+  );
+}

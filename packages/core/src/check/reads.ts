@@ -1,0 +1,20 @@
+import type { Check, Subject } from './check.js';
+
+/** Runs of rings too few to read as what they are meant for: weaving, blocks. Told once a run, at its lowest ring. */
+export const readsChecks = ({ rings }: Subject): Check[] => {
+  const checks: Check[] = [];
+  let from = 0;
+  rings.forEach(({ reads }, i) => {
+    if (i > from && rings[i - 1]!.reads?.as !== reads?.as) from = i;
+    const last = rings[i + 1]?.reads?.as !== reads?.as;
+    const many = i - from + 1;
+    if (!reads || !last || many >= reads.rings) return;
+    checks.push({
+      code: 'too-few-to-read',
+      ring: from,
+      message: `${many === 1 ? `Ring ${from + 1} alone is` : `Rings ${from + 1} to ${i + 1} are`} too few to read as ${reads.as}; it takes ${reads.rings} on top of each other.`,
+      remedies: [],
+    });
+  });
+  return checks;
+};

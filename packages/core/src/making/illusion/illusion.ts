@@ -1,0 +1,217 @@
+import { z } from 'zod';
+import { whole } from '../../measure/field.js';
+import { sayMm } from '../../measure/format.js';
+import { type Mm, mm } from '../../measure/quantity.js';
+import { done } from '../../measure/reason.js';
+import { assemble } from '../assemble.js';
+import type { Making, PieceKind, Warning } from '../contract.js';
+import { type FaceShape, loopArea, throughShape } from '../faced/face.js';
+import {
+  type FacedRing,
+  type FaceGroup,
+  faceGroups,
+  faceWidth,
+  layFaces,
+  sizedForFaces,
+  togetherOf,
+} from '../faced/facedRing.js';
+import { segmentAndRing } from '../faced/pictures.js';
+import { placeOfPiece } from '../faced/placeOf.js';
+import { GLUE_RING, pitchOfCount, SEGMENT_CAUTIONS, segmentCount, setTheSaw } from '../segments.js';
+import { blocks } from './blocks.js';
+import type { Facet, IllusionFigure } from './figure.js';
+import { interlace } from './interlace.js';
+import { lozenge } from './lozenge.js';
+import { stairs } from './stairs.js';
+
+/** The illusions, one file each. */
+export const ILLUSIONS = { blocks, stairs, lozenge, interlace } satisfies Record<string, IllusionFigure>;
+export type IllusionName = keyof typeof ILLUSIONS;
+
+const names = Object.keys(ILLUSIONS) as [IllusionName, ...IllusionName[]];
+
+const params = z.strictObject({
+  way: z.literal('illusion'),
+  count: segmentCount.max(120, {
+    error: ({ input }) => `Segment count is ${String(input)}; an illusion has 3 to 120.`,
+  }),
+  figure: z.enum(names, { error: () => `The illusion is not one of ${names.join(', ')}.` }),
+  /** Rows of blocks above each other, steps of a flight; other figures have one. */
+  rows: whole('Rows or steps', 1, 8),
+  /** The side it is meant to be looked at from: from inside, left and right are exchanged. */
+  seen: z.enum(['outside', 'inside'], { error: () => 'It is seen from outside or from inside.' }),
+  /** Whether its sides are told apart by woods, or by grain that runs three ways in one wood. */
+  by: z.enum(['wood', 'grain'], { error: () => 'Its sides differ by wood or by grain.' }),
+});
+
+export type IllusionParams = z.infer<typeof params>;
+
+const figureOf = ({ figure }: IllusionParams): IllusionFigure => ILLUSIONS[figure];
+
+/** Facets side by side, each side's together; the order in which they cover each other is kept beside. */
+function facetsOf(given: IllusionParams, width: number, height: number): readonly Facet[] {
+  const facets = figureOf(given).facets(width, height, given.rows);
+  return given.seen === 'outside'
+    ? facets
+    : facets.map(({ side, loop }) => ({ side, loop: loop.map(({ u, z }) => ({ u: 0 - u, z })).reverse() }));
+}
+
+const groupsFor = (given: IllusionParams): FaceGroup[] => {
+  const facets = facetsOf(given, 1, figureOf(given).ratio(given.rows));
+  return figureOf(given).sides.map(({ name }) => ({
+    name,
+    each: facets.filter(({ side }) => side === name).length,
+  }));
+};
+
+/** Number of each facet's piece within its segment: group by group. */
+function piecesOf(facets: readonly Facet[], groups: readonly FaceGroup[]): number[] {
+  const next = new Map<string, number>();
+  let first = 0;
+  for (const { name, each } of groups) {
+    next.set(name, first);
+    first += each;
+  }
+  return facets.map(({ side }) => {
+    const piece = next.get(side)!;
+    next.set(side, piece + 1);
+    return piece;
+  });
+}
+
+/** Segments whose faces show a solid thing: blocks, stairs, studs, woven bands. */
+export const illusion: Making<IllusionParams> = {
+  way: 'illusion',
+  name: 'Solid illusions',
+  says: 'faces that look like solid things: tumbling blocks, stairs, raised lozenges, woven bands',
+  params,
+  solid: false,
+  bond: 'as-it-was',
+  begin: ({ segments }) => ({
+    way: 'illusion',
+    count: Math.min(120, segments),
+    figure: 'blocks',
+    rows: 1,
+    seen: 'outside',
+    by: 'wood',
+  }),
+  groups: (given) => faceGroups(groupsFor(given), given.count, 0),
+  segments: ({ count }) => count,
+  withSegments: (given, count) => ({ ...given, count: Math.min(120, count) }),
+  pitch: ({ count }) => pitchOfCount(count),
+  mirror: (given) => ({ ...given, seen: given.seen === 'outside' ? 'inside' : 'outside' }),
+  tones: (given) =>
+    groupsFor(given).flatMap(({ each }, g) =>
+      Array.from({ length: each * given.count }, (_, i) =>
+        given.by === 'grain' ? 'middle' : figureOf(given).sides[g]!.tone(Math.floor(i / each)),
+      ),
+    ),
+  make(given, need) {
+    const { count } = given;
+    const sized = sizedForFaces(count, 0, need);
+    if (!sized.ok) return sized;
+    const ring = sized.value;
+    const { heightMm } = need;
+    const width = faceWidth(ring);
+    const groups = groupsFor(given);
+    const facets = facetsOf(given, width, heightMm);
+    const pieces = piecesOf(facets, groups);
+    const face: FaceShape[] = facets.map(({ loop }, i) => throughShape(pieces[i]!, loop));
+    const right = figureOf(given).ratio(given.rows) * width;
+    return done(
+      assemble({
+        heightMm,
+        gives: ring.gives,
+        cornerMm: ring.cornerMm,
+        radial: false,
+        repeats: count,
+        groups: illusion.groups(given),
+        kinds: kindsOf(given, groups, facets, pieces, ring, heightMm),
+        together: togetherOf(groups, count),
+        reads: given.figure === 'blocks' && given.rows < 3 ? { as: 'blocks', rings: 3 } : null,
+        lay: layFaces(ring, groups, heightMm, () => face),
+        figures: [
+          { name: 'Face, width', value: width, unit: 'mm' },
+          { name: 'Height at which it looks right', value: right, unit: 'mm' },
+        ],
+        warnings: [...outOfShape(right, heightMm), ...oddBands(given)],
+        steps: () => [
+          `Made to be seen from ${given.seen}. ${figureOf(given).name}: ${figureOf(given).says}.`,
+          `Saw the pieces of the list ${sayMm(ring.segment.widthMm)} deep and glue up ${count} blocks ${sayMm(width)} wide and ${sayMm(heightMm)} high; a jig with two stops keeps them alike.`,
+          given.by === 'grain'
+            ? 'All pieces are of one wood: the grain of each side runs its own way (see the list), and light does the rest.'
+            : 'Keep the tones where they are in the picture: light, middle and dark make the illusion.',
+          setTheSaw(ring.segment, count, 'bevelling both ends of every block'),
+          GLUE_RING,
+        ],
+        cautions: [...SEGMENT_CAUTIONS, 'thin-stock'],
+        pictures: () =>
+          segmentAndRing(
+            ring,
+            heightMm,
+            count,
+            () => face,
+            (segment, piece) => placeOfPiece(groups, count, segment, piece),
+          ),
+      }),
+    );
+  },
+};
+
+/** Kinds by side and size: pieces of one size are cut together. */
+function kindsOf(
+  given: IllusionParams,
+  groups: readonly FaceGroup[],
+  facets: readonly Facet[],
+  pieces: readonly number[],
+  ring: FacedRing,
+  heightMm: Mm,
+): PieceKind[] {
+  const kinds = new Map<string, { kind: Omit<PieceKind, 'places'>; places: number[] }>();
+  facets.forEach(({ side, loop }, i) => {
+    const [us, zs] = [loop.map(({ u }) => u), loop.map(({ z }) => z)];
+    const wide = Math.max(...us) - Math.min(...us);
+    const high = Math.max(...zs) - Math.min(...zs);
+    const key = `${side} ${wide.toFixed(3)} ${high.toFixed(3)} ${Math.abs(loopArea(loop)).toFixed(3)}`;
+    const known = kinds.get(key) ?? {
+      kind: {
+        name: side,
+        grain:
+          given.by === 'grain' ? figureOf(given).sides.find(({ name }) => name === side)!.grain : 'along',
+        heightMm,
+        stock: {
+          from: 'panel',
+          shape: 'block',
+          lengthMm: mm(wide),
+          widthMm: ring.segment.widthMm,
+          thicknessMm: mm(high),
+        },
+      },
+      places: [],
+    };
+    for (let segment = 0; segment < given.count; segment++)
+      known.places.push(placeOfPiece(groups, given.count, segment, pieces[i]!));
+    kinds.set(key, known);
+  });
+  return [...kinds.values()].map(({ kind, places }) => ({ ...kind, places }));
+}
+
+const outOfShape = (right: number, heightMm: number): Warning[] =>
+  Math.abs(right / heightMm - 1) < 0.25
+    ? []
+    : [
+        {
+          code: 'illusion-out-of-shape',
+          message: `The ring is ${sayMm(heightMm)} high; the picture is in shape at ${sayMm(right)}. Change the number of segments or the height.`,
+        },
+      ];
+
+const oddBands = ({ figure, count }: IllusionParams): Warning[] =>
+  figure === 'interlace' && count % 2 === 1
+    ? [
+        {
+          code: 'bands-do-not-meet',
+          message: `${count} segments is an odd number: the two bands run into each other at the index mark. Take an even number.`,
+        },
+      ]
+    : [];

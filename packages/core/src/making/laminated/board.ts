@@ -1,0 +1,59 @@
+/** Slices cut across a board. Lengths in mm, the angle from square in radians. */
+export interface Slices {
+  readonly count: number;
+  /** Of a slice, square to its cuts. */
+  readonly widthMm: number;
+  readonly angle: number;
+  readonly kerfMm: number;
+  /** Thickness of the board, all layers. */
+  readonly boardMm: number;
+  /** Whether the two end cuts take a whole kerf each. */
+  readonly wholeEnds: boolean;
+  /** Not used at either end. */
+  readonly endWasteMm: number;
+}
+
+/** What a slice and the cut after it take along the board: (p + k) / cos α. */
+export const slicePitch = ({ widthMm, kerfMm, angle }: Slices): number =>
+  (widthMm + kerfMm) / Math.cos(angle);
+
+/** What a board loses once, whatever is cut from it: the slope of the cuts, its end cuts, the waste at its ends. */
+const onceABoard = ({ boardMm, angle, kerfMm, wholeEnds, endWasteMm }: Slices): number =>
+  boardMm * Math.tan(angle) + (wholeEnds ? (2 * kerfMm) / Math.cos(angle) : 0) + 2 * endWasteMm;
+
+/**
+ * Least length of a board that gives so many slices: `(n·p + (n − 1)·k)/cos α + H·tan α`, end cuts and end waste on top.
+ * Derived in docs/how-it-computes.md, “Laminated boards”. 0 for none.
+ */
+export const boardLength = (slices: Slices, count: number = slices.count): number =>
+  count === 0 ? 0 : count * slicePitch(slices) - slices.kerfMm / Math.cos(slices.angle) + onceABoard(slices);
+
+/** A hair that a length may miss by (mm). */
+const HAIR = 1e-6;
+
+/** How many slices a board of a length gives. */
+export const slicesFrom = (slices: Slices, lengthMm: number): number =>
+  Math.max(
+    0,
+    Math.floor(
+      (lengthMm + HAIR - onceABoard(slices) + slices.kerfMm / Math.cos(slices.angle)) / slicePitch(slices),
+    ),
+  );
+
+/** A board that is glued up: how many slices come from it, and its least length. */
+export interface Board {
+  readonly slices: number;
+  readonly lengthMm: number;
+}
+
+/** Boards no longer than a length, full ones first, that give all slices; none where one does not even give one. */
+export function boardsFor(slices: Slices, longestMm: number): readonly Board[] | null {
+  const most = slicesFrom(slices, longestMm);
+  if (most < 1) return null;
+  const boards: Board[] = [];
+  for (let left = slices.count; left > 0; left -= most) {
+    const count = Math.min(left, most);
+    boards.push({ slices: count, lengthMm: boardLength(slices, count) });
+  }
+  return boards;
+}

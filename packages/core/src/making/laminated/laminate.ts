@@ -1,0 +1,94 @@
+import { formatAngle, sayMm } from '../../measure/format.js';
+import { rad } from '../../measure/quantity.js';
+import { done, type Result, refuse } from '../../measure/reason.js';
+import { SAME_LENGTH } from '../../measure/tolerance.js';
+import type { RingNeed } from '../../ring/need.js';
+import { type FacedRing, faceWidth, sizedForFaces } from '../faced/facedRing.js';
+import { type Board, boardLength, boardsFor, type Slices } from './board.js';
+import { isSymmetric, type LaminatedParams } from './params.js';
+import { type SliceSizes, sliceSizes } from './slices.js';
+
+/** Everything that the sizes of a ring say of the board it comes from. */
+export interface Laminate {
+  readonly given: LaminatedParams;
+  readonly ring: FacedRing;
+  readonly sizes: SliceSizes;
+  readonly slices: Slices;
+  readonly boards: readonly Board[];
+  readonly heightMm: number;
+}
+
+/** Least thickness of the board with which its slices are high enough: `(h + p·tan α)·cos α`. */
+export const neededThickness = ({ trimMm }: LaminatedParams, { angle, usedMm, rowMm }: SliceSizes): number =>
+  (rowMm + (usedMm + trimMm) * Math.tan(Math.abs(angle))) * Math.cos(angle);
+
+/** Works out the ring, its slices and the boards they come from, or says why it cannot be. */
+export function laminate(given: LaminatedParams, need: RingNeed): Result<Laminate> {
+  const sized = sizedForFaces(given.count, 0, need);
+  if (!sized.ok) return sized;
+  const ring = sized.value;
+  const sizes = sliceSizes(given, faceWidth(ring), need.heightMm);
+  const { angle, usedMm, rowMm, usableMm, boardMm } = sizes;
+  const needed = neededThickness(given, sizes);
+  if (needed > boardMm + SAME_LENGTH)
+    return refuse(
+      'no-height-left',
+      'layersMm',
+      `The board is ${sayMm(boardMm)} thick; cut at ${formatAngle(rad(Math.abs(angle)))} into slices ${sayMm(usedMm + given.trimMm)} wide it leaves ${sayMm(Math.max(0, boardMm / Math.cos(angle) - (usedMm + given.trimMm) * Math.tan(Math.abs(angle))))} of the ${sayMm(rowMm)} that are needed. It has to be at least ${sayMm(needed)} thick, or the angle smaller, or the segments more.`,
+      { least: needed },
+    );
+  const slack = (usableMm - rowMm) / 2;
+  if (Math.abs(given.upMm) > slack + SAME_LENGTH)
+    return refuse(
+      'off-the-slice',
+      'upMm',
+      `The ring is taken ${sayMm(Math.abs(given.upMm))} off the middle of the slices; they leave ${sayMm(slack)} to either side.`,
+      { most: slack },
+    );
+  const gone = trimmedAway(given, sizes);
+  if (gone !== null)
+    return refuse(
+      'layer-trimmed-away',
+      'layersMm',
+      `Layer ${gone + 1} of ${sayMm(given.layersMm[gone]!)} is trimmed off altogether: the ring takes ${sayMm(rowMm)} out of the ${sayMm(usableMm)} that the slices give. Leave it out, or make the board thinner.`,
+      { most: usableMm },
+    );
+  if (given.figure === 'chequer' && isSymmetric(given.layersMm) && given.layersMm.length % 2 === 1)
+    return refuse(
+      'no-chequer',
+      'layersMm',
+      `A board of ${given.layersMm.length} layers that is the same from above and below gives no chequer when every other slice is turned: take an even number of alternating layers.`,
+    );
+  const slices: Slices = {
+    count: given.count * sizes.across * sizes.rows + given.spares,
+    widthMm: usedMm + given.trimMm,
+    angle: Math.abs(angle),
+    kerfMm: given.kerfMm,
+    boardMm,
+    wholeEnds: given.ends === 'whole',
+    endWasteMm: given.endWasteMm,
+  };
+  const boards = boardsFor(slices, given.longestMm);
+  if (!boards)
+    return refuse(
+      'slice-wider-than-board',
+      'longestMm',
+      `One slice of ${sayMm(slices.widthMm)} takes a board of ${sayMm(boardLength(slices, 1))}; the longest is ${sayMm(given.longestMm)}.`,
+      { least: boardLength(slices, 1) },
+    );
+  return done({ given, ring, sizes, slices, boards, heightMm: need.heightMm });
+}
+
+/** The first layer of which nothing is left in the rows; null where all show. */
+function trimmedAway({ layersMm }: LaminatedParams, { startMm, angle, usedMm, rowMm }: SliceSizes) {
+  const cos = Math.cos(angle);
+  const rise = usedMm * Math.tan(angle);
+  let below = 0;
+  for (const [i, thick] of layersMm.entries()) {
+    const low = startMm + below / cos + Math.min(0, rise);
+    const high = startMm + (below + thick) / cos + Math.max(0, rise);
+    if (high <= SAME_LENGTH || low >= rowMm - SAME_LENGTH) return i;
+    below += thick;
+  }
+  return null;
+}

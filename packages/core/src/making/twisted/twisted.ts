@@ -1,0 +1,254 @@
+import { z } from 'zod';
+import { length, text } from '../../measure/field.js';
+import { sayMm } from '../../measure/format.js';
+import { mm, rad, TURN } from '../../measure/quantity.js';
+import { done, refuse } from '../../measure/reason.js';
+import { SAME_LENGTH } from '../../measure/tolerance.js';
+import { type Point, polar } from '../../ring/plane.js';
+import { assemble } from '../assemble.js';
+import type { Making, PieceKind, Warning } from '../contract.js';
+import { boxOutline } from '../faced/pictures.js';
+import type { StepPicture } from '../picture.js';
+import { thickHeight } from '../resawn/resawn.js';
+
+const params = z.strictObject({
+  way: z.literal('twisted'),
+  /** Widths of the strips that the board is glued up from, side by side. */
+  stripsMm: z
+    .array(length('Strip', 0.5, 500))
+    .min(2, { error: () => 'The board has fewer than 2 strips.' })
+    .max(60, { error: () => 'The board has too many strips; 60 are allowed.' }),
+  /** The section that this slice is sawn from; its slices are the rings of the piece that name it. */
+  from: text('Section', 40),
+  /** Thickness of the board. */
+  boardMm: length('Board', 2, 300),
+  kerfMm: length('Kerf of the resaw', 0.1, 10),
+  cleanUpMm: length('Clean-up', 0, 50),
+});
+
+export type TwistedParams = z.infer<typeof params>;
+
+/** Slices of a height that a board gives: n = floor((T + k)/(t + k)), with a hair for what was meant exactly. */
+export const slicesOf = (boardMm: number, sliceMm: number, kerfMm: number): number =>
+  Math.floor((boardMm + kerfMm) / (sliceMm + kerfMm) + 1e-9);
+
+/** Corners of an arc are at most this far apart (radians); the disc is drawn round the circle that it holds. */
+const ARC = TURN / 180;
+
+/** The part of a disc between two lines along x: the strip's two ends are arcs. */
+export function stripOutline(radius: number, from: number, to: number): Point[] {
+  const [low, high] = [Math.max(-radius, from), Math.min(radius, to)];
+  if (high - low <= SAME_LENGTH) return [];
+  const [a, b] = [Math.asin(low / radius), Math.asin(high / radius)];
+  const corners = Math.max(2, Math.ceil((b - a) / ARC) + 1);
+  const at = (i: number) => a + ((b - a) * i) / (corners - 1);
+  const right = Array.from({ length: corners }, (_, i) => polar(radius, at(i)));
+  const left = Array.from({ length: corners }, (_, i) => polar(radius, Math.PI - at(corners - 1 - i)));
+  return [...right, ...left].filter((p, i, all) => {
+    const q = all[(i + 1) % all.length]!;
+    return Math.hypot(p.x - q.x, p.y - q.y) > 1e-9;
+  });
+}
+
+/** Where the strips of a board lie across it, its middle at 0. */
+export function strips(stripsMm: readonly number[]): { from: number; to: number }[] {
+  let at = -stripsMm.reduce((a, b) => a + b, 0) / 2;
+  return stripsMm.map((width) => {
+    const from = at;
+    at += width;
+    return { from, to: at };
+  });
+}
+
+const isSymmetric = (widths: readonly number[]): boolean =>
+  widths.every((w, i) => Math.abs(w - widths[widths.length - 1 - i]!) < 0.01);
+
+/** A slice of a disc sawn from a board of parallel strips; every slice is turned a little before it is glued. */
+export const twisted: Making<TwistedParams> = {
+  way: 'twisted',
+  name: 'Twisted stack',
+  says: 'thin discs sawn from a board of parallel strips, each turned a little: any form swirls',
+  params,
+  solid: true,
+  bond: 'as-it-was',
+  begin: ({ body }) => ({
+    way: 'twisted',
+    stripsMm: Array.from({ length: 41 }, (_, i) => mm(i === 20 ? 16 : i % 2 === 0 ? 12 : 8)),
+    from: body,
+    boardMm: mm(44),
+    kerfMm: mm(1.5875),
+    cleanUpMm: mm(0),
+  }),
+  groups: ({ stripsMm }) => [{ name: 'Strip', count: stripsMm.length }],
+  segments: () => null,
+  withSegments: (given) => given,
+  pitch: () => rad(TURN / 360),
+  mirror: (given) => ({ ...given, stripsMm: [...given.stripsMm].reverse() }),
+  body: ({ from }) => from,
+  tones: ({ stripsMm }) =>
+    stripsMm.map((_, i) =>
+      i === Math.floor(stripsMm.length / 2) && stripsMm.length % 2 === 1
+        ? 'dark'
+        : i % 2 === 0
+          ? 'light'
+          : 'middle',
+    ),
+  make(given, need) {
+    const { stripsMm, boardMm, kerfMm, cleanUpMm } = given;
+    const { members, index } = need.body ?? { members: [need], index: 0 };
+    const radius = Math.max(...members.map(({ outerMm }) => outerMm));
+    const width = stripsMm.reduce((a, b) => a + b, 0);
+    if (width < 2 * radius - SAME_LENGTH)
+      return refuse(
+        'board-narrow',
+        'stripsMm',
+        `The strips make a board ${sayMm(width)} wide; the disc is ${sayMm(2 * radius)} across. Add strips, or make them wider.`,
+        { least: 2 * radius },
+      );
+    const thin = stripsMm.findIndex((w) => w < kerfMm / 2);
+    if (thin >= 0)
+      return refuse(
+        'strip-thinner-than-kerf',
+        'stripsMm',
+        `Strip ${thin + 1} is ${sayMm(stripsMm[thin]!)} wide and the kerf ${sayMm(kerfMm)}: the saw eats more than twice what it leaves. Take strips of at least ${sayMm(kerfMm / 2)}.`,
+        { least: kerfMm / 2 },
+      );
+    const heights = members.map(({ heightMm }) => heightMm);
+    const thick = thickHeight(heights, kerfMm, cleanUpMm);
+    const across = strips(stripsMm);
+    const drawn = radius / Math.cos(ARC / 2);
+    const outlines = across.map(({ from, to }) => stripOutline(drawn, from, to));
+    const { heightMm } = need;
+    const slicing = {
+      slices: members.length,
+      inRing: 1,
+      kerfMm,
+      cleanUpMm,
+      keptMm: mm(heights.reduce((a, b) => a + b, 0)),
+    };
+    const kinds = outlines.flatMap((outline, place): PieceKind[] => {
+      if (outline.length === 0) return [];
+      const chord = mm(Math.max(...outline.map(({ x }) => 2 * x)));
+      const sized = mm(stripsMm[place]!);
+      return [
+        {
+          name: `Strip ${place + 1}`,
+          grain: 'across',
+          heightMm,
+          stock:
+            index > 0
+              ? { from: 'slice', longEdgeMm: chord, shortEdgeMm: chord, widthMm: sized, cutAngle: rad(0) }
+              : {
+                  from: 'panel',
+                  shape: 'block',
+                  lengthMm: chord,
+                  widthMm: sized,
+                  thicknessMm: mm(Math.max(thick, boardMm)),
+                  slicing,
+                },
+          places: [place],
+        },
+      ];
+    });
+    return done(
+      assemble({
+        heightMm,
+        gives: { outerMm: radius, innerMm: 0 },
+        cornerMm: mm(drawn),
+        radial: false,
+        repeats: 1,
+        groups: twisted.groups(given),
+        kinds,
+        lay: (place) =>
+          outlines[place]!.length === 0 ? [] : { place, bottom: outlines[place]!, top: outlines[place]! },
+        figures: [
+          { name: 'Slices of the section', value: members.length, unit: 'pieces' },
+          { name: 'Board, thickness for them', value: thick, unit: 'mm' },
+          { name: 'Board, width', value: width, unit: 'mm' },
+          { name: 'Strips in the disc', value: kinds.length, unit: 'pieces' },
+        ],
+        warnings: [...tooManySlices(given, heights, thick), ...crooked(stripsMm)],
+        steps: () => [
+          `Glue ${stripsMm.length} strips, ${sayMm(Math.max(boardMm, thick))} high, side by side into a board ${sayMm(width)} wide: ${stripsMm.map((w) => sayMm(w)).join(', ')}.`,
+          `Bandsaw a disc of ${sayMm(2 * radius)} and mark the register strip in its middle on the edge.`,
+          `Slice it into ${members.length} of ${[...new Set(heights.map((t) => sayMm(t)))].join(' and ')}, losing ${sayMm(kerfMm)} at every cut; keep their order.`,
+          'Glue the slices with each turned by its step (the turns are in the ledger), the register mark counted round; match the next section on with its register strip.',
+        ],
+        cautions: ['bandsaw', 'resawing', 'dust'],
+        pictures: () => twistedPictures(given, across, outlines, radius, Math.max(thick, boardMm), heights),
+      }),
+    );
+  },
+  instead(given, need) {
+    const radius = Math.max(...(need.body?.members ?? [need]).map(({ outerMm }) => outerMm));
+    const width = given.stripsMm.reduce((a, b) => a + b, 0);
+    const by = Math.max(1, (2 * radius * 1.01) / width);
+    return {
+      ...given,
+      stripsMm: given.stripsMm.map((w) => mm(Math.min(500, Math.max(w * by, given.kerfMm / 2)))),
+    };
+  },
+};
+
+function tooManySlices(
+  { boardMm, kerfMm }: TwistedParams,
+  heights: readonly number[],
+  thick: number,
+): Warning[] {
+  if (thick <= boardMm + SAME_LENGTH) return [];
+  const gives = slicesOf(boardMm, Math.max(...heights), kerfMm);
+  return [
+    {
+      code: 'section-too-thick',
+      message: `${heights.length} slices take a board ${sayMm(thick)} thick; the one of ${sayMm(boardMm)} gives ${gives}. Divide the stack into sections of ${Math.max(1, gives)}.`,
+    },
+  ];
+}
+
+const crooked = (stripsMm: readonly number[]): Warning[] =>
+  isSymmetric(stripsMm)
+    ? []
+    : [
+        {
+          code: 'board-crooked',
+          message: `The ${stripsMm.length} strips are not the same on both sides of the middle; the swirl will look crooked.`,
+        },
+      ];
+
+/** Board, disc, slices and the turned stack as pictures. */
+function twistedPictures(
+  { stripsMm, kerfMm }: TwistedParams,
+  across: readonly { from: number; to: number }[],
+  outlines: readonly (readonly Point[])[],
+  radius: number,
+  boardMm: number,
+  heights: readonly number[],
+): StepPicture[] {
+  const width = stripsMm.reduce((a, b) => a + b, 0);
+  let low = 0;
+  const cuts = heights.slice(0, -1).map((height) => {
+    low += height;
+    const y = low + kerfMm / 2;
+    low += kerfMm;
+    return { from: { x: -width / 2, y }, to: { x: width / 2, y }, is: 'cut' as const };
+  });
+  return [
+    {
+      title: 'Board',
+      says: 'The board from its end, with the cuts that slice the disc.',
+      parts: across.map(({ from, to }, place) => ({ outline: boxOutline(from, 0, to, boardMm), place })),
+      lines: cuts,
+      sizes: [
+        { from: { x: -width / 2, y: 0 }, to: { x: width / 2, y: 0 }, mm: width },
+        { from: { x: width / 2, y: 0 }, to: { x: width / 2, y: boardMm }, mm: boardMm },
+      ],
+    },
+    {
+      title: 'Disc',
+      says: 'The disc from above: every slice of it has these strips.',
+      parts: outlines.flatMap((outline, place) => (outline.length > 0 ? [{ outline, place }] : [])),
+      lines: [],
+      sizes: [{ from: { x: -radius, y: -radius }, to: { x: radius, y: -radius }, mm: 2 * radius }],
+    },
+  ];
+}

@@ -1,0 +1,58 @@
+import type { Lens } from '../../making/inlaid/params.js';
+import { groupsOf } from '../../making/registry.js';
+import { mostUsed } from './carry.js';
+import type { Command } from './command.js';
+import { named, type Rings } from './each.js';
+import { freezeUnder } from './freeze.js';
+
+/** Dots that swell as under a lens: its middle lies in the middle of the rings, bottom to top. */
+export const layLens = (rings: Rings, lens: Omit<Lens, 'ring'>): Command => ({
+  label: `Lens over ${named(rings)}`,
+  apply(draft) {
+    const order = [...rings].sort((a, b) => a - b);
+    const middle = (order[0]! + order.at(-1)!) / 2;
+    for (const index of order) {
+      const { making } = draft.rings[index]!;
+      if (making.way === 'inlaid') making.lens = { ...lens, ring: index - middle };
+    }
+    return undefined;
+  },
+});
+
+export interface Patch {
+  /** First segment, counted from the index mark, how many of them, and how often the patch comes round. */
+  readonly segment: number;
+  readonly segments: number;
+  readonly times: number;
+}
+
+/**
+ * A patch over several rings: within it the two woods that a ring has most of are exchanged, segments and what lies between
+ * them alike.
+ */
+export const patchRings = (rings: Rings, { segment, segments, times }: Patch): Command => ({
+  label: `Patch on ${named(rings)}`,
+  apply(draft) {
+    const note = freezeUnder(draft, rings);
+    for (const index of rings) {
+      const ring = draft.rings[index]!;
+      const most = mostUsed(ring.woods);
+      const next = mostUsed(ring.woods.filter((key) => key !== most).concat(most));
+      const other = next === most ? draft.palette.find(({ key }) => key !== most)?.key : next;
+      if (other === undefined) continue;
+      let first = 0;
+      for (const { count } of groupsOf(ring.making)) {
+        const round = groupsOf(ring.making)[0]!.count;
+        for (let i = 0; i < count; i++) {
+          const at = (i * round) / count;
+          const within = (((at - segment) % (round / times)) + round / times) % (round / times) < segments;
+          const wood = ring.woods[first + i]!;
+          if (within && wood === most) ring.woods[first + i] = other;
+          else if (within && wood === other) ring.woods[first + i] = most;
+        }
+        first += count;
+      }
+    }
+    return note;
+  },
+});
