@@ -137,7 +137,7 @@ export {
   sampling,
 } from './surface/sample.js';
 export { stepAtJoint } from './surface/steps.js';
-export { cutParts, placeToward } from './surface/toward.js';
+export { cutRows, placeToward } from './surface/toward.js';
 export { type UnrolledPart, unrolledParts } from './surface/unrolled.js';
 export { agedColour } from './wood/ageing.js';
 export { SHIPPED_WOODS } from './wood/catalogue.js';

@@ -1,5 +1,5 @@
 import {
-  cutParts,
+  cutRows,
   edit,
   insideLine,
   mm,
@@ -95,19 +95,27 @@ function Blank({
 }: { ring: PreparedRing } & Omit<CutThroughProps, 'prepared' | 'faint'>) {
   if (!made.ok) return null;
   const { lean, heightMm } = made.value;
-  const [low, high] = [at.y(course.bottomMm), at.y(course.topMm)];
-  const spread = (lean * heightMm) / 2;
-  const quad = (inner: number, outer: number) =>
-    `M${at.x(outer - spread)} ${low}L${at.x(outer + spread)} ${high}H${at.x(inner + spread)}L${at.x(inner - spread)} ${low}Z`;
-  return cutParts(made.value, turn, view - Math.PI / 2).map(({ place, innerMm, outerMm }) => (
-    <path
-      key={innerMm}
-      d={quad(innerMm, outerMm)}
-      fill={place === null ? 'none' : woodFill(palette.get(ring.woods[place]!), 'bench')}
-      stroke="#1d2527"
-      strokeOpacity={0.35}
-      strokeWidth={0.75}
-      strokeDasharray={place === null ? '2 3' : undefined}
-    />
-  ));
+  const rows = cutRows(made.value, turn, view - Math.PI / 2);
+  const whole = rows.length === 1;
+  const height = (z: number) => at.y(course.bottomMm + z);
+  const quad = (fromMm: number, toMm: number, inner: number, outer: number) => {
+    const [low, high] = [lean * (fromMm - heightMm / 2), lean * (toMm - heightMm / 2)];
+    return `M${at.x(outer + low)} ${height(fromMm)}L${at.x(outer + high)} ${height(toMm)}H${at.x(inner + high)}L${at.x(inner + low)} ${height(fromMm)}Z`;
+  };
+  return rows.flatMap(({ fromMm, toMm, parts }) =>
+    parts.map(({ place, innerMm, outerMm }) => {
+      const fill = place === null ? 'none' : woodFill(palette.get(ring.woods[place]!), 'bench');
+      return (
+        <path
+          key={`${fromMm} ${innerMm}`}
+          d={quad(fromMm, toMm, innerMm, outerMm)}
+          fill={fill}
+          stroke={whole || place === null ? '#1d2527' : fill}
+          strokeOpacity={whole || place === null ? 0.35 : 1}
+          strokeWidth={whole ? 0.75 : 0.4}
+          strokeDasharray={place === null ? '2 3' : undefined}
+        />
+      );
+    }),
+  );
 }

@@ -116,9 +116,11 @@ export function PlanDrawing({ made, ring, below, figures, palette, units }: Plan
             aside={sized.includes(place)}
           />
         ))}
-        {made.kinds.map((kind, i) => {
-          const piece = pieces.find(({ place }) => place === sized[i])!;
-          return <Dimensioned key={kind.name} {...{ kind, outline: piece.outline, reach, text, units }} />;
+        {made.kinds.slice(0, AT.length).map((kind, i) => {
+          const piece = pieces.find(({ place }) => place === sized[i]);
+          return (
+            piece && <Dimensioned key={kind.name} {...{ kind, outline: piece.outline, reach, text, units }} />
+          );
         })}
         <Corner
           reach={made.cornerMm}
@@ -163,19 +165,20 @@ function Mark({ mark, outline, text, aside }: MarkProps) {
 /** Where the sizes of a ring's kinds of piece are written, one after another: below first, then out of each other's way. */
 const AT = [-1.57, -0.55, 3.7, 2.6, 0.6].map((angle) => ({ x: Math.cos(angle), y: Math.sin(angle) }));
 
-/** The piece of the `i`th kind that its sizes are written at. */
+/** The piece of the `i`th kind that its sizes are written at; none where none of them is seen. */
 function dimensioned(
   places: readonly number[],
   pieces: readonly { readonly place: number; readonly outline: readonly Point[] }[],
   i: number,
-): number {
+): number | undefined {
   const toward = AT[i % AT.length]!;
+  const known = new Map(pieces.map(({ place, outline }) => [place, outline]));
   const far = (place: number) => {
-    const { outline } = pieces.find((piece) => piece.place === place)!;
-    const [a, b] = [outline[0]!, outline[1]!];
-    return (a.x + b.x) * toward.x + (a.y + b.y) * toward.y;
+    const [a, b] = known.get(place)!;
+    return (a!.x + b!.x) * toward.x + (a!.y + b!.y) * toward.y;
   };
-  return places.reduce((best, place) => (far(place) > far(best) ? place : best), places[0]!);
+  const seen = places.filter((place) => known.has(place));
+  return seen.reduce((best, place) => (far(place) > far(best) ? place : best), seen[0]!);
 }
 
 /** Where there is room for the corner's radius: at the upper right. */

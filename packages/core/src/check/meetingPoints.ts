@@ -6,8 +6,14 @@ export const meetingPointChecks = ({ rings }: Subject): Check[] =>
     const filled = pieces.some(
       ({ kind: { stock } }) => stock.from === 'panel' && (stock.shape === 'disc' || stock.shape === 'plug'),
     );
+    // Floors and twisted slices are glued up from blocks; what meets in their middle is part of the picture.
+    const floor = pieces.some(
+      ({ kind: { stock } }) =>
+        (stock.from === 'panel' && stock.shape === 'block') ||
+        (stock.from === 'slice' && stock.cutAngle === 0),
+    );
     const made = pieces.some(({ kind: { stock } }) => stock.from !== 'stash');
-    if (!gives || gives.innerMm > 0 || filled || !made) return [];
+    if (!gives || gives.innerMm > 0 || filled || floor || !made) return [];
     const message = `Ring ${index + 1} is solid to the centre, where the points of its segments meet and never meet well. Use a solid disc there, or drill and plug it.`;
     const remedies: Remedy[] = [
       { does: 'make-disc', ring: index },

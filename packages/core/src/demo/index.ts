@@ -1,4 +1,13 @@
 import type { Project } from '../project/schema.js';
+import {
+  conjurersVase,
+  dewpondBowl,
+  drystoneVase,
+  gatheringBasket,
+  marchStarDish,
+  secretarysBowl,
+  whirlpoolGoblet,
+} from './features.js';
 import { shepherdsLantern } from './lantern.js';
 import { bestFleeceBowl, fellRaceCup, honeyClassJar } from './pieces.js';
 
@@ -8,6 +17,13 @@ export const demoProjects = (): Project[] => [
   bestFleeceBowl(),
   honeyClassJar(),
   shepherdsLantern(),
+  drystoneVase(),
+  dewpondBowl(),
+  secretarysBowl(),
+  marchStarDish(),
+  whirlpoolGoblet(),
+  gatheringBasket(),
+  conjurersVase(),
 ];
 
 export { demoStash } from './stash.js';

@@ -1,4 +1,4 @@
-import type { Made } from '../making/contract.js';
+import type { LaidPiece, Made } from '../making/contract.js';
 import { laidAt, layOut, outlineAtHeight } from '../making/layOut.js';
 import type { Point } from '../ring/plane.js';
 
@@ -24,14 +24,64 @@ export interface CutPart {
 /** Gaps and stretches shorter than this are nothing (mm): rims are drawn with straight sides. */
 const NOTHING = 0.05;
 
-/** What a cut through the axis meets in a ring at half its height, in a direction from the index mark, inside out. */
-export function cutParts(made: Made, turn: number, direction: number): CutPart[] {
-  const { innerMm, outerMm } = made.gives;
+/** A layer of a cut through the axis that is drawn alike from its bottom to its top, heights in mm above the ring's. */
+export interface CutRow {
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly parts: readonly CutPart[];
+}
+
+/** Rows that a cut through pieces of several parts is drawn in are this high at most (mm), and no more of them than this. */
+const ROW = { heightMm: 0.7, most: 60 } as const;
+
+/**
+ * What a cut through the axis meets in a ring, bottom to top: one row where all pieces go from its bottom to its top, many
+ * where they are put together of parts. Rows that are alike are one.
+ */
+export function cutRows(made: Made, turn: number, direction: number): CutRow[] {
+  const all = layOut(made);
+  const { heightMm } = made;
+  if (all.every(({ fromMm, toMm }) => fromMm === 0 && toMm === heightMm))
+    return [{ fromMm: 0, toMm: heightMm, parts: cutParts(made, turn, direction) }];
   const [x, y] = [Math.cos(direction - turn), Math.sin(direction - turn)];
-  const middle = made.heightMm / 2;
-  const met = laidAt(layOut(made), middle)
+  const near = all.filter(({ bottom, top }) =>
+    [bottom, top].some((outline) => outline.some((p) => p.x * x + p.y * y > 0) && crosses(outline, x, y)),
+  );
+  const count = Math.min(ROW.most, Math.ceil(heightMm / ROW.heightMm));
+  const rows: CutRow[] = [];
+  for (let i = 0; i < count; i++) {
+    const [fromMm, toMm] = [(heightMm * i) / count, (heightMm * (i + 1)) / count];
+    const parts = partsAt(made, near, (fromMm + toMm) / 2, x, y);
+    const last = rows.at(-1);
+    if (last && alike(last.parts, parts)) rows[rows.length - 1] = { ...last, toMm };
+    else rows.push({ fromMm, toMm, parts });
+  }
+  return rows;
+}
+
+const crosses = (outline: readonly Point[], x: number, y: number): boolean => {
+  const sides = outline.map((p) => x * p.y - y * p.x);
+  return Math.min(...sides) <= 0 && Math.max(...sides) >= 0;
+};
+
+const alike = (a: readonly CutPart[], b: readonly CutPart[]): boolean =>
+  a.length === b.length &&
+  a.every((part, i) => {
+    const other = b[i]!;
+    const moved = Math.abs(part.innerMm - other.innerMm) + Math.abs(part.outerMm - other.outerMm);
+    return part.place === other.place && moved < NOTHING;
+  });
+
+/** What a cut through the axis meets in a ring at half its height, in a direction from the index mark, inside out. */
+export const cutParts = (made: Made, turn: number, direction: number): CutPart[] =>
+  partsAt(made, layOut(made), made.heightMm / 2, Math.cos(direction - turn), Math.sin(direction - turn));
+
+/** What a level line from the axis in a direction (x, y) meets of some pieces at a height of their ring, inside out. */
+function partsAt(made: Made, pieces: readonly LaidPiece[], z: number, x: number, y: number): CutPart[] {
+  const { innerMm, outerMm } = made.gives;
+  const met = laidAt(pieces, z)
     .flatMap((piece) =>
-      stretches(outlineAtHeight(piece, middle), x, y).map(([from, to]) => ({
+      stretches(outlineAtHeight(piece, z), x, y).map(([from, to]) => ({
         place: piece.place,
         innerMm: Math.max(from, innerMm),
         outerMm: Math.min(to, outerMm),

@@ -51,7 +51,8 @@ function edges(ring: LedgerRing): string {
     const piece = mitred(stock);
     if (piece) return piece.cutAngle > 0 ? [length(piece.longEdgeMm, ring)] : [];
     if (stock.from !== 'panel') return ['stash'];
-    return stock.shape === 'stave' ? [length(stock.widthMm, ring)] : [`${length(stock.widthMm, ring)} ø`];
+    if (stock.shape === 'stave') return [length(stock.widthMm, ring)];
+    return stock.shape === 'disc' || stock.shape === 'plug' ? [`${length(stock.widthMm, ring)} ø`] : [];
   });
   return [...new Set(all)].join(' · ');
 }

@@ -75,9 +75,9 @@ export function InlaidControls({ targets }: ControlsProps) {
             value={plug.upMm}
             onChange={(upMm) => change(i, { upMm })}
           />
-          <div className="w-24">
+          <div className="w-32">
             <OptionalLength
-              label="Depth (or through)"
+              label="Depth, if not through"
               value={plug.depthMm}
               onChange={(depthMm) => change(i, { depthMm })}
             />

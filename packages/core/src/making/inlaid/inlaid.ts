@@ -74,6 +74,19 @@ function inlaidFace(given: InlaidParams, segment: number, width: number, heightM
   ];
 }
 
+/** The face of every segment; those that are alike are one object, and where all are there is only one. */
+function facesOf(given: InlaidParams, width: number, heightMm: number): FaceShape[][] {
+  const known = new Map<string, FaceShape[]>();
+  return Array.from({ length: given.lens ? given.count : 1 }, (_, segment) => {
+    const key = plugsIn(given, segment)
+      .map(({ acrossMm }) => acrossMm)
+      .join();
+    const face = known.get(key) ?? inlaidFace(given, segment, width, heightMm);
+    known.set(key, face);
+    return face;
+  });
+}
+
 /** Dots, plugs and windows in the faces of segments, and fields with an edge all round. */
 export const inlaid: Making<InlaidParams> = {
   way: 'inlaid',
@@ -114,9 +127,7 @@ export const inlaid: Making<InlaidParams> = {
     const tooLarge = doesNotFit(given, ring, heightMm);
     if (tooLarge) return tooLarge;
     const groups = groupsFor(given);
-    const faces = Array.from({ length: given.lens ? count : 1 }, (_, segment) =>
-      inlaidFace(given, segment, width, heightMm),
-    );
+    const faces = facesOf(given, width, heightMm);
     const faceOf = (segment: number) => faces[segment % faces.length]!;
     const lay = layFaces(ring, groups, heightMm, faceOf);
     const hidden = plugs.findIndex((_, i) =>
@@ -134,7 +145,7 @@ export const inlaid: Making<InlaidParams> = {
         gives: ring.gives,
         cornerMm: ring.cornerMm,
         radial: false,
-        repeats: given.lens ? 1 : count,
+        repeats: given.lens ? (count % given.lens.times === 0 ? given.lens.times : 1) : count,
         groups: inlaid.groups(given),
         kinds: kindsOf(given, ring, heightMm, groups),
         together: togetherOf(groups, count),
