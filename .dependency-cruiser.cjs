@@ -9,6 +9,7 @@ const ORDER = [
   'surface',
   'pattern',
   'lumber',
+  'blank',
   'shop',
   'check',
   'simulate',

@@ -1,4 +1,5 @@
 import { createBrowserRouter, Navigate } from 'react-router';
+import { BlanksStation } from './blanks/BlanksStation.js';
 import { CutsStation } from './cuts/CutsStation.js';
 import { FormStation } from './form/FormStation.js';
 import { PatternStation } from './pattern/PatternStation.js';
@@ -38,6 +39,7 @@ export const router = createBrowserRouter([
             element: <PatternStation />,
             children: [{ path: 'turntable', element: <TurntablePage /> }],
           },
+          { path: 'blanks', element: <BlanksStation /> },
           { path: 'cuts', element: <CutsStation /> },
         ],
       },

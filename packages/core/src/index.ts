@@ -1,3 +1,6 @@
+export type { MadeBlank } from './blank/contract.js';
+export { BLANKS, type BlankKind, type BlankMaking } from './blank/registry.js';
+export type { Point3, Solid } from './blank/space.js';
 export type { Check } from './check/check.js';
 export { cutListCsv } from './exchange/cutListCsv.js';
 export { glyphFromLoops, inlayFile, readOutline } from './exchange/outlineFile.js';
@@ -75,6 +78,7 @@ export type { Raster } from './pattern/raster.js';
 export { column, diagonal, patch, repeated, type Spot, type Wall } from './pattern/reach.js';
 export { stretchAt } from './pattern/showing.js';
 export { keyOfTone, TONES, type Tone, type ToneName, toneNames } from './pattern/tones.js';
+export type { PlannedBlank } from './project/blanks.js';
 export { type Change, type Command, run } from './project/commands/command.js';
 export * as edit from './project/commands/edits.js';
 export type { Stroke } from './project/commands/paintCommands.js';

@@ -9,9 +9,11 @@ import { headClass, tableClass } from './tables.js';
 export function PieceTable({ plan }: { plan: Plan }) {
   const units = useApp(unitsOf);
   const woods = useApp(woodsOf);
-  const rows = [...plan.rings]
-    .reverse()
-    .flatMap((ring) => ring.pieces.map((pieces, i) => ({ ring, pieces, first: i === 0 })));
+  const owners = [
+    ...plan.blanks.map(({ id, pieces }, i) => ({ id, pieces, name: `Blank ${i + 1}` })),
+    ...[...plan.rings].reverse().map(({ id, pieces, index }) => ({ id, pieces, name: String(index + 1) })),
+  ];
+  const rows = owners.flatMap((ring) => ring.pieces.map((pieces, i) => ({ ring, pieces, first: i === 0 })));
   return (
     <table className={tableClass}>
       <thead>
@@ -30,10 +32,11 @@ export function PieceTable({ plan }: { plan: Plan }) {
           const piece = mitred(stock);
           const tilt = stock.from === 'strip' ? stock.bladeTilt : 0;
           return (
-            <tr key={`${ring.id} ${wood} ${kind.name}`} className={first ? 'border-t border-line' : ''}>
-              <th scope="row">
-                {first ? ring.index + 1 : <span className="sr-only">{ring.index + 1}</span>}
-              </th>
+            <tr
+              key={`${ring.id} ${wood} ${kind.name} ${pieceSizes(stock, units).join()}`}
+              className={first ? 'border-t border-line' : ''}
+            >
+              <th scope="row">{first ? ring.name : <span className="sr-only">{ring.name}</span>}</th>
               <td>
                 <span className="flex items-center gap-1.5">
                   <Swatch wood={species} size={16} /> {species?.name}

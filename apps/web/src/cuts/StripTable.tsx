@@ -6,7 +6,7 @@ import {
   type StripListEntry,
   type UnitSystem,
 } from '@fellside/core';
-import { unitsOf, woodsOf } from '../store/selectors.js';
+import { projectOf, unitsOf, woodsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { Swatch } from '../ui/Swatch.js';
 import { headClass, tableClass } from './tables.js';
@@ -15,6 +15,8 @@ import { headClass, tableClass } from './tables.js';
 export function StripTable({ lumber }: { lumber: Lumber }) {
   const units = useApp(unitsOf);
   const woods = useApp(woodsOf);
+  const count = useApp(projectOf).rings.length;
+  const ownerName: Owner = (ring) => (ring < count ? `ring ${ring + 1}` : `blank ${ring - count + 1}`);
   const wood = (id: string) => woods.find((species) => species.id === id);
   const woodsCut = [...new Set(lumber.strips.map((list) => list.wood))];
   return (
@@ -43,6 +45,7 @@ export function StripTable({ lumber }: { lumber: Lumber }) {
                 key={`${list.widthMm} ${list.thicknessMm} ${list.cutAngle} ${list.bladeTilt} ${list.cutting}`}
                 list={list}
                 units={units}
+                ownerName={ownerName}
               />
             ))}
           </tbody>
@@ -57,8 +60,8 @@ export function StripTable({ lumber }: { lumber: Lumber }) {
             key={`${panel.ring} ${panel.name} ${panel.wood} ${panel.lengthMm} ${panel.widthMm} ${panel.thicknessMm}`}
             className="flex gap-2 border-t border-line px-1.5 py-1"
           >
-            <Swatch wood={wood(panel.wood)} size={16} /> ring {panel.ring + 1}, {panel.name}: {panel.count} ×{' '}
-            {formatLength(panel.lengthMm, units)} × {formatLength(panel.widthMm, units)}, planed{' '}
+            <Swatch wood={wood(panel.wood)} size={16} /> {ownerName(panel.ring)}, {panel.name}: {panel.count}{' '}
+            × {formatLength(panel.lengthMm, units)} × {formatLength(panel.widthMm, units)}, planed{' '}
             {formatLength(panel.thicknessMm, units)}, from {panel.quarter}
           </li>
         ))}
@@ -70,7 +73,9 @@ export function StripTable({ lumber }: { lumber: Lumber }) {
 const thickestFirst = (lists: readonly StripListEntry[]): StripListEntry[] =>
   [...lists].sort((a, b) => b.thicknessMm - a.thicknessMm || b.widthMm - a.widthMm);
 
-function StripRow({ list, units }: { list: StripListEntry; units: UnitSystem }) {
+type Owner = (ring: number) => string;
+
+function StripRow({ list, units, ownerName }: { list: StripListEntry; units: UnitSystem; ownerName: Owner }) {
   return (
     <tr className="align-top">
       <td className="font-semibold">
@@ -88,7 +93,7 @@ function StripRow({ list, units }: { list: StripListEntry; units: UnitSystem }) 
         {list.bladeTilt > 0 && ` / ${formatAngle(list.bladeTilt)}`}
         {list.cutting !== 'turned-over' && <div className="text-xs text-quiet">{HOW[list.cutting]}</div>}
       </td>
-      <td className="whitespace-normal">{contents(list)}</td>
+      <td className="whitespace-normal">{contents(list, ownerName)}</td>
     </tr>
   );
 }
@@ -103,9 +108,9 @@ function lengthsOf({ strips }: StripListEntry): [Mm, number][] {
 const HOW = { 'same-edge': 'same edge out', 'two-fences': 'two fences' } as const;
 
 /** `ring 3: 12 left, nos. 1–12`: what is cut for each ring, then pieces of the other hand and spares. */
-function contents({ cuts }: StripListEntry): string {
+function contents({ cuts }: StripListEntry, ownerName: Owner): string {
   const rings = cuts.flatMap(({ ring, count, hand, numbers }) =>
-    ring === null ? [] : [`ring ${ring + 1}: ${count}${hand ? ` ${hand}` : ''}${numbered(numbers)}`],
+    ring === null ? [] : [`${ownerName(ring)}: ${count}${hand ? ` ${hand}` : ''}${numbered(numbers)}`],
   );
   const sum = (purpose: 'spare' | 'other-hand') =>
     cuts.filter((cut) => cut.purpose === purpose).reduce((total, { count }) => total + count, 0);

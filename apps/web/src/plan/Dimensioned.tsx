@@ -41,7 +41,7 @@ export function Dimensioned({ kind: { stock }, outline, reach, text, units }: Di
         )}
       </>
     );
-  if (stock.from !== 'panel') return null;
+  if (stock.from !== 'panel' || (stock.shape !== 'disc' && stock.shape !== 'plug')) return null;
   const half = stock.widthMm / 2;
   return (
     <Dimension

@@ -2,6 +2,7 @@ import {
   edit,
   type RingPlan as Figures,
   formatLength,
+  MAKINGS,
   mm,
   type Prepared,
   type PreparedRing,
@@ -27,6 +28,18 @@ import { PieceKinds } from './PieceKinds.js';
 import { PlanDrawing } from './PlanDrawing.js';
 import { StepPictures } from './StepPictures.js';
 
+/** Ways with a builder. */
+const FEATURES: ReadonlySet<Way> = new Set<Way>([
+  'layered',
+  'laminated',
+  'inlaid',
+  'lettered',
+  'illusion',
+  'basket',
+  'twisted',
+  'medallion',
+]);
+
 /** A ring from above, opened over the bench; its address is the ring's with “plan” behind it. */
 export function RingPlan() {
   const { id, ring } = useParams();
@@ -40,13 +53,23 @@ export function RingPlan() {
   if (!here || !figures || !prepared.ok) return null;
   const go = (step: number) => navigate(`/piece/${id}/rings/${index + 1 + step}/plan`, { replace: true });
   const last = prepared.value.rings.length - 1;
+  const feature = FEATURES.has(here.ring.making.way);
   return (
     <Dialog.Root open onOpenChange={(open) => !open && close()}>
       <Sheet
         size="plan"
-        title={`Ring ${index + 1} from above`}
-        says="To scale, before turning. Teal: glued to the ring below. Dashed: the turned wall."
+        title={
+          feature
+            ? `Ring ${index + 1}: ${MAKINGS[here.ring.making.way].name.toLowerCase()}`
+            : `Ring ${index + 1} from above`
+        }
+        says={
+          feature
+            ? 'From board to ring. What is changed here is drawn at once; the plan and the steps are below.'
+            : 'To scale, before turning. Teal: glued to the ring below. Dashed: the turned wall.'
+        }
       >
+        <Builder ring={here} index={index} prepared={prepared.value} />
         <div className="grid grid-cols-[minmax(0,1fr)_300px] gap-5">
           <Drawing ring={here} below={prepared.value.rings[index - 1]} figures={figures} />
           <div className="flex flex-col gap-4">
@@ -63,7 +86,6 @@ export function RingPlan() {
             <Sizes ring={here} figures={figures} index={index} />
           </div>
         </div>
-        <Builder ring={here} index={index} prepared={prepared.value} />
         <Steps ring={here} />
         <div className="mt-4 flex justify-end">
           <Dialog.Close asChild>
@@ -156,8 +178,7 @@ function Builder({ ring, index, prepared }: { ring: PreparedRing; index: number;
   const pictures = made?.pictures?.() ?? [];
   const file = `${name} ring ${index + 1} full size.svg`;
   return (
-    <section className="mt-4" aria-label="Builder">
-      <h3 className="mb-1 font-semibold">Builder</h3>
+    <section className="mb-5" aria-label="Builder">
       <div className="mb-3 flex flex-wrap items-end gap-3">
         <WayControls targets={[index]} />
         {made && (
@@ -173,18 +194,6 @@ function Builder({ ring, index, prepared }: { ring: PreparedRing; index: number;
     </section>
   );
 }
-
-/** Ways with a builder. */
-const FEATURES: ReadonlySet<Way> = new Set<Way>([
-  'layered',
-  'laminated',
-  'inlaid',
-  'lettered',
-  'illusion',
-  'basket',
-  'twisted',
-  'medallion',
-]);
 
 function Steps({ ring }: { ring: PreparedRing }) {
   const units = useApp(unitsOf);

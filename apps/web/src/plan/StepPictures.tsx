@@ -16,7 +16,7 @@ const SHAPE = { least: 0.3, most: 1.1 } as const;
 /** The steps of a glue-up, a picture for each: board, slices, block, segment, ring. */
 export function StepPictures({ pictures, woods, palette, units }: StepPicturesProps) {
   return (
-    <ol className="grid grid-cols-[repeat(auto-fill,minmax(230px,1fr))] gap-3" aria-label="Steps as pictures">
+    <ol className="grid grid-cols-[repeat(auto-fill,minmax(195px,1fr))] gap-3" aria-label="Steps as pictures">
       {pictures.map((picture, i) => (
         <li key={picture.title} className="rounded border border-line bg-pane p-2">
           <Drawing picture={picture} number={i} {...{ woods, palette, units }} />
@@ -54,8 +54,8 @@ function Drawing({
   const { left, right, low, high } = boundsOf(picture);
   const wide = Math.max(right - left, (high - low) / SHAPE.most, 1e-6);
   const tall = Math.max(high - low, wide * SHAPE.least);
-  const room = wide * 0.16;
-  const text = wide / 17;
+  const room = Math.max(wide, tall) * 0.16;
+  const text = Math.max(wide, tall * 1.3) / 17;
   const prefix = `step${number}`;
   const box = [
     (left + right - wide) / 2 - room,

@@ -1,5 +1,6 @@
 import { type Command, edit, MAKINGS, type Result, segmentsOf, WAYS, type Way } from '@fellside/core';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { editPiece } from '../store/edits.js';
 import { projectOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
@@ -8,6 +9,7 @@ import { controlClass, Field } from '../ui/Field.js';
 import { LengthField } from '../ui/LengthField.js';
 import { NumberField } from '../ui/NumberField.js';
 import { BondChoice } from './BondChoice.js';
+import { PatchTool } from './PatchTool.js';
 import { RingActions } from './RingActions.js';
 import { SliceDialog } from './SliceDialog.js';
 import { StashDialog } from './StashDialog.js';
@@ -18,6 +20,7 @@ import { WayControls } from './ways/controls.js';
 export function SelectionBar() {
   const dispatch = useActions();
   const { rings } = useApp(projectOf);
+  const id = useApp((state) => state.piece.id);
   const { selected, targets } = useTargets();
   const chosen = targets.map((index) => rings[index]!);
   const go = (command: Command): Result<unknown> => dispatch(editPiece(command));
@@ -89,6 +92,10 @@ export function SelectionBar() {
       <BondChoice targets={targets} rings={rings} />
       <RingActions selected={selected} />
       <SliceDialog />
+      <PatchTool targets={targets} />
+      <Link to={`/piece/${id}/blanks`} className="flex h-8 items-center text-sm text-teal underline">
+        Blanks that are no rings
+      </Link>
       <WayControls targets={targets} />
       <StashDialog open={fromStash} onOpen={setFromStash} ring={targets[0] ?? 0} />
     </section>

@@ -10,7 +10,7 @@ import { controlClass } from '../ui/Field.js';
 import { Swatch } from '../ui/Swatch.js';
 
 /** The palette: pick a wood, then click segments, or give it to the selected rings. */
-export function WoodBar() {
+export function WoodBar({ on = 'segments on the unrolled wall' }: { on?: string }) {
   const dispatch = useActions();
   const { palette, rings } = useApp(projectOf);
   const woods = useApp(woodsOf);
@@ -75,7 +75,7 @@ export function WoodBar() {
           </Button>
         </>
       ) : (
-        <span className="text-sm text-quiet">Pick a wood, then click segments on the unrolled wall.</span>
+        <span className="text-sm text-quiet">Pick a wood, then click {on}.</span>
       )}
     </section>
   );

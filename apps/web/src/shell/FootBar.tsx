@@ -21,7 +21,7 @@ export function FootBar() {
         {plan.reasons.map(({ message }) => sentenceIn(message, units)).join(' ')}
       </p>
     );
-  const { pieces, rings, heightMm, diameterMm, lumber } = plan.value;
+  const { pieces, rings, blanks, heightMm, diameterMm, lumber } = plan.value;
   return (
     <section
       aria-label="Totals"
@@ -30,7 +30,7 @@ export function FootBar() {
       <Figure
         label="Pieces"
         value={String(pieces)}
-        rest={`in ${rings.length} ${rings.length === 1 ? 'ring' : 'rings'}`}
+        rest={`in ${counted(rings.length, 'ring')}${blanks.length > 0 ? ` and ${counted(blanks.length, 'blank')}` : ''}`}
       />
       <Figure
         label="Finished, height × diameter"
@@ -136,3 +136,5 @@ function Checks() {
     </Popover.Root>
   );
 }
+
+const counted = (count: number, of: string): string => `${count} ${of}${count === 1 ? '' : 's'}`;

@@ -1,4 +1,12 @@
-import { editableLength, type Mm, parseLength, type Result, refuse, sentenceIn } from '@fellside/core';
+import {
+  editableLength,
+  formatLength,
+  type Mm,
+  parseLength,
+  type Result,
+  refuse,
+  sentenceIn,
+} from '@fellside/core';
 import { useState } from 'react';
 import { unitsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
@@ -17,7 +25,8 @@ interface LengthListProps {
 export function LengthList({ label, value, onChange, className = 'w-64' }: LengthListProps) {
   const units = useApp(unitsOf);
   const [problem, setProblem] = useState<string>();
-  const text = value?.map((length) => editableLength(length, units)).join('; ') ?? '';
+  const list = (say: (length: Mm) => string) => value?.map(say).join('; ') ?? '';
+  const text = list((length) => editableLength(length, units));
   const read = (typed: string): Result<unknown> => {
     const lengths: Mm[] = [];
     for (const part of typed.split(';').filter((piece) => piece.trim() !== '')) {
@@ -40,7 +49,7 @@ export function LengthList({ label, value, onChange, className = 'w-64' }: Lengt
         <TextEntry
           {...control}
           className={className}
-          shown={value === null ? 'various' : text}
+          shown={value === null ? 'various' : list((length) => formatLength(length, units))}
           editable={text}
           read={read}
           onProblem={setProblem}

@@ -1,3 +1,4 @@
+import { BLANKS, type BlankMaking, blankPlaces } from '../blank/registry.js';
 import { glyphFromLoops } from '../exchange/outlineFile.js';
 import type { Form } from '../form/shape.js';
 import type { Glyph } from '../making/lettered/params.js';
@@ -327,4 +328,54 @@ export function conjurersVase(): Project {
       [23, flat(18), 0, 'wenge'],
     ],
   );
+}
+
+/** Half a facetted globe on a low turned stand, and a pair of links that pass through each other. */
+export function beaconGlobe(): Project {
+  const palette = [
+    entry('black-cherry', 'middle'),
+    entry('sugar-maple', 'light'),
+    entry('black-walnut', 'dark'),
+  ];
+  const stand = piece(
+    'Beacon Globe',
+    form(
+      [
+        [48, 0],
+        [40, 10, 'corner'],
+        [26, 26],
+        [44, 44],
+      ],
+      12,
+      34,
+    ),
+    palette,
+    [
+      [14, disc, 0, 'black-walnut'],
+      [16, disc, 0, 'black-cherry'],
+      [14, disc, 0, 'black-walnut'],
+    ],
+  );
+  const globe: BlankMaking = { ...BLANKS.globe.begun, part: 'half' };
+  const links: BlankMaking = { ...BLANKS.bent.begun, outerMm: mm(10), linkAsideMm: mm(60) };
+  const isosceles = 30;
+  return {
+    ...stand,
+    blanks: [
+      {
+        id: 'globe',
+        making: globe,
+        woods: Array.from({ length: blankPlaces(globe) }, (_, i) =>
+          i < isosceles ? 'black-cherry' : 'sugar-maple',
+        ),
+      },
+      {
+        id: 'links',
+        making: links,
+        woods: Array.from({ length: blankPlaces(links) }, (_, i) =>
+          Math.floor(i / 6) % 2 === 0 ? 'sugar-maple' : 'black-walnut',
+        ),
+      },
+    ],
+  };
 }

@@ -1,5 +1,6 @@
 import type { Project } from '../project/schema.js';
 import {
+  beaconGlobe,
   conjurersVase,
   dewpondBowl,
   drystoneVase,
@@ -24,6 +25,7 @@ export const demoProjects = (): Project[] => [
   whirlpoolGoblet(),
   gatheringBasket(),
   conjurersVase(),
+  beaconGlobe(),
 ];
 
 export { demoStash } from './stash.js';

@@ -15,14 +15,18 @@ export function cutListCsv(plan: Plan, woods: readonly Species[], system: UnitSy
   const unit = system === 'mm' ? 'mm' : 'in';
   const size = (mm: number) => trimZeros(unit === 'mm' ? mm.toFixed(2) : (mm / INCH).toFixed(3));
   const nameOf = new Map(woods.map((wood) => [wood.id, wood.name]));
-  const rows = plan.rings.flatMap((ring) =>
-    ring.pieces.map(({ wood, kind, count }): Row => {
+  const owners = [
+    ...plan.rings.map(({ index, pieces }) => ({ name: String(index + 1), pieces })),
+    ...plan.blanks.map(({ pieces }, i) => ({ name: `blank ${i + 1}`, pieces })),
+  ];
+  const rows = owners.flatMap((owner) =>
+    owner.pieces.map(({ wood, kind, count }): Row => {
       const { stock } = kind;
       const strip = mitred(stock);
       const panel = stock.from === 'panel' ? stock : null;
       const tilt = stock.from === 'stash' || stock.from === 'slice' ? undefined : stock.bladeTilt;
       return {
-        ring: ring.index + 1,
+        ring: owner.name,
         piece: kind.name,
         wood: nameOf.get(wood) ?? wood,
         count,

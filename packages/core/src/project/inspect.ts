@@ -1,3 +1,4 @@
+import { blankPlaces } from '../blank/registry.js';
 import { vesselOf } from '../form/vessel.js';
 import { bodyOf, oneWoodOf, placesOf } from '../making/registry.js';
 import { done, type Reason, type Result, refused } from '../measure/reason.js';
@@ -65,7 +66,27 @@ function woodReasons(project: Project): Reason[] {
         message: `Ring ${i + 1} uses “${key}”, which is not in the palette.`,
       });
   });
-  return reasons;
+  return [...reasons, ...blankReasons(project, keys)];
+}
+
+/** Blanks have a wood of the palette at every place. */
+function blankReasons({ blanks = [] }: Project, keys: readonly string[]): Reason[] {
+  return blanks.flatMap(({ making, woods }, i): Reason[] => {
+    const path = `blanks.${i}.woods`;
+    const strange = woods.find((wood) => !keys.includes(wood));
+    if (strange !== undefined)
+      return [
+        {
+          code: 'wood-unknown',
+          path,
+          message: `Blank ${i + 1} uses “${strange}”, which is not in the palette.`,
+        },
+      ];
+    const places = blankPlaces(making);
+    if (places === 0 || places === woods.length) return [];
+    const message = `Blank ${i + 1} has ${places} places and ${woods.length} woods; it needs one for each.`;
+    return [{ code: 'woods-count', path, message }];
+  });
 }
 
 /** Slices of one thick ring are made alike and have the same woods at the same places. */

@@ -10,6 +10,7 @@ import { done, type Result, refuse } from '../measure/reason.js';
 import type { Shop } from '../settings/shop.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
 import { density, type Species } from '../wood/species.js';
+import { type PlannedBlank, plannedBlanks, withBlanks } from './blanks.js';
 import { finishedVolumes } from './finished.js';
 import { prepare } from './prepare.js';
 import { ringPlan } from './ringFigures.js';
@@ -25,6 +26,8 @@ export interface Plan {
   readonly massKg: number;
   readonly pieces: number;
   readonly rings: readonly RingPlan[];
+  /** Blanks beside the stack; their pieces are in all totals, as whole as they are sawn. */
+  readonly blanks: readonly PlannedBlank[];
   readonly lumber: Lumber;
   readonly checks: readonly Check[];
 }
@@ -51,12 +54,10 @@ export function plan(
   const woodOf = new Map(project.palette.map((entry) => [entry.key, entry.wood]));
   const { vessel, rings } = prepared.value;
   const plans = rings.map((ring, i) => ringPlan(ring, rings[i - 1], woodOf));
-  const finished = finishedVolumes(prepared.value, plans);
-  const lumber = lumberFor(
-    plans.flatMap((ring) => ring.pieces),
-    finished,
-    shop,
-  );
+  const blanks = plannedBlanks(project, woodOf);
+  const beside = blanks.flatMap(({ pieces }) => pieces);
+  const finished = withBlanks(finishedVolumes(prepared.value, plans), beside);
+  const lumber = lumberFor([...plans.flatMap((ring) => ring.pieces), ...beside], finished, shop);
   const mass = [...finished].reduce(
     (sum, [wood, volume]) => sum + (volume * density(known.get(wood)!)) / 1e9,
     0,
@@ -67,8 +68,12 @@ export function plan(
     capacityMm3: hollowVolume(vessel, 0, brimOf(vessel)),
     woodMm3: [...finished.values()].reduce((a, b) => a + b, 0),
     massKg: mass,
-    pieces: plans.reduce((sum, ring) => sum + ring.pieces.reduce((n, { count }) => n + count, 0), 0),
+    pieces: [...plans, ...blanks].reduce(
+      (sum, of) => sum + of.pieces.reduce((n, { count }) => n + count, 0),
+      0,
+    ),
     rings: plans,
+    blanks,
     lumber,
     checks: checksOf({
       shop,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { blankSchema } from '../blank/registry.js';
 import { formSchema } from '../form/shape.js';
 import { makingSchema } from '../making/registry.js';
 import { length, number, text } from '../measure/field.js';
@@ -6,7 +7,8 @@ import { sayMm } from '../measure/format.js';
 import { motifUseSchema } from '../pattern/motifUse.js';
 import { TONES } from '../pattern/tones.js';
 
-export const SCHEMA_VERSION = 4;
+export const SCHEMA_VERSION = 5;
+export const MOST_BLANKS = 8;
 export const MOST_RINGS = 400;
 
 const key = z.string().regex(/^[a-z0-9-]{1,24}$/, {
@@ -69,6 +71,14 @@ const underlaySchema = z.strictObject({
   benchPixel: number('Bench in the picture', -20000, 20000, ' pixels'),
 });
 
+/** A blank that is no ring: a facetted globe, a bent stack. */
+const storedBlankSchema = z.strictObject({
+  id: z.string().min(1).max(40),
+  making: blankSchema,
+  /** Palette key of every place. */
+  woods: z.array(key).min(1).max(30000),
+});
+
 /** The whole project. Lengths are mm; everything else about the piece is computed from this. */
 export const projectSchema = z.strictObject({
   schema: z.literal(SCHEMA_VERSION, {
@@ -85,6 +95,11 @@ export const projectSchema = z.strictObject({
       error: () => `There are too many rings; ${MOST_RINGS} are allowed.`,
     }),
   motifs: z.array(laidMotifSchema).max(MOST_RINGS),
+  /** Beside the stack; left out where there are none. */
+  blanks: z
+    .array(storedBlankSchema)
+    .max(MOST_BLANKS, { error: () => `There are too many blanks; ${MOST_BLANKS} are allowed.` })
+    .optional(),
   palette: z
     .array(paletteEntrySchema)
     .min(1, { error: () => 'The palette is empty; give it at least one wood.' })
@@ -100,4 +115,5 @@ export type Project = z.infer<typeof projectSchema>;
 export type Ring = z.infer<typeof ringSchema>;
 export type Underlay = z.infer<typeof underlaySchema>;
 export type PaletteEntry = z.infer<typeof paletteEntrySchema>;
+export type StoredBlank = z.infer<typeof storedBlankSchema>;
 export type LaidMotif = z.infer<typeof laidMotifSchema>;

@@ -8,6 +8,7 @@ export const UPGRADES: Readonly<Record<number, (document: Document) => Document>
   1: wallAsInside,
   2: moreWays,
   3: motifsOverRings,
+  4: featureRings,
 };
 
 /** Documents of this version and later have the shape that undo steps saved with them speak of. */
@@ -29,6 +30,11 @@ function moreWays(document: Document): Document {
 /** Version 4: motifs that lie over rings. */
 function motifsOverRings(document: Document): Document {
   return { ...document, schema: 4, motifs: [] };
+}
+
+/** Version 5: feature rings, and blanks beside the stack; what version 4 knows stands as it was. */
+function featureRings(document: Document): Document {
+  return { ...document, schema: 5 };
 }
 
 /** Brings a document of any older version up to date, one step at a time; leaves judging its fields to the schema. */

@@ -1,5 +1,7 @@
-import { mm, type ParamsOf } from '@fellside/core';
+import { edit, mm, type ParamsOf } from '@fellside/core';
 import { Plus, X } from 'lucide-react';
+import { editPiece } from '../../store/edits.js';
+import { useActions } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 import { Choice } from '../../ui/Choice.js';
 import { LengthField } from '../../ui/LengthField.js';
@@ -21,9 +23,11 @@ const NEW_PLUG: Plug = { shape: 'round', acrossMm: mm(5), asideMm: mm(0), upMm: 
 
 /** Plugs of a segment, the edge round its field, spacers, and the lens that swells the plugs. */
 export function InlaidControls({ targets }: ControlsProps) {
+  const dispatch = useActions();
   const { all, common, set } = useParams('inlaid', targets);
   const first = all[0]!;
   const { plugs, edge, lens } = first;
+  const lay = (next: Parameters<typeof edit.layLens>[1]) => dispatch(editPiece(edit.layLens(targets, next)));
   const change = (i: number, next: Partial<Plug>) =>
     set({ plugs: plugs.map((plug, at) => (at === i ? without({ ...plug, ...next }) : plug)) });
   return (
@@ -96,47 +100,31 @@ export function InlaidControls({ targets }: ControlsProps) {
       <Switch
         label="lens"
         on={lens !== undefined}
-        onChange={(on) =>
-          set({ lens: on ? { segment: 0, times: 1, segments: 4, rings: 3, ring: 0, swell: 2 } : undefined })
-        }
+        onChange={(on) => (on ? lay(NEW_LENS) : set({ lens: undefined }))}
       />
-      {lens && (
-        <>
+      {lens &&
+        LENS.map(([name, label]) => (
           <NumberField
-            label="Swell"
-            className="w-16"
-            value={lens.swell}
-            onChange={(swell) => set({ lens: { ...lens, swell } })}
-          />
-          <NumberField
-            label="Reaches, segments"
+            key={name}
+            label={label}
             className="w-20"
-            value={lens.segments}
-            onChange={(segments) => set({ lens: { ...lens, segments } })}
+            value={lens[name]}
+            onChange={(value) => lay({ ...lens, [name]: value })}
           />
-          <NumberField
-            label="Reaches, rings"
-            className="w-20"
-            value={lens.rings}
-            onChange={(rings) => set({ lens: { ...lens, rings } })}
-          />
-          <NumberField
-            label="At segment"
-            className="w-20"
-            value={lens.segment}
-            onChange={(segment) => set({ lens: { ...lens, segment } })}
-          />
-          <NumberField
-            label="Times round"
-            className="w-20"
-            value={lens.times}
-            onChange={(times) => set({ lens: { ...lens, times } })}
-          />
-        </>
-      )}
+        ))}
     </>
   );
 }
+
+const NEW_LENS = { segment: 0, times: 1, segments: 4, rings: 3, swell: 2 };
+
+const LENS = [
+  ['swell', 'Swell'],
+  ['segments', 'Lens, segments'],
+  ['rings', 'Lens, rings'],
+  ['segment', 'At segment'],
+  ['times', 'Times round'],
+] as const;
 
 const EDGES = { topMm: 'Edge above', bottomMm: 'Edge below', sidesMm: 'Edge at sides' } as const;
 

@@ -1,3 +1,4 @@
+export * from './blankCommands.js';
 export * from './featureCommands.js';
 export * from './fitCommands.js';
 export * from './fixCommands.js';

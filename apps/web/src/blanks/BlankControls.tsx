@@ -1,0 +1,103 @@
+import { type BlankMaking, edit, type Mm } from '@fellside/core';
+import { editPiece } from '../store/edits.js';
+import { useActions } from '../store/store.js';
+import { Choice } from '../ui/Choice.js';
+import { LengthField } from '../ui/LengthField.js';
+import { NumberField } from '../ui/NumberField.js';
+
+type Globe = Extract<BlankMaking, { kind: 'globe' }>;
+type Bent = Extract<BlankMaking, { kind: 'bent' }>;
+
+/** What is set for a blank. */
+export function BlankControls({ index, making }: { index: number; making: BlankMaking }) {
+  return making.kind === 'globe' ? (
+    <GlobeControls index={index} making={making} />
+  ) : (
+    <BentControls index={index} making={making} />
+  );
+}
+
+function GlobeControls({ index, making }: { index: number; making: Globe }) {
+  const dispatch = useActions();
+  const set = (change: Partial<Globe>) => dispatch(editPiece(edit.setBlank(index, { ...making, ...change })));
+  return (
+    <>
+      <LengthField
+        label="Diameter"
+        className="w-24"
+        value={making.diameterMm}
+        onChange={(diameterMm) => set({ diameterMm })}
+      />
+      <LengthField
+        label="Panels, thick"
+        className="w-24"
+        value={making.wallMm}
+        onChange={(wallMm) => set({ wallMm })}
+      />
+      <Choice
+        label="Globe"
+        className="w-36"
+        value={making.part}
+        options={[
+          ['whole', 'whole'],
+          ['half', 'half, for a bowl'],
+        ]}
+        onChange={(part) => set({ part })}
+      />
+      <Choice
+        label="Bevels"
+        className="w-44"
+        value={making.bevels}
+        options={[
+          ['half-angle', 'half the angle'],
+          ['centre', 'aimed at the centre'],
+        ]}
+        onChange={(bevels) => set({ bevels })}
+      />
+    </>
+  );
+}
+
+const LENGTHS: readonly (readonly [keyof Bent & `${string}Mm`, string])[] = [
+  ['outerMm', 'Tube, outer radius'],
+  ['innerMm', 'Tube, inner radius'],
+  ['curveMm', 'Radius of the curve'],
+  ['linkAsideMm', 'Second link, aside'],
+];
+
+function BentControls({ index, making }: { index: number; making: Bent }) {
+  const dispatch = useActions();
+  const set = (change: Partial<Bent>) => dispatch(editPiece(edit.setBlank(index, { ...making, ...change })));
+  return (
+    <>
+      {LENGTHS.map(([name, label]) => (
+        <LengthField
+          key={name}
+          label={label}
+          className="w-28"
+          value={making[name]}
+          onChange={(length: Mm) => set({ [name]: length })}
+        />
+      ))}
+      <NumberField
+        label="Segments"
+        className="w-20"
+        value={making.segments}
+        onChange={(segments) => set({ segments })}
+      />
+      <NumberField
+        label="Wedges"
+        className="w-20"
+        value={making.wedges}
+        onChange={(wedges) => set({ wedges })}
+      />
+      <NumberField
+        label="Sweep"
+        className="w-20"
+        unit="°"
+        value={making.sweepDeg}
+        onChange={(sweepDeg) => set({ sweepDeg })}
+      />
+    </>
+  );
+}

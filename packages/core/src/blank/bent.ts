@@ -1,0 +1,216 @@
+import { z } from 'zod';
+import type { PieceKind } from '../making/contract.js';
+import { length, number, whole } from '../measure/field.js';
+import { formatAngle, sayMm } from '../measure/format.js';
+import { mm, rad } from '../measure/quantity.js';
+import { done, type Result, refuse } from '../measure/reason.js';
+import { finder, type MadeBlank } from './contract.js';
+import { holdsPoint, type Point3, type Solid, volumeOfSolid } from './space.js';
+
+export const bentParams = z.strictObject({
+  kind: z.literal('bent'),
+  /** Of the tube, as sawn from rings of segments. */
+  outerMm: length('Outer radius of the tube', 3, 300),
+  innerMm: length('Inner radius of the tube', 0, 300),
+  segments: whole('Segments of a ring', 3, 60),
+  /** Rings along the curve, each sawn to a wedge. */
+  wedges: whole('Wedges', 3, 360),
+  /** From the middle of the curve to the middle of the tube. */
+  curveMm: length('Radius of the curve', 5, 2000),
+  /** How far round it goes; 360 closes it to a link. */
+  sweepDeg: number('Sweep', 10, 360, '°'),
+  /** Middle of a second link of the same size that passes through this one; 0 for none. */
+  linkAsideMm: length('Second link, aside', 0, 4000),
+});
+
+export type BentParams = z.infer<typeof bentParams>;
+
+/** Thickness of a wedge at a distance from the middle of the curve: 2·R·tan(φ/2), φ its share of the sweep. */
+export const wedgeThickness = (fromMiddle: number, angle: number): number =>
+  2 * fromMiddle * Math.tan(angle / 2);
+
+/** Steps in which the nearest points of two links are looked for. */
+const STEPS = 720;
+
+/**
+ * Room between two alike links of circles that stand square to each other, the second's middle `aside` in the plane of the
+ * first: least distance of the circles less two tube radii; below 0 they run into each other.
+ */
+export function linkClearance(curveMm: number, tubeMm: number, asideMm: number): number {
+  let least = Number.POSITIVE_INFINITY;
+  for (let i = 0; i < STEPS; i++) {
+    const angle = (2 * Math.PI * i) / STEPS;
+    // A point of the second circle, in the upright plane y = 0; its distance from the first circle, in the plane z = 0.
+    const [x, z] = [asideMm + curveMm * Math.cos(angle), curveMm * Math.sin(angle)];
+    least = Math.min(least, Math.hypot(Math.abs(x) - curveMm, z));
+  }
+  return least - 2 * tubeMm;
+}
+
+/** Whether two such links pass through each other at all: one point of the second lies within the first, one without. */
+export const isLinked = (curveMm: number, asideMm: number): boolean => asideMm > 0 && asideMm < 2 * curveMm;
+
+/** A tube bent round a curve: rings of segments, each sawn to a wedge, glued face to face. */
+export function makeBent(given: BentParams): Result<MadeBlank> {
+  const { outerMm, innerMm, segments, wedges, curveMm, sweepDeg, linkAsideMm } = given;
+  const half = Math.PI / segments;
+  const corner = outerMm / Math.cos(half);
+  if (innerMm >= outerMm - 0.5)
+    return refuse(
+      'tube-no-wall',
+      'innerMm',
+      `The tube is ${sayMm(outerMm)} outside and ${sayMm(innerMm)} inside; it needs a wall of at least ${sayMm(0.5)}.`,
+      { most: outerMm - 0.5 },
+    );
+  if (curveMm <= corner)
+    return refuse(
+      'curve-too-tight',
+      'curveMm',
+      `The curve has a radius of ${sayMm(curveMm)} and the tube reaches ${sayMm(corner)} with its corners; the wedges would come to less than nothing inside. Take at least ${sayMm(corner)}.`,
+      { least: corner },
+    );
+  const angle = (sweepDeg * Math.PI) / 180 / wedges;
+  if (angle > Math.PI / 3)
+    return refuse(
+      'wedge-too-wide',
+      'wedges',
+      `${wedges} wedges over ${sweepDeg}° take ${formatAngle(rad(angle))} each; ${formatAngle(rad(Math.PI / 3))} is the most. Take more of them.`,
+      { least: Math.ceil(sweepDeg / 60) },
+    );
+  const solids = Array.from({ length: wedges * segments }, (_, place) => wedgePiece(given, place, angle));
+  const thick = wedgeThickness(curveMm + outerMm, angle);
+  const thin = wedgeThickness(curveMm - outerMm, angle);
+  const clearance = linkAsideMm > 0 ? linkClearance(curveMm, corner, linkAsideMm) : null;
+  const kinds: PieceKind[] = [
+    {
+      name: 'Segment',
+      grain: 'along',
+      heightMm: mm(thick),
+      stock: {
+        from: 'strip',
+        longEdgeMm: mm(2 * outerMm * Math.tan(half)),
+        shortEdgeMm: mm(2 * innerMm * Math.cos(half) * Math.tan(half)),
+        widthMm: mm(outerMm - innerMm * Math.cos(half)),
+        thicknessMm: mm(thick),
+        cutAngle: rad(half),
+        bladeTilt: rad(0),
+        cutting: 'turned-over',
+      },
+      places: Array.from({ length: wedges * segments }, (_, i) => i),
+    },
+  ];
+  return done({
+    groups: [{ name: 'Segment', count: wedges * segments }],
+    kinds,
+    solids,
+    flat: solids.map((_, place) => ({ outline: flatCell(given, place, angle), place })),
+    placeAt: finder(solids, holdsPoint),
+    figures: [
+      { name: 'Pieces', value: wedges * segments, unit: 'pieces' },
+      { name: 'Angle of a wedge', value: angle, unit: 'rad' },
+      { name: 'Wedge, outside', value: thick, unit: 'mm' },
+      { name: 'Wedge, in the middle', value: wedgeThickness(curveMm, angle), unit: 'mm' },
+      { name: 'Wedge, inside', value: thin, unit: 'mm' },
+      ...(clearance === null
+        ? []
+        : [{ name: 'Room between the links', value: clearance, unit: 'mm' as const }]),
+    ],
+    warnings: [
+      ...(thin < 1
+        ? [
+            {
+              code: 'wedge-thin',
+              message: `The wedges come to ${sayMm(thin)} inside; under ${sayMm(1)} they break out. Take fewer of them or a wider curve.`,
+            },
+          ]
+        : []),
+      ...(clearance !== null && !isLinked(curveMm, linkAsideMm)
+        ? [
+            {
+              code: 'links-apart',
+              message: `With its middle ${sayMm(linkAsideMm)} aside the second link does not pass through the first; less than ${sayMm(2 * curveMm)} does.`,
+            },
+          ]
+        : clearance !== null && clearance < 0
+          ? [
+              {
+                code: 'links-collide',
+                message: `The links run into each other by ${sayMm(-clearance)}; take a thinner tube or a wider curve.`,
+              },
+            ]
+          : []),
+    ],
+    steps: () => [
+      `Glue ${wedges} rings of ${segments} segments, ${sayMm(outerMm)} outside across the flats and ${sayMm(innerMm)} inside, at least ${sayMm(thick)} high.`,
+      `Sand each to a wedge of ${formatAngle(rad(angle))}: ${sayMm(thick)} outside, ${sayMm(thin)} inside. A sled with a tapered stop makes them alike.`,
+      `Glue them on their faces round a former of ${sayMm(curveMm - outerMm)}, segments in line or turned by a step; ${sweepDeg === 360 ? 'dry-fit the last one before the circle is closed' : `${sweepDeg}° in all`}.`,
+      ...(clearance === null
+        ? []
+        : [
+            `Close the second link through the first: ${sayMm(Math.max(0, clearance))} of room is left all round.`,
+          ]),
+    ],
+    cautions: ['short-pieces', 'trapped-offcut', 'tapers', 'dust'],
+  });
+}
+
+/** One segment of one wedge: its section, mitred ends to its neighbours, between the two faces of the wedge. */
+function wedgePiece(
+  { outerMm, innerMm, segments, curveMm }: BentParams,
+  place: number,
+  angle: number,
+): Solid {
+  const [wedge, segment] = [Math.floor(place / segments), place % segments];
+  const half = Math.PI / segments;
+  const middle = (2 * segment + 1) * half;
+  const hole = innerMm * Math.cos(half);
+  const section = [
+    [outerMm, -1],
+    [outerMm, 1],
+    [hole, 1],
+    [hole, -1],
+  ].map(([from, side]) => {
+    const [x, y] = [from!, side! * from! * Math.tan(half)];
+    return {
+      out: x * Math.cos(middle) - y * Math.sin(middle),
+      up: x * Math.sin(middle) + y * Math.cos(middle),
+    };
+  });
+  const at = (direction: number) =>
+    section.map(({ out, up }): Point3 => {
+      const reach = curveMm + out;
+      return { x: reach * Math.cos(direction), y: reach * Math.sin(direction), z: up };
+    });
+  const [from, to] = [at(wedge * angle), at((wedge + 1) * angle)];
+  return {
+    place,
+    corners: [...from, ...to],
+    faces: [
+      [0, 1, 2, 3],
+      [7, 6, 5, 4],
+      [0, 4, 5, 1],
+      [1, 5, 6, 2],
+      [2, 6, 7, 3],
+      [3, 7, 4, 0],
+    ],
+  };
+}
+
+/** The tube slit open and laid flat: a row for each segment, its cells as wide as the wedge is there. */
+function flatCell({ outerMm, segments, curveMm }: BentParams, place: number, angle: number) {
+  const [wedge, segment] = [Math.floor(place / segments), place % segments];
+  const high = 2 * outerMm * Math.tan(Math.PI / segments);
+  const width = wedgeThickness(curveMm + outerMm * Math.cos(((2 * segment + 1) * Math.PI) / segments), angle);
+  const pitch = wedgeThickness(curveMm + outerMm, angle);
+  const left = wedge * pitch + (pitch - width) / 2;
+  return [
+    { x: left, y: segment * high },
+    { x: left + width, y: segment * high },
+    { x: left + width, y: (segment + 1) * high },
+    { x: left, y: (segment + 1) * high },
+  ];
+}
+
+/** Volume of all pieces, mm³. */
+export const volumeOfBlank = ({ solids }: Pick<MadeBlank, 'solids'>): number =>
+  solids.reduce((sum, solid) => sum + volumeOfSolid(solid), 0);

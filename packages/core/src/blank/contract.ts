@@ -1,0 +1,29 @@
+import type { Figure, PieceKind, PlaceGroup, Warning } from '../making/contract.js';
+import type { PicturePart } from '../making/picture.js';
+import type { CautionId } from '../settings/cautions.js';
+import type { Point3, Solid } from './space.js';
+
+/**
+ * A blank that is no ring: it has no radii between which it is wood all round. What it shares with a ring is everything
+ * from its kinds of pieces down.
+ */
+export interface MadeBlank {
+  readonly groups: readonly PlaceGroup[];
+  readonly kinds: readonly PieceKind[];
+  /** Every piece as it lies in the blank; convex, one for each place. */
+  readonly solids: readonly Solid[];
+  /** The pattern laid flat, a part for each place. */
+  readonly flat: readonly PicturePart[];
+  /** Which place holds a point (mm); null where there is no wood. */
+  placeAt(p: Point3): number | null;
+  readonly figures: readonly Figure[];
+  readonly warnings: readonly Warning[];
+  steps(): readonly string[];
+  readonly cautions: readonly CautionId[];
+}
+
+/** Finds the solid that holds a point: slow and sure, for blanks of a few hundred pieces. */
+export const finder =
+  (solids: readonly Solid[], holds: (solid: Solid, p: Point3) => boolean) =>
+  (p: Point3): number | null =>
+    solids.find((solid) => holds(solid, p))?.place ?? null;

@@ -1,0 +1,70 @@
+import { z } from 'zod';
+import type { RingPieces } from '../lumber/wants.js';
+import { mm } from '../measure/quantity.js';
+import type { Result } from '../measure/reason.js';
+import { type BentParams, bentParams, makeBent } from './bent.js';
+import type { MadeBlank } from './contract.js';
+import { type GlobeParams, globeParams, makeGlobe } from './globe.js';
+import { volumeOfSolid } from './space.js';
+
+export type BlankMaking = GlobeParams | BentParams;
+export type BlankKind = BlankMaking['kind'];
+
+/** The only list of the blanks that are no rings. */
+export const BLANKS = {
+  globe: {
+    name: 'Facetted globe',
+    says: '80 flat triangles, or 40 of them for a bowl',
+    begun: {
+      kind: 'globe',
+      diameterMm: mm(200),
+      wallMm: mm(18),
+      part: 'whole',
+      bevels: 'half-angle',
+    } satisfies GlobeParams,
+  },
+  bent: {
+    name: 'Bent stack',
+    says: 'wedges of rings glued to a curved tube: handles, and links that pass through each other',
+    begun: {
+      kind: 'bent',
+      outerMm: mm(14),
+      innerMm: mm(0),
+      segments: 6,
+      wedges: 24,
+      curveMm: mm(60),
+      sweepDeg: 360,
+      linkAsideMm: mm(0),
+    } satisfies BentParams,
+  },
+} as const;
+
+export const blankSchema: z.ZodType<BlankMaking> = z.discriminatedUnion('kind', [
+  globeParams,
+  bentParams,
+]) as unknown as z.ZodType<BlankMaking>;
+
+export const makeBlank = (making: BlankMaking): Result<MadeBlank> =>
+  making.kind === 'globe' ? makeGlobe(making) : makeBent(making);
+
+/** Places of a blank; none where it cannot be made. */
+export const blankPlaces = (making: BlankMaking): number => {
+  const made = makeBlank(making);
+  return made.ok ? made.value.groups.reduce((sum, { count }) => sum + count, 0) : 0;
+};
+
+/** Pieces of a blank by kind and wood; `ring` is the number under which they are listed. */
+export function blankPieces(made: MadeBlank, ring: number, woodAt: (place: number) => string): RingPieces[] {
+  return made.kinds.flatMap((kind) => {
+    const byWood = new Map<string, number[]>();
+    for (const place of kind.places) byWood.set(woodAt(place), [...(byWood.get(woodAt(place)) ?? []), place]);
+    return [...byWood].map(([wood, places]) => ({
+      ring,
+      wood,
+      kind,
+      count: places.length,
+      places,
+      volumeMm3: places.reduce((sum, place) => sum + volumeOfSolid(made.solids[place]!), 0) / places.length,
+    }));
+  });
+}

@@ -1,0 +1,163 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { mm } from '../../measure/quantity.js';
+import { between as anyBetween } from '../../testing/randomMakings.js';
+import { madeRing, refusalOf } from '../../testing/rings.js';
+import { swellAt } from '../inlaid/lens.js';
+import { volumeOfAll } from '../layOut.js';
+import { inlayOutlines, pocketOf } from '../lettered/outlines.js';
+import { begun, type ParamsOf } from '../registry.js';
+import { cuttable } from './cutter.js';
+import { box, type FacePoint, field, loopArea, pocket, round, throughShape } from './face.js';
+import { lineAt, trapezoids } from './sweep.js';
+
+const NEED = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(24) };
+const inlaid = (change: Partial<ParamsOf<'inlaid'>>): ParamsOf<'inlaid'> => ({
+  ...(begun('inlaid', { segments: 12, body: 'b' }) as ParamsOf<'inlaid'>),
+  ...change,
+});
+const lettered = (change: Partial<ParamsOf<'lettered'>>): ParamsOf<'lettered'> => ({
+  ...(begun('lettered', { segments: 12, body: 'b' }) as ParamsOf<'lettered'>),
+  ...change,
+});
+const dot = (across: number, aside: number, up: number, depth?: number) => ({
+  shape: 'round' as const,
+  acrossMm: mm(across),
+  asideMm: mm(aside),
+  upMm: mm(up),
+  ...(depth !== undefined && { depthMm: mm(depth) }),
+});
+
+/** Even-odd over loops, the slow way. */
+const covered = (loops: readonly (readonly FacePoint[])[], u: number, z: number): boolean =>
+  loops.reduce((inside, loop) => {
+    let within = false;
+    loop.forEach((p, i) => {
+      const q = loop[(i + 1) % loop.length]!;
+      if (p.z > z !== q.z > z && u < p.u + ((z - p.z) / (q.z - p.z)) * (q.u - p.u)) within = !within;
+    });
+    return inside !== within;
+  }, false);
+
+describe('a face divided by a sweep', () => {
+  const anyLoop = fc
+    .array(fc.record({ u: anyBetween(-40, 40), z: anyBetween(-5, 35) }), { minLength: 3, maxLength: 7 })
+    .filter((loop) => Math.abs(loopArea(loop)) > 1);
+  test('has at every spot the first shape that covers it, whatever overlaps or crosses', () => {
+    fc.assert(
+      fc.property(
+        fc.array(anyLoop, { minLength: 1, maxLength: 4 }),
+        anyBetween(-39.9, 39.9),
+        anyBetween(0.1, 29.9),
+        (loops, u, z) => {
+          const shapes = [...loops.map((loop, i) => throughShape(i, loop)), field(99)];
+          const parts = trapezoids(shapes, 30).filter(
+            ({ fromMm, toMm, left, right }) =>
+              z > fromMm && z < toMm && u > lineAt(left, z) && u < lineAt(right, z),
+          );
+          const first = (at: number) => shapes.find((shape) => covered(shape.loops, at, z))!.piece;
+          // Spots on the very edge of a shape belong to either side.
+          if (first(u - 1e-6) !== first(u + 1e-6)) return;
+          expect(parts.map(({ behind }) => behind[0]!.piece)).toEqual([first(u + 1e-6)]);
+        },
+      ),
+      { numRuns: 200 },
+    );
+  });
+  test('areas add up to the face, each shape having its own', () => {
+    const shapes = [pocket(1, 5, round({ u: 4, z: 12 }, 6)), throughShape(2, box(-9, 9, 3, 8)), field(0)];
+    const area = (piece: number) =>
+      trapezoids(shapes, 24)
+        .filter(({ behind }) => behind[0]!.piece === piece)
+        .reduce((sum, { fromMm, toMm, left, right }) => {
+          const wide = (z: number) => Math.min(50, lineAt(right, z)) - Math.max(-50, lineAt(left, z));
+          return sum + ((wide(fromMm) + wide(toMm)) / 2) * (toMm - fromMm);
+        }, 0);
+    expect(area(1)).toBeCloseTo(Math.PI * 36, 6);
+    expect(area(0) + area(1) + area(2)).toBeCloseTo(100 * 24, 6);
+  });
+});
+
+describe('plugs and frames', () => {
+  test('a dowel has the volume of a cylinder, and the segment is that much smaller', () => {
+    const made = madeRing(inlaid({ plugs: [dot(8, 3, 2, 9)] }), NEED);
+    expect(volumeOfAll(made.lay(12))).toBeCloseTo(Math.PI * 16 * 9, 6);
+    const plain = madeRing(inlaid({ plugs: [] }), NEED);
+    expect(volumeOfAll(made.lay(0)) + volumeOfAll(made.lay(12))).toBeCloseTo(volumeOfAll(plain.lay(0)), 5);
+  });
+  test('the bottom of a hole lies where it is nearest and farthest, at its own heights', () => {
+    const { layers } = madeRing(inlaid({ plugs: [dot(8, 3, 2, 9)] }), NEED);
+    expect(layers[0]).toMatchObject({ fromMm: 10, toMm: 18, nearMm: 91 });
+    expect(layers[0]!.farMm).toBeCloseTo(Math.hypot(91, 7), 9);
+  });
+  test('one dot within another is a ring of dots; the other way round it is hidden and refused', () => {
+    const made = madeRing(inlaid({ plugs: [dot(4, 0, 0, 6), dot(9, 0, 0, 6)] }), NEED);
+    expect(volumeOfAll(made.lay(13))).toBeCloseTo(Math.PI * (20.25 - 4) * 6, 5);
+    expect(refusalOf(inlaid({ plugs: [dot(9, 0, 0, 6), dot(4, 0, 0, 6)] }), NEED)?.code).toBe('plug-hidden');
+  });
+  test.each([
+    ['plug-wider-than-face', { plugs: [dot(60, 0, 0, 5)] }],
+    ['plug-wider-than-face', { plugs: [dot(10, 25, 0, 5)] }],
+    ['plug-higher-than-face', { plugs: [dot(30, 0, 0, 5)] }],
+    ['plug-too-deep', { plugs: [dot(5, 0, 0, 60)] }],
+    ['edge-too-wide', { edge: { topMm: mm(12), bottomMm: mm(12), sidesMm: mm(0) } }],
+  ] as const)('%s is refused with the limit', (code, change) => {
+    const refused = refusalOf(inlaid(change as Partial<ParamsOf<'inlaid'>>), NEED);
+    expect(refused?.code).toBe(code);
+    expect(refused?.message).toMatch(/\d.*\.$/);
+  });
+  test('a lens swells the dot in its middle most, and none beyond its rim; it comes round as often as asked', () => {
+    const lens = { segment: 2, times: 2, segments: 4, rings: 3, ring: 0, swell: 2.5 };
+    const sizes = Array.from({ length: 24 }, (_, i) => swellAt(lens, i, 24));
+    expect(sizes[2]).toBe(2.5);
+    expect(sizes[14]).toBe(2.5);
+    expect(sizes[8]).toBe(1);
+    expect(sizes.slice(2, 7).every((size, i, all) => i === 0 || size <= all[i - 1]!)).toBe(true);
+    expect(swellAt({ ...lens, ring: 3 }, 2, 24)).toBe(1);
+    const made = madeRing(inlaid({ count: 24, lens, plugs: [dot(4, 0, 0)] }), NEED);
+    expect(made.repeats).toBe(2);
+    expect(made.kinds.length).toBeGreaterThan(3);
+  });
+});
+
+describe('letters', () => {
+  test('a round cutter rounds corners: a square loses (4 − π)·r² and keeps its width', () => {
+    const square = [box(-10, 10, -10, 10)];
+    const area = (loops: readonly (readonly FacePoint[])[]) =>
+      loops.reduce((sum, loop) => sum + loopArea(loop), 0);
+    const cut = cuttable(square, 4);
+    expect(area(cut)).toBeCloseTo(400 - (4 - Math.PI) * 4, 0);
+    expect(Math.max(...cut.flat().map(({ u }) => u))).toBeCloseTo(10, 2);
+    // Narrower than the cutter: nothing is left.
+    expect(cuttable([box(-1, 1, -10, 10)], 4)).toEqual([]);
+  });
+  test('an insert is smaller by the clearance all round, and mirrored where it goes in turned over', () => {
+    const given = lettered({ clearanceMm: mm(0.1), sizeMm: mm(20), turnedOver: true });
+    const [pair] = inlayOutlines(given);
+    const reach = (loops: readonly (readonly FacePoint[])[], of: (p: FacePoint) => number) =>
+      Math.max(...loops.flat().map(of));
+    expect(pair!.pieces).toBe(12);
+    expect(reach(pair!.pocket, ({ z }) => z) - reach(pair!.insert, ({ z }) => z)).toBeCloseTo(0.1, 2);
+    const straight = inlayOutlines({ ...given, turnedOver: false })[0]!;
+    expect(reach(pair!.insert, ({ u }) => u)).toBeCloseTo(
+      reach(straight.insert, ({ u }) => -u),
+      6,
+    );
+  });
+  test('the inlay in the segment is the pocket that the cutter makes', () => {
+    const given = lettered({ sizeMm: mm(14), depthMm: mm(6), cutterMm: mm(2) });
+    const made = madeRing(given, NEED);
+    const area = pocketOf(given.glyphs[0]!, given).reduce((sum, loop) => sum + loopArea(loop), 0);
+    expect(volumeOfAll(made.lay(12))).toBeCloseTo(area * 6, 4);
+  });
+  test.each([
+    ['glyph-too-fine', { cutterMm: mm(20) }],
+    ['glyph-higher-than-face', { sizeMm: mm(30) }],
+    ['pocket-too-deep', { depthMm: mm(60) }],
+    ['glyph-wider-than-face', { sizeMm: mm(22), count: 40, order: Array.from({ length: 40 }, () => 0) }],
+  ] as const)('%s is refused with the limit', (code, change) => {
+    const refused = refusalOf(lettered(change as Partial<ParamsOf<'lettered'>>), NEED);
+    expect(refused?.code).toBe(code);
+    expect(refused?.message).toMatch(/\d.*\.$/);
+  });
+});

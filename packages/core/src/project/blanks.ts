@@ -1,0 +1,37 @@
+import type { MadeBlank } from '../blank/contract.js';
+import { BLANKS, blankPieces, makeBlank } from '../blank/registry.js';
+import type { RingPieces } from '../lumber/wants.js';
+import type { Result } from '../measure/reason.js';
+import type { Project } from './schema.js';
+
+/** A blank beside the stack with its pieces; none where it cannot be made. */
+export interface PlannedBlank {
+  readonly id: string;
+  readonly name: string;
+  readonly made: Result<MadeBlank>;
+  readonly pieces: readonly RingPieces[];
+}
+
+/** Pieces of blanks are listed behind those of the rings: blank i under the number of rings + i. */
+export function plannedBlanks(
+  { blanks = [], rings }: Pick<Project, 'blanks' | 'rings'>,
+  woodOf: ReadonlyMap<string, string>,
+): PlannedBlank[] {
+  return blanks.map(({ id, making, woods }, i) => {
+    const made = makeBlank(making);
+    const pieces = made.ok
+      ? blankPieces(made.value, rings.length + i, (place) => woodOf.get(woods[place]!)!)
+      : [];
+    return { id, name: BLANKS[making.kind].name, made, pieces };
+  });
+}
+
+/** Volumes left by wood with those of blanks, which are counted whole: how they are turned is not known. */
+export function withBlanks(
+  finished: ReadonlyMap<string, number>,
+  pieces: readonly RingPieces[],
+): ReadonlyMap<string, number> {
+  const all = new Map(finished);
+  for (const { wood, count, volumeMm3 } of pieces) all.set(wood, (all.get(wood) ?? 0) + count * volumeMm3);
+  return all;
+}

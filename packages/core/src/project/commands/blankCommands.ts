@@ -1,0 +1,56 @@
+import { BLANKS, type BlankKind, type BlankMaking, blankPlaces, makeBlank } from '../../blank/registry.js';
+import type { Project } from '../schema.js';
+import type { Command, Outcome } from './command.js';
+import { spread } from './stack.js';
+
+/** A blank beside the stack, as it usually is. */
+export const addBlank = (kind: BlankKind, id: string): Command => ({
+  label: `Add a ${BLANKS[kind].name.toLowerCase()}`,
+  apply(draft) {
+    const { begun } = BLANKS[kind];
+    const making: BlankMaking = { ...begun };
+    const wood = draft.palette[0]!.key;
+    draft.blanks = [
+      ...(draft.blanks ?? []),
+      { id, making, woods: Array.from({ length: blankPlaces(making) }, () => wood) },
+    ];
+    return undefined;
+  },
+});
+
+export const removeBlank = (index: number): Command => ({
+  label: `Remove blank ${index + 1}`,
+  apply(draft) {
+    const left = (draft.blanks ?? []).filter((_, i) => i !== index);
+    if (left.length > 0) draft.blanks = left;
+    else delete draft.blanks;
+    return undefined;
+  },
+});
+
+/** Other sizes of a blank; its woods are kept by share. What cannot be made is refused. */
+export const setBlank = (index: number, making: BlankMaking): Command => ({
+  label: `Blank ${index + 1}`,
+  apply: (draft) => made(draft, index, making),
+});
+
+function made(draft: Project, index: number, making: BlankMaking): Outcome | undefined {
+  const blank = draft.blanks?.[index];
+  if (!blank) return undefined;
+  const tried = makeBlank(making);
+  if (!tried.ok) return { reasons: tried.reasons };
+  blank.making = making;
+  blank.woods = spread(blank.woods, blankPlaces(making));
+  return undefined;
+}
+
+/** A wood for some places of a blank, or for all of them. */
+export const paintBlank = (index: number, key: string, places?: readonly number[]): Command => ({
+  label: `Wood of blank ${index + 1}`,
+  apply(draft) {
+    const blank = draft.blanks?.[index];
+    if (!blank) return undefined;
+    for (const place of places ?? blank.woods.keys()) blank.woods[place] = key;
+    return undefined;
+  },
+});
