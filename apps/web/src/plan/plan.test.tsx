@@ -98,3 +98,37 @@ test('an outline turned a quarter round, as a path', () => {
     ]),
   ).toBe('M1.000 2.000L3.000 4.000Z');
 });
+
+describe('the builder of a feature ring', () => {
+  const feature = (way: Parameters<typeof edit.setWay>[1], ring = 9) =>
+    plan(ring, (store) => store.dispatch(editPiece(edit.setWay([ring - 1], way))));
+
+  test('shows the steps as pictures, and what is set changes them at once', async () => {
+    const { project } = feature('laminated');
+    const titles = () =>
+      screen
+        .getAllByRole('listitem')
+        .flatMap((item) => /^\d · (\w+)/.exec(item.textContent ?? '')?.[1] ?? []);
+    expect(titles()).toEqual(['Board', 'Slice', 'Segment', 'Ring']);
+    expect(screen.getByText('Board, least thickness')).toBeTruthy();
+    await userEvent.selectOptions(screen.getByLabelText('Figure'), 'level stripes');
+    expect(project().rings[8]!.making).toMatchObject({ figure: 'stripes' });
+    expect(titles()).toEqual(['Board', 'Segment', 'Ring']);
+  });
+
+  test.each(['inlaid', 'lettered', 'illusion', 'basket', 'layered'] as const)(
+    '%s has pictures too',
+    (way) => {
+      feature(way);
+      const pictures = screen.getByRole('list', { name: 'Steps as pictures' });
+      expect(pictures.querySelectorAll('svg').length).toBeGreaterThan(0);
+      expect(pictures.textContent).not.toMatch(/NaN|undefined/);
+      expect(screen.getByRole('button', { name: 'Template, full size (SVG)' })).toBeTruthy();
+    },
+  );
+
+  test('a plain ring has none', () => {
+    plan(9);
+    expect(screen.queryByRole('list', { name: 'Steps as pictures' })).toBeNull();
+  });
+});

@@ -44,6 +44,7 @@ function fill(
     const first = row * wall.columns;
     const edge = below >= -1 && wall.ring[row] !== below;
     below = wall.ring[row]!;
+    const joined = wall.ring[row]! >= 0 ? inks.joined[wall.ring[row]!] : null;
     let before = -2;
     for (let x = 0; x < width; x++) {
       const column = columns[x]!;
@@ -54,7 +55,9 @@ function fill(
       const sample = first + column;
       const place = wall.place[sample]!;
       const colour = shadeOf(wall, inks, sample, row, x, y, hatches);
-      const joint = edge || (before !== -2 && before !== place);
+      const apart = before !== -2 && before !== place;
+      const hidden = apart && joined && before >= 0 && place >= 0 && joined[before] === joined[place];
+      const joint = edge || (apart && !hidden);
       pixels[y * width + x] = joint && colour !== 0 ? darkened(colour) : colour;
       before = place;
     }

@@ -13,6 +13,8 @@ export interface Inks {
   readonly inks: readonly Ink[];
   readonly ofPlace: readonly Uint8Array[];
   readonly upright: readonly Uint8Array[];
+  /** Of rings that hide the glue lines within their segments: the segment of each place; null for others. */
+  readonly joined: readonly (Int16Array | null)[];
 }
 
 const NO_WOOD: Ink = { r: 153, g: 153, b: 153, hatch: { angle: 0, gap: 8, line: 'solid' } };
@@ -29,6 +31,14 @@ export function inksOf({ rings }: Prepared, palette: ReadonlyMap<string, Species
   return {
     inks: [NO_WOOD, ...keys.map((key) => inkOf(palette.get(key)!))],
     ofPlace: rings.map(({ ring }) => Uint8Array.from(ring.woods, (key) => known.get(key) ?? 0)),
+    joined: rings.map(({ ring, made }) => {
+      if (!made.ok || !made.value.hidesGlue) return null;
+      const segment = new Int16Array(ring.woods.length).fill(-1);
+      made.value.together.forEach((places, i) => {
+        for (const place of places) segment[place] = i;
+      });
+      return segment;
+    }),
     upright: rings.map(({ ring, made }) => {
       const upright = new Uint8Array(ring.woods.length);
       if (made.ok)

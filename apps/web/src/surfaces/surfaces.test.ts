@@ -16,6 +16,7 @@ const INKS: Inks = {
   ],
   ofPlace: [Uint8Array.of(1, 2, 1, 2)],
   upright: [new Uint8Array(4)],
+  joined: [null],
 };
 
 /** A wall of one ring of four places, 10 high, 20 in radius; the last quarter is a gap. */
@@ -60,6 +61,17 @@ describe('drawing a sampled wall', () => {
     expect([reddish(at(10, 12)), greenish(at(30, 12)), reddish(at(50, 12))]).toEqual([true, true, true]);
     expect(channel(at(70, 12), 'a')).toBeLessThan(100);
     expect(channel(at(20, 12), 'g')).toBeLessThan(channel(at(30, 12), 'g'));
+  });
+  test('glue lines within a segment are hidden where a ring hides them; those between segments stay', () => {
+    const joint = (inks: Inks) => {
+      const canvas = canvasOf(80, 20);
+      drawUnrolled(canvas, fourPlaces(), inks, upward, false);
+      return [20, 40].map((x) => channel(canvas.pixels[10 * 80 + x]!, x === 20 ? 'g' : 'r'));
+    };
+    const [within, between] = joint(INKS);
+    const [hidden, kept] = joint({ ...INKS, joined: [Int16Array.of(0, 0, 1, 1)] });
+    expect(hidden).toBeGreaterThan(within! + 20);
+    expect(kept).toBe(between);
   });
   test('seen from the front: half of it, nothing beyond its radius, turned by the view', () => {
     const drawn = (view: number) => {

@@ -174,10 +174,10 @@ export function secretarysBowl(): Project {
     'Secretary’s Bowl',
     form(
       [
-        [70, 0],
-        [92, 34],
-        [101, 66],
-        [102, 98],
+        [62, 0],
+        [99, 32],
+        [102, 56],
+        [102, 84],
         [100, 116],
       ],
       8,
@@ -207,9 +207,9 @@ export function marchStarDish(): Project {
     'March Star Dish',
     form(
       [
-        [96, 0],
-        [128, 12],
-        [140, 28],
+        [62, 0],
+        [112, 10],
+        [136, 26],
         [146, 52],
       ],
       8,
@@ -277,7 +277,7 @@ export function gatheringBasket(): Project {
     'Gathering Basket',
     form(
       [
-        [66, 0],
+        [62, 0],
         [92, 30],
         [100, 60],
         [96, 92],

@@ -19,6 +19,7 @@ const USUAL = {
   closed: true,
   radial: true,
   together: [],
+  hidesGlue: false,
   reads: null,
   layers: [],
   figures: [],

@@ -16,7 +16,9 @@ export function arcsInside(outline: readonly Point[], radius: number): Arc[] {
   const angles = crossings
     .sort((a, b) => a - b)
     .filter((a, i) => i === 0 || a - crossings[i - 1]! > SAME_PLACE);
-  if (angles.length === 0) return inside(outline, radius, 0) ? [{ from: 0, to: 2 * Math.PI }] : [];
+  // A circle that only touches lies inside all round, or not at all.
+  if (angles.length === 0)
+    return [0, 2, 4].every((angle) => inside(outline, radius, angle)) ? [{ from: 0, to: 2 * Math.PI }] : [];
   return angles
     .map((from, i) => ({ from, to: i + 1 < angles.length ? angles[i + 1]! : angles[0]! + 2 * Math.PI }))
     .filter(({ from, to }) => to - from > SAME_PLACE && inside(outline, radius, (from + to) / 2));

@@ -77,7 +77,7 @@ export function ringMesh(
     const once = Array.from({ length: period }, (_, i) =>
       made
         .lay(first + i)
-        .flatMap((part) => sectored(made, part))
+        .flatMap((part) => sectored(made, part, levelsIn(part)))
         .map((part): PieceRange => {
           const [vertex, triangle] = [parts.vertices, parts.triangles];
           const sorts = addPiece(parts, part, levelsIn(part), setting);

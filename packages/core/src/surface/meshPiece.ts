@@ -1,9 +1,9 @@
-import type { LaidPiece } from '../making/contract.js';
 import { outlineAt, outlineAtHeight } from '../making/layOut.js';
 import { endGrain, type Grain } from './grain.js';
 import type { Level } from './levels.js';
 import { type ChainPoints, pointsOf } from './loft.js';
 import type { MeshParts } from './meshParts.js';
+import type { LoftPart } from './sectors.js';
 import { type Chain, chainsOf } from './sides.js';
 
 const angleBetween = (p: { x: number; y: number }, q: { x: number; y: number }): number =>
@@ -19,11 +19,15 @@ export interface Setting {
 /** Lofts a piece, or a part of one, over levels from its bottom to its top; how many triangles its sides and its top and bottom take. */
 export function addPiece(
   parts: MeshParts,
-  piece: LaidPiece,
+  piece: LoftPart,
   levels: readonly Level[],
   { bottomMm, grain, arc }: Setting,
 ): { skin: number; caps: number } {
-  const chains = chainsOf(outlineAt(piece, 0.5), (p, q) => Math.max(1, Math.round(angleBetween(p, q) / arc)));
+  const chains = chainsOf(
+    outlineAt(piece, 0.5),
+    (p, q) => Math.max(1, Math.round(angleBetween(p, q) / arc)),
+    piece.sides,
+  );
   const rows = levels.map(({ blankZ, outer, inner }) =>
     pointsOf(outlineAtHeight(piece, blankZ - bottomMm), chains, inner, outer),
   );

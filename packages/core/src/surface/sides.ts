@@ -32,12 +32,17 @@ function sideOf(p: Point, q: Point): EdgeSide {
 
 /**
  * The sides of a piece by its outline at half its height (counter-clockwise). Where two joints meet, as at the
- * axis, there is an inner side of no length, which turning opens. `partsOf` says in how many parts an edge is drawn.
+ * axis, there is an inner side of no length, which turning opens. `partsOf` says in how many parts an edge is drawn;
+ * sides that are `given` are taken as they are.
  */
-export function chainsOf(outline: readonly Point[], partsOf: (p: Point, q: Point) => number): Chain[] {
+export function chainsOf(
+  outline: readonly Point[],
+  partsOf: (p: Point, q: Point) => number,
+  given?: readonly EdgeSide[],
+): Chain[] {
   const n = outline.length;
   const at = (i: number) => outline[((i % n) + n) % n]!;
-  const sides = outline.map((p, i) => sideOf(p, at(i + 1)));
+  const sides = given ?? outline.map((p, i) => sideOf(p, at(i + 1)));
   const closed = sides.every((side) => side === 'outer');
   if (closed) {
     const corners = Array.from({ length: n + 1 }, (_, i) => i % n);

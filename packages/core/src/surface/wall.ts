@@ -71,13 +71,15 @@ function worked(made: Made, bottomMm: number, outside: Curve, from: number, to: 
   const round = (z: number) =>
     placesRound(made, radiusAt(outside, z), 0, Math.min(made.heightMm, Math.max(0, z - bottomMm)));
   if (made.radial) return round((from + to) / 2).map((arc) => patchOf(arc, arc, from, to));
+  // The middle of a floor or a twisted slice is met twice by one circle: its levels are not joined.
+  const floor = made.gives.innerMm === 0;
   const levels =
-    made.together.length > 0 || made.gives.innerMm === 0
-      ? LEVELS.faces
-      : made.layers.length > 0
-        ? LEVELS.layers
-        : LEVELS.joints;
+    floor || made.together.length > 0 ? LEVELS.faces : made.layers.length > 0 ? LEVELS.layers : LEVELS.joints;
   const at = (i: number) => from + ((to - from) * i) / levels;
+  if (floor)
+    return Array.from({ length: levels }, (_, i) =>
+      round((at(i) + at(i + 1)) / 2).map((arc) => patchOf(arc, arc, at(i), at(i + 1))),
+    ).flat();
   const rounds = Array.from({ length: levels + 1 }, (_, i) => round(at(i)));
   return Array.from({ length: levels }, (_, i) =>
     between(rounds[i]!, rounds[i + 1]!, at(i), at(i + 1), () => round((at(i) + at(i + 1)) / 2)),

@@ -22,6 +22,7 @@ import { shiftsOf } from '../spaced/closing.js';
 import { pushed } from '../spaced/ring.js';
 import type { StripStock } from '../stock.js';
 import { asAsked, bandOf, farthest, leastOuter, mostInner, nearest, wedgeOutline } from '../wedge.js';
+import { basketPicture } from './picture.js';
 
 const params = z.strictObject({
   way: z.literal('basket'),
@@ -162,6 +163,7 @@ export const basket: Making<BasketParams> = {
           GLUE_RING,
         ],
         cautions: [...SEGMENT_CAUTIONS, 'tilted-blade', 'thin-stock'],
+        pictures: () => [basketPicture(given, edge, level, moved, heightMm)],
       }),
     );
   },

@@ -6,6 +6,7 @@ import { done, refuse } from '../../measure/reason.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { assemble } from '../assemble.js';
 import type { Making, PieceKind } from '../contract.js';
+import { boxOutline } from '../faced/pictures.js';
 import { anglesOf, flatRing } from '../flat/ring.js';
 import {
   GLUE_RING,
@@ -62,6 +63,7 @@ export const layered: Making<LayeredParams> = {
     const outside: Faces = { ...faces, innerMm: line };
     const inside: Faces = { ...faces, outerMm: line };
     const whole = segmentStock(faces, half, heightMm);
+    const outlineOf = (at: number) => wedgeOutline(wedge(at % count), at < count ? outside : inside, 0);
     const kind = (name: string, layer: Faces, first: number): PieceKind => ({
       name,
       grain: 'along',
@@ -82,7 +84,7 @@ export const layered: Making<LayeredParams> = {
         groups: layered.groups(given),
         kinds: [kind('Outer layer', outside, 0), kind('Inner layer', inside, count)],
         lay(place) {
-          const outline = wedgeOutline(wedge(place % count), place < count ? outside : inside, 0);
+          const outline = outlineOf(place);
           return { place, bottom: outline, top: outline };
         },
         radial: false,
@@ -98,6 +100,35 @@ export const layered: Making<LayeredParams> = {
           GLUE_RING,
         ],
         cautions: SEGMENT_CAUTIONS,
+        pictures: () => [
+          {
+            title: 'Board',
+            says: 'The board on edge, from its end: the inner layer lies against the fence.',
+            parts: [
+              { outline: boxOutline(0, 0, width - outerLayerMm, heightMm), place: count },
+              { outline: boxOutline(width - outerLayerMm, 0, width, heightMm), place: 0 },
+            ],
+            lines: [],
+            sizes: [
+              { from: { x: 0, y: 0 }, to: { x: width, y: 0 }, mm: width },
+              {
+                from: { x: width - outerLayerMm, y: heightMm },
+                to: { x: width, y: heightMm },
+                mm: outerLayerMm,
+              },
+            ],
+          },
+          {
+            title: 'Segment',
+            says: 'A segment from above, its outer layer away from the axis.',
+            parts: [outlineOf(count), outlineOf(0)].map((outline, i) => ({
+              outline,
+              place: i === 0 ? count : 0,
+            })),
+            lines: [],
+            sizes: [],
+          },
+        ],
       }),
     );
   },

@@ -1,0 +1,148 @@
+import { edit, type Way } from '@fellside/core';
+import { cleanup, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, describe, expect, test } from 'vitest';
+import { editPiece } from '../../store/edits.js';
+import { session } from '../../store/sessionSlice.js';
+import { showWith } from '../../testing/open.js';
+import { SelectionBar } from '../SelectionBar.js';
+
+afterEach(cleanup);
+
+const type = async (label: string | RegExp, text: string) => {
+  const field = screen.getByLabelText(label);
+  await userEvent.clear(field);
+  await userEvent.type(field, `${text}{Enter}`);
+};
+const choose = (label: string, option: string) =>
+  userEvent.selectOptions(screen.getByLabelText(label), option);
+const refusal = () => screen.getAllByRole('alert').at(-1)!.textContent;
+
+/** The bar with rings of the cup selected that are made in a way; gives what they are made as. */
+async function bar(way: Way, rings: readonly number[] = [8]) {
+  const { store, project } = showWith(<SelectionBar />);
+  store.dispatch(session.selected([...rings]));
+  store.dispatch(editPiece(edit.setWay(rings, way)));
+  await screen.findAllByText(rings.length === 1 ? `Ring ${rings[0]! + 1}` : `${rings.length} rings`);
+  return { store, making: (ring = rings[0]!) => project().rings[ring]!.making, project };
+}
+
+describe('feature rings have their controls', () => {
+  test('laminated: figure, layers as a list, angle; a chequer gets an even number of layers', async () => {
+    const { making } = await bar('laminated');
+    await type('Layers, bottom to top', '5/8; 3 x 1/4; 5/8');
+    expect(making()).toMatchObject({
+      layersMm: [15.875, 6.35, 6.35, 6.35, 15.875].map((t) => expect.closeTo(t, 6)),
+    });
+    await type('Slice angle', '25');
+    await choose('Every other slice turned', 'half round in its face');
+    expect(making()).toMatchObject({ angleDeg: 25, turn: 'face' });
+    await type('Board on hand', '20');
+    expect(making()).toMatchObject({ onHandMm: 508 });
+    await type('Board on hand', ' ');
+    expect(making()).not.toHaveProperty('onHandMm');
+    await type('Slice angle', '80');
+    expect(refusal()).toMatch(/Angle of the slices is 80; it has to be a number from -75 to 75°/);
+    await type('Layers, bottom to top', '0');
+    expect(refusal()).toMatch(/Layer is 0/);
+    await choose('Figure', 'chequer');
+    expect((making() as { layersMm: number[] }).layersMm.length % 2).toBe(0);
+    expect(screen.queryByLabelText('Slice angle')).toBeNull();
+    await type('Slices a segment', '3');
+    await userEvent.click(screen.getByLabelText('show glue lines'));
+    expect(making()).toMatchObject({ figure: 'chequer', across: 3, glueLines: true });
+  });
+
+  test('plugs and frames: plugs are added, placed by measure and taken out; a lens lies over several rings', async () => {
+    const { making } = await bar('inlaid', [7, 8, 9]);
+    await type('Across', '3/8');
+    await type('To the right', '1/8');
+    expect(making()).toMatchObject({
+      plugs: [{ acrossMm: expect.closeTo(9.525, 6), asideMm: expect.closeTo(3.175, 6) }],
+    });
+    await userEvent.click(screen.getByRole('button', { name: 'Plug' }));
+    expect((making() as { plugs: unknown[] }).plugs).toHaveLength(2);
+    await userEvent.click(screen.getByRole('button', { name: 'Take plug 1 out' }));
+    expect((making() as { plugs: unknown[] }).plugs).toHaveLength(1);
+    await type('Edge at sides', '1/16');
+    expect(making()).toMatchObject({ edge: { sidesMm: expect.closeTo(1.5875, 6) } });
+    await userEvent.click(screen.getByLabelText('lens'));
+    await type('Swell', '3');
+    expect([7, 8, 9].map((ring) => (making(ring) as { lens: { ring: number } }).lens.ring)).toEqual([
+      -1, 0, 1,
+    ]);
+    expect(making()).toMatchObject({ lens: { swell: 3 } });
+    await userEvent.click(screen.getByLabelText('lens'));
+    expect(making()).not.toHaveProperty('lens');
+  });
+
+  test('illusions: which thing, its rows, from where it is seen, by wood or by grain', async () => {
+    const { making } = await bar('illusion');
+    await type('Rows of blocks', '2');
+    await choose('Seen from', 'inside');
+    await choose('Sides differ by', 'grain');
+    expect(making()).toMatchObject({ figure: 'blocks', rows: 2, seen: 'inside', by: 'grain' });
+    await choose('Illusion', 'Interlaced bands');
+    expect(screen.queryByLabelText('Rows of blocks')).toBeNull();
+    expect(screen.getByText(/woven over and under/)).toBeTruthy();
+  });
+
+  test('a floor: star with its points, four of them refused; a log cabin', async () => {
+    const { making } = await bar('medallion', [0]);
+    await type('Points', '12');
+    expect(making()).toMatchObject({ floor: { points: 12 } });
+    await type('Points', '4');
+    expect(refusal()).toMatch(/it has to have 5 to 16/);
+    await choose('Floor', 'log cabin');
+    await type('Rounds', '6');
+    expect(making()).toMatchObject({ floor: { figure: 'cabin', rounds: 6 } });
+  });
+
+  test('a basket: wafers and lean; three rings or more are woven with caps', async () => {
+    const { making } = await bar('basket', [7, 8, 9, 10]);
+    await type('Wafer', '3mm');
+    await type('Lean', '24');
+    await choose('Leaning to the', 'left');
+    expect(making()).toMatchObject({ waferMm: 3, leanDeg: 24, hand: 'left' });
+    await userEvent.click(screen.getByRole('button', { name: /^Weave/ }));
+    expect([7, 8, 9, 10].map((ring) => making(ring).way)).toEqual(['flat', 'basket', 'basket', 'flat']);
+  });
+
+  test('a twisted stack: strips, and sections that are turned on slice by slice', async () => {
+    const { project } = await bar('twisted', [1, 2, 3]);
+    await type('Board, thick', '24mm');
+    await type('Step', '9');
+    await choose('Twist', 'steady');
+    await userEvent.click(screen.getByRole('button', { name: /^Divide into sections/ }));
+    expect(
+      project()
+        .rings.slice(1, 4)
+        .map(({ turn }) => turn),
+    ).toEqual([0, 9, 18]);
+    expect(screen.getByText(/3 sections of 1, 1, 1 slices|Slices of one section/)).toBeTruthy();
+  });
+
+  test('letters: sizes of pocket and insert; what does not fit is refused in its place', async () => {
+    const { making } = await bar('lettered');
+    await type('Pocket, deep', '1/4');
+    await type('Clearance', '0.05mm');
+    await userEvent.click(screen.getByLabelText('inserts go in turned over'));
+    expect(making()).toMatchObject({ depthMm: 6.35, clearanceMm: 0.05, turnedOver: true });
+    await type('Clearance', '2mm');
+    expect(refusal()).toMatch(/Clearance is 2 mm|Clearance is .*it has to be/);
+  });
+});
+
+test('a patch changes the two commonest woods of its rings within it', async () => {
+  const { store, project } = showWith(<SelectionBar />);
+  store.dispatch(session.selected([8]));
+  const before = project().rings[8]!.woods;
+  await userEvent.click(await screen.findByRole('button', { name: 'Patch…' }));
+  const field = screen.getByLabelText('Segments wide');
+  await userEvent.clear(field);
+  await userEvent.type(field, '6');
+  await userEvent.click(screen.getByRole('button', { name: 'Lay the patch' }));
+  const after = project().rings[8]!.woods;
+  expect(after).not.toEqual(before);
+  expect(after.slice(6)).toEqual(before.slice(6));
+});
