@@ -47,10 +47,18 @@ describe('the database', () => {
   test('the demo is put in once', async () => {
     const { body } = await http().get('/api/projects').expect(200);
     expect(body.map((saved: { document: Project }) => saved.document.name).sort()).toEqual([
+      'Beacon Globe',
       'Best Fleece Bowl',
+      'Conjurer’s Vase',
+      'Dewpond Bowl',
+      'Drystone Wall Vase',
       'Fell Race Cup',
+      'Gathering Basket',
       'Honey Class Jar',
+      'March Star Dish',
+      'Secretary’s Bowl',
       'Shepherd’s Lantern',
+      'Whirlpool Goblet',
     ]);
   });
 });

@@ -16,7 +16,11 @@ const type = async (label: string | RegExp, text: string) => {
 };
 const choose = (label: string, option: string) =>
   userEvent.selectOptions(screen.getByLabelText(label), option);
-const refusal = () => screen.getAllByRole('alert').at(-1)!.textContent;
+const refusal = () =>
+  screen
+    .getAllByRole('alert')
+    .map(({ textContent }) => textContent)
+    .join(' ');
 
 /** The bar with rings of the cup selected that are made in a way; gives what they are made as. */
 async function bar(way: Way, rings: readonly number[] = [8]) {

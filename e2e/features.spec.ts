@@ -1,0 +1,109 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Page } from '@playwright/test';
+import { open, saved, test } from './server.js';
+
+const bar = (page: Page) => page.getByRole('region', { name: 'Selected rings' });
+const ring = (page: Page, number: number) =>
+  page
+    .getByRole('table', { name: 'Ring ledger' })
+    .getByRole('button', { name: new RegExp(`^Ring ${number}\\b`) });
+const builder = (page: Page) => page.getByRole('region', { name: 'Builder' });
+
+async function type(where: ReturnType<typeof bar>, label: string, text: string) {
+  const field = where.getByLabel(label, { exact: true });
+  await field.fill(text);
+  await field.press('Enter');
+  await expect(field).not.toHaveAttribute('aria-invalid', 'true');
+}
+
+test('a zigzag from nothing: the board it needs, on the piece, its pieces in Cuts', async ({
+  page,
+  fellside,
+}) => {
+  await open(page, fellside, 'Fell Race Cup', 'Rings');
+  await ring(page, 8).click();
+  await bar(page).getByLabel('Made as').selectOption('Laminated board');
+  await ring(page, 8).press('Enter');
+  const dialog = page.getByRole('dialog', { name: 'Ring 8: laminated board' });
+  await expect(dialog).toBeVisible();
+  await expect(builder(page).getByRole('listitem')).toHaveCount(4);
+  await type(builder(page), 'Layers, bottom to top', '18mm; 4mm; 8mm; 4mm; 18mm');
+  await type(builder(page), 'Slice angle', '35');
+  await type(builder(page), 'Spare slices', '3');
+  // 24 segments of two slices, three spares.
+  await expect(dialog.getByText('48 × Layer 3')).toBeVisible();
+  const figure = (name: string) => dialog.locator('div.contents', { hasText: name }).locator('dd');
+  await expect(figure('Slices').first()).toHaveText('48');
+  await expect(figure('Spare slices')).toHaveText('3');
+  await expect(figure('Board, thickness')).toContainText('2 3/64');
+  await expect(figure('Board, length')).not.toHaveText('');
+  await expect(dialog.getByText(/Cut 51 slices .* at 35° from square, 3 of them spare/)).toBeVisible();
+  // A board that is too short is told with what comes out of it.
+  await type(builder(page), 'Board on hand', '20');
+  await expect(dialog.getByText(/The board on hand is 20" long; .* come out of it/)).toBeVisible();
+  // An angle that leaves no height is refused with its limit, and changes nothing.
+  const angle = builder(page).getByLabel('Slice angle');
+  await angle.fill('76');
+  await angle.press('Enter');
+  await expect(builder(page).getByText(/it has to be a number from -75 to 75/)).toBeVisible();
+  await angle.fill('35');
+  await angle.press('Enter');
+  await expect(angle).toHaveValue('35°');
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await saved(page);
+  await page.getByRole('link', { name: 'Cuts' }).click();
+  const pieces = page.getByRole('region', { name: 'Pieces' });
+  await expect(pieces.getByText('Layer 3')).toBeVisible();
+  await expect(page.getByText(/ring 8, Layer 3: \d+ ×/)).toBeVisible();
+});
+
+test('letters of a shipped face are set into segments, one each, and go out as outlines', async ({
+  page,
+  fellside,
+}) => {
+  await open(page, fellside, 'Best Fleece Bowl', 'Rings');
+  await ring(page, 5).click();
+  await bar(page).getByLabel('Made as').selectOption('Letters and pictures');
+  await type(bar(page), 'Height', '12mm');
+  await bar(page).getByLabel('Letters, one a segment').fill('TARN 26');
+  await bar(page).getByRole('button', { name: 'Set the letters' }).click();
+  await ring(page, 5).press('Enter');
+  const dialog = page.getByRole('dialog', { name: 'Ring 5: letters and pictures' });
+  for (const letter of ['T', 'A', 'R', 'N', '2', '6'])
+    await expect(dialog.getByText(`1 × Inlay ${letter}`, { exact: true })).toBeVisible();
+  const download = page.waitForEvent('download');
+  await builder(page).getByRole('button', { name: 'Pockets and inserts, SVG' }).click();
+  const file = readFileSync((await (await download).path())!, 'utf8');
+  expect(file.match(/<path d="M/g)).toHaveLength(12);
+  // A has a hole: its pocket is two loops.
+  expect(/<path d="([^"]*)"><title>A × 1/.exec(file)![1]!.match(/Z/g)).toHaveLength(2);
+});
+
+test('a facetted half globe is added, painted and listed', async ({ page, fellside }) => {
+  await open(page, fellside, 'Honey Class Jar', 'Rings');
+  await page.getByRole('link', { name: 'Blanks that are no rings' }).click();
+  await page.getByRole('button', { name: 'Facetted globe' }).click();
+  await page.getByLabel('Globe', { exact: true }).selectOption('half, for a bowl');
+  await expect(page.getByText('30 × Isosceles')).toBeVisible();
+  await expect(page.getByText('11.23°').first()).toBeVisible();
+  await page.getByRole('group', { name: 'Paint with' }).getByRole('button').nth(1).click();
+  await page.locator('[data-place="31"]').click();
+  await expect(page.getByText('9 × Equilateral')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Totals' })).toContainText('1 blank');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('10 × Equilateral')).toBeVisible();
+  await page.getByRole('link', { name: 'Cuts' }).click();
+  await expect(page.getByText(/blank 1, Equilateral: 10 ×/)).toBeVisible();
+});
+
+test('a twisted goblet is twisted another way in one step, and undone in one', async ({ page, fellside }) => {
+  await open(page, fellside, 'Whirlpool Goblet', 'Rings');
+  await bar(page).getByLabel('Twist', { exact: true }).selectOption('steady');
+  await type(bar(page), 'Step', '5');
+  await bar(page).getByRole('button', { name: 'Divide into sections and twist' }).click();
+  await expect(bar(page).getByText('4 sections of 6, 6, 6, 6 slices.')).toBeVisible();
+  await ring(page, 4).click();
+  await expect(bar(page).getByLabel('Turn, in segments')).toHaveValue('15');
+  await page.keyboard.press('Control+z');
+  await expect(bar(page).getByLabel('Turn, in segments')).toHaveValue('21');
+});
