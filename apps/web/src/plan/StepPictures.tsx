@@ -1,4 +1,11 @@
-import { formatLength, mm, type Species, type StepPicture, type UnitSystem } from '@fellside/core';
+import {
+  formatLength,
+  mm,
+  type Species,
+  type StepPicture,
+  sentenceIn,
+  type UnitSystem,
+} from '@fellside/core';
 import { WoodPatterns, woodFill } from '../ui/WoodPatterns.js';
 import { outlinePath } from './outline.js';
 
@@ -24,7 +31,7 @@ export function StepPictures({ pictures, woods, palette, units }: StepPicturesPr
             <b>
               {i + 1} · {picture.title}
             </b>{' '}
-            <span className="text-quiet">{picture.says}</span>
+            <span className="text-quiet">{sentenceIn(picture.says, units)}</span>
           </p>
         </li>
       ))}

@@ -1,4 +1,6 @@
 import { outlineAt, outlineAtHeight } from '../making/layOut.js';
+import { farthest, nearest } from '../making/wedge.js';
+import { aroundAxis, type Point } from '../ring/plane.js';
 import { endGrain, type Grain } from './grain.js';
 import type { Level } from './levels.js';
 import { type ChainPoints, pointsOf } from './loft.js';
@@ -28,9 +30,13 @@ export function addPiece(
     (p, q) => Math.max(1, Math.round(angleBetween(p, q) / arc)),
     piece.sides,
   );
-  const rows = levels.map(({ blankZ, outer, inner }) =>
-    pointsOf(outlineAtHeight(piece, blankZ - bottomMm), chains, inner, outer),
-  );
+  const rows = levels.map(({ blankZ, outer, inner }) => {
+    const outline = outlineAtHeight(piece, blankZ - bottomMm);
+    // What is turned away altogether goes into the middle of the wall, where it hides behind what is left.
+    const gone = isGone(outline, inner, outer);
+    const middle = (inner + outer) / 2;
+    return pointsOf(outline, chains, gone ? middle : inner, gone ? middle : outer);
+  });
   const endAt = (angle: number, level: number, rise: number) =>
     endGrain(grain, piece.place, angle, level, rise);
   const begun = parts.triangles;
@@ -56,6 +62,16 @@ export function addPiece(
   const caps = parts.triangles - begun - skin;
   add(true);
   return { skin, caps };
+}
+
+/** Nearer to a turned wall than this is on it (mm). */
+const ON_WALL = 0.01;
+
+/** Whether nothing of an outline lies between two circles about the axis. */
+function isGone(outline: readonly Point[], inner: number, outer: number): boolean {
+  if (farthest(outline) <= inner + ON_WALL) return true;
+  if (aroundAxis(outline)) return false;
+  return outline.every((p, i) => nearest(p, outline[(i + 1) % outline.length]!) >= outer - ON_WALL);
 }
 
 type EndAt = (angle: number, level: number, rise: number) => number;

@@ -1,3 +1,4 @@
+import { sayMm } from '../../measure/format.js';
 import type { FaceShape } from '../faced/face.js';
 import type { FaceGroup } from '../faced/facedRing.js';
 import { boxOutline, segmentAndRing } from '../faced/pictures.js';
@@ -7,7 +8,7 @@ import { slicePitch } from './board.js';
 import type { Laminate } from './laminate.js';
 
 /** Slices that a picture of the board shows at most. */
-const SHOWN = 12;
+const SHOWN = 6;
 
 /** Board, slices, block, segment and ring as pictures. */
 export function laminatedPictures(
@@ -40,7 +41,7 @@ function boardPicture({ given, sizes, slices, boards }: Laminate, layers: readon
   });
   return {
     title: 'Board',
-    says: `The board from its side, ${all ? 'whole' : `its first ${shown} slices of ${boards[0]!.slices}`}, with the cuts.`,
+    says: `The board from its side, ${all ? 'whole' : `its first ${shown} slices of ${boards[0]!.slices}`}, with the cuts; it is ${sayMm(boards[0]!.lengthMm)} long.`,
     parts: layerParts(given.layersMm, layers, length),
     lines:
       given.figure === 'stripes'
@@ -49,7 +50,9 @@ function boardPicture({ given, sizes, slices, boards }: Laminate, layers: readon
             cut(start + i * pitch - (i > 0 ? slices.kerfMm / Math.cos(sizes.angle) : 0)),
           ),
     sizes: [
-      { from: { x: 0, y: 0 }, to: { x: length, y: 0 }, mm: boards[0]!.lengthMm },
+      all
+        ? { from: { x: 0, y: 0 }, to: { x: length, y: 0 }, mm: length }
+        : { from: { x: start, y: 0 }, to: { x: start + pitch, y: 0 }, mm: pitch },
       { from: { x: length, y: 0 }, to: { x: length, y: sizes.boardMm }, mm: sizes.boardMm },
     ],
   };
