@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 import { open, saved, test } from './server.js';
 
@@ -106,4 +107,72 @@ test('a twisted goblet is twisted another way in one step, and undone in one', a
   await expect(bar(page).getByLabel('Turn, in segments')).toHaveValue('15');
   await page.keyboard.press('Control+z');
   await expect(bar(page).getByLabel('Turn, in segments')).toHaveValue('21');
+});
+
+test('builder and blanks have no accessibility violations', async ({ page, fellside }) => {
+  test.setTimeout(180_000);
+  const sound = async () => {
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(
+      violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target).join(' | ')}`),
+    ).toEqual([]);
+  };
+  await open(page, fellside, 'Drystone Wall Vase', 'Rings');
+  await ring(page, 5).click();
+  await ring(page, 5).press('Enter');
+  await page.getByRole('dialog', { name: 'Ring 5: laminated board' }).waitFor();
+  await sound();
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'Blanks that are no rings' }).click();
+  await page.getByText(/Not everything is a ring/).waitFor();
+  await sound();
+  await page.getByRole('button', { name: 'Bent stack' }).click();
+  await page.getByRole('img', { name: /Laid flat/ }).waitFor();
+  await sound();
+});
+
+const BAD: readonly (readonly [way: string, label: string, text: string, says: RegExp])[] = [
+  ['Laminated board', 'Layers, bottom to top', '4mm; 4mm', /it leaves .* that are needed/],
+  ['Plugs and frames', 'Across', '4', /reaches .* from the middle; the face of .* ends at/],
+  ['Medallion floor', 'Points', '17', /it has to have 5 to 16/],
+  ['Twisted stack', 'Strips, side by side', '1; 1', /wide; the disc is .* across/],
+  ['Basket band', 'Lean', '60', /it has to be a number from 1 to 45/],
+];
+
+test('what cannot be is told in a sentence with its limit', async ({ page, fellside }) => {
+  await open(page, fellside, 'Fell Race Cup', 'Rings');
+  for (const [way, label, text, says] of BAD) {
+    await ring(page, 9).click();
+    await bar(page).getByLabel('Made as').selectOption(way);
+    const field = bar(page).getByLabel(label, { exact: true });
+    await field.fill(text);
+    await field.press('Enter');
+    await expect(bar(page).getByText(says).first()).toBeVisible();
+    // Nothing has changed: what stood there comes back.
+    await page.keyboard.press('Escape');
+    await expect(field).not.toHaveValue(text);
+    await expect(page.getByText('Nothing to look at')).toBeVisible();
+  }
+});
+
+test('a layer of a board keeps to one wood: painting a piece of it paints the layer', async ({
+  page,
+  fellside,
+}) => {
+  await open(page, fellside, 'Drystone Wall Vase', 'Rings');
+  const row = page.locator('[data-woods]').nth(4);
+  await expect(row).toHaveAttribute('data-woods', /black-walnut 64, sugar-maple 64, padauk 32/);
+  await ring(page, 5).click();
+  await page
+    .getByRole('group', { name: 'Paint with' })
+    .getByRole('button', { name: /walnut/ })
+    .click();
+  await bar(page).getByLabel('Made as').waitFor();
+  const wall = page.getByRole('region', { name: 'Wall, unrolled', exact: true });
+  const box = (await wall.locator('[data-woods]').nth(4).boundingBox())!;
+  // At the index mark half way up lies the layer in the middle; all of it follows.
+  await page.mouse.click(box.x + 4, box.y + box.height / 2);
+  await expect(row).not.toHaveAttribute('data-woods', /black-walnut 64, sugar-maple 64, padauk 32/);
+  const woods = (await row.getAttribute('data-woods'))!;
+  for (const [, count] of woods.matchAll(/ (\d+)/g)) expect(Number(count) % 32).toBe(0);
 });

@@ -126,6 +126,7 @@ export const pitchOf = (making: RingMaking): Rad => definition(making).pitch(mak
 export const bodyOf = (making: RingMaking): string | null => definition(making).body?.(making) ?? null;
 export const oneWoodOf = (making: RingMaking): readonly (readonly number[])[] =>
   definition(making).oneWood?.(making) ?? [];
+export const isStrict = (making: RingMaking): boolean => definition(making).strict === true;
 export const tonesOf = (making: RingMaking): readonly MeantTone[] | null =>
   definition(making).tones?.(making) ?? null;
 export const makeRing = (making: RingMaking, need: RingNeed): Result<Made> =>

@@ -47,6 +47,7 @@ export const basket: Making<BasketParams> = {
   params,
   solid: false,
   bond: 'half-pitch',
+  strict: true,
   begin: ({ segments }) => ({ way: 'basket', count: segments, waferMm: mm(2.5), leanDeg: 20, hand: 'right' }),
   groups: ({ count }) => [
     { name: 'Segment', count },

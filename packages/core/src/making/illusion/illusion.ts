@@ -87,6 +87,7 @@ export const illusion: Making<IllusionParams> = {
   params,
   solid: false,
   bond: 'as-it-was',
+  strict: true,
   begin: ({ segments }) => ({
     way: 'illusion',
     count: Math.min(120, segments),

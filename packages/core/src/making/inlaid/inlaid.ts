@@ -95,6 +95,7 @@ export const inlaid: Making<InlaidParams> = {
   params: inlaidParams,
   solid: false,
   bond: 'as-it-was',
+  strict: true,
   begin: ({ segments }) => ({
     way: 'inlaid',
     count: Math.min(120, segments),

@@ -46,14 +46,13 @@ export interface Board {
   readonly lengthMm: number;
 }
 
-/** Boards no longer than a length, full ones first, that give all slices; none where one does not even give one. */
+/** As few boards no longer than a length as give all slices, nearly alike; none where one does not even give one. */
 export function boardsFor(slices: Slices, longestMm: number): readonly Board[] | null {
   const most = slicesFrom(slices, longestMm);
   if (most < 1) return null;
-  const boards: Board[] = [];
-  for (let left = slices.count; left > 0; left -= most) {
-    const count = Math.min(left, most);
-    boards.push({ slices: count, lengthMm: boardLength(slices, count) });
-  }
-  return boards;
+  const boards = Math.ceil(slices.count / most);
+  return Array.from({ length: boards }, (_, i): Board => {
+    const count = Math.floor((slices.count + boards - 1 - i) / boards);
+    return { slices: count, lengthMm: boardLength(slices, count) };
+  });
 }

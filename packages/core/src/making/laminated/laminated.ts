@@ -33,6 +33,7 @@ export const laminated: Making<LaminatedParams> = {
   params: laminatedParams,
   solid: false,
   bond: 'as-it-was',
+  strict: true,
   begin: ({ segments }) => ({
     way: 'laminated',
     count: Math.min(120, segments),

@@ -54,6 +54,7 @@ export const lettered: Making<LetteredParams> = {
   params: letteredParams,
   solid: false,
   bond: 'as-it-was',
+  strict: true,
   begin: ({ segments }) => {
     const count = Math.min(60, segments);
     return {

@@ -73,6 +73,7 @@ export const medallion: Making<MedallionParams> = {
   params,
   solid: true,
   bond: 'as-it-was',
+  strict: true,
   begin: () => ({
     way: 'medallion',
     floor: { figure: 'star', points: 8, lit: 'clockwise' },

@@ -71,6 +71,7 @@ export const twisted: Making<TwistedParams> = {
   params,
   solid: true,
   bond: 'as-it-was',
+  strict: true,
   begin: ({ body }) => ({
     way: 'twisted',
     stripsMm: Array.from({ length: 41 }, (_, i) => mm(i === 20 ? 16 : i % 2 === 0 ? 12 : 8)),

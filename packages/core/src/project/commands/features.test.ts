@@ -42,6 +42,27 @@ describe('rings made another way', () => {
   });
 });
 
+describe('what cannot be', () => {
+  test.each([
+    ['laminated', { layersMm: [4, 4].map(mm) }, /that are needed/],
+    ['laminated', { upMm: mm(90) }, /off the middle of the slices/],
+    ['inlaid', { plugs: [{ shape: 'round', acrossMm: mm(80), asideMm: mm(0), upMm: mm(0) }] }, /the face of/],
+    ['lettered', { sizeMm: mm(120) }, /make the letters smaller|and the ring/],
+    ['basket', { waferMm: mm(50) }, /are .* long/],
+  ] as const)('%s is refused at the edit, and nothing changes', (way, change, says) => {
+    const ring = after(demo('Cup'), edit.setWay([8], way));
+    expect(refusal(ring, edit.setParams([8], way, change as never))).toMatch(says);
+  });
+  test('a ring that cannot be made may be changed on its way to one that can', () => {
+    const thin = after(demo('Cup'), edit.setRingHeight([8], mm(60)), edit.setWay([8], 'laminated'));
+    expect(rings(thin)[8]!.made.ok).toBe(false);
+    const layersMm = [20, 8, 20].map(mm);
+    expect(after(thin, edit.setParams([8], 'laminated', { layersMm })).rings[8]!.making).toMatchObject({
+      layersMm,
+    });
+  });
+});
+
 describe('a twisted stack', () => {
   const goblet = demo('Goblet');
   const all = goblet.rings.map((_, i) => i);

@@ -1,7 +1,9 @@
+import { current } from 'immer';
 import {
   begun,
   bodyOf,
   bondOfWay,
+  isStrict,
   makingSchema,
   type ParamsOf,
   type RingMaking,
@@ -10,7 +12,9 @@ import {
   type Way,
   withSegments,
 } from '../../making/registry.js';
+import type { Reason } from '../../measure/reason.js';
 import { keyOfTone } from '../../pattern/tones.js';
+import { stackUp } from '../prepare.js';
 import type { Project } from '../schema.js';
 import { reasonsOf } from '../sentences.js';
 import { carried, carriedWoods, lost, lostWoods } from './carry.js';
@@ -113,13 +117,35 @@ export const setParams = <W extends Way>(
 ): Command => ({
   label: label(rings),
   apply: (draft) =>
-    makeAll(draft, rings, (index) => {
-      const { making } = draft.rings[index]!;
-      if (making.way !== way) return null;
-      const entries = Object.entries({ ...making, ...change }).filter(([, value]) => value !== undefined);
-      return Object.fromEntries(entries) as unknown as RingMaking;
-    }),
+    ifPossible(draft, rings, () =>
+      makeAll(draft, rings, (index) => {
+        const { making } = draft.rings[index]!;
+        if (making.way !== way) return null;
+        const entries = Object.entries({ ...making, ...change }).filter(([, value]) => value !== undefined);
+        return Object.fromEntries(entries) as unknown as RingMaking;
+      }),
+    ),
 });
+
+/** An edit of rings, refused where it makes one of a strict way impossible that could be made before. */
+function ifPossible(draft: Project, rings: Rings, edit: () => Outcome | undefined): Outcome | undefined {
+  const strict = rings.filter((index) => isStrict(draft.rings[index]!.making));
+  if (strict.length === 0) return edit();
+  const before = reasonsIn(draft, strict);
+  const outcome = edit();
+  if (outcome?.reasons) return outcome;
+  const reasons = reasonsIn(draft, strict).find((now, i) => now.length > 0 && before[i]!.length === 0);
+  return reasons ? { reasons } : outcome;
+}
+
+/** Why rings of a draft cannot be made, ring by ring; empty for those that can. */
+function reasonsIn(draft: Project, rings: Rings): (readonly Reason[])[] {
+  const stack = stackUp(current(draft as object) as Project);
+  return rings.map((index) => {
+    const made = stack.ok ? stack.value.rings[index]!.made : stack;
+    return made.ok ? [] : made.reasons;
+  });
+}
 
 /** Segment counts of rings; discs become rings of segments. */
 export const setCount = (rings: Rings, count: number): Command => ({
