@@ -1,4 +1,6 @@
-import type { ParamsOf } from '@fellside/core';
+import { edit, type ParamsOf } from '@fellside/core';
+import { editPiece } from '../../store/edits.js';
+import { useActions } from '../../store/store.js';
 import { Choice } from '../../ui/Choice.js';
 import { LengthField } from '../../ui/LengthField.js';
 import { LengthList } from '../../ui/LengthList.js';
@@ -26,6 +28,7 @@ const TURNS: readonly (readonly [Laminated['turn'], string])[] = [
 
 /** A laminated board: its layers, how it is sliced, how slices are turned, and the boards it may come from. */
 export function LaminatedControls({ targets }: ControlsProps) {
+  const dispatch = useActions();
   const { all, common, set } = useParams('laminated', targets);
   const { figure } = all[0]!;
   const slanted = !['stripes', 'chequer'].includes(figure);
@@ -37,7 +40,7 @@ export function LaminatedControls({ targets }: ControlsProps) {
         className="w-28"
         value={common((p) => p.figure)}
         options={FIGURES}
-        onChange={(next) => set({ figure: next, ...(next === 'chequer' && even(all[0]!.layersMm)) })}
+        onChange={(next) => dispatch(editPiece(edit.setFigure(targets, next)))}
       />
       <LengthList
         label="Layers, bottom to top"
@@ -141,9 +144,3 @@ export function LaminatedControls({ targets }: ControlsProps) {
     </>
   );
 }
-
-/** A chequer needs an even number of layers: the last is left out, or the only one halved. */
-const even = (layersMm: Laminated['layersMm']): Pick<Laminated, 'layersMm'> | undefined => {
-  if (layersMm.length % 2 === 0) return undefined;
-  return { layersMm: layersMm.length === 1 ? [layersMm[0]!, layersMm[0]!] : [...layersMm, layersMm[1]!] };
-};

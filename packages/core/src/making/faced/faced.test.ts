@@ -4,9 +4,10 @@ import { mm } from '../../measure/quantity.js';
 import { between as anyBetween } from '../../testing/randomMakings.js';
 import { madeRing, refusalOf } from '../../testing/rings.js';
 import { swellAt } from '../inlaid/lens.js';
-import { volumeOfAll } from '../layOut.js';
+import { volumeOf, volumeOfAll } from '../layOut.js';
 import { inlayOutlines, pocketOf } from '../lettered/outlines.js';
 import { begun, type ParamsOf } from '../registry.js';
+import { carve } from './carve.js';
 import { cuttable } from './cutter.js';
 import { box, type FacePoint, field, loopArea, pocket, round, throughShape } from './face.js';
 import { lineAt, trapezoids } from './sweep.js';
@@ -159,5 +160,71 @@ describe('letters', () => {
     const refused = refusalOf(lettered(change as Partial<ParamsOf<'lettered'>>), NEED);
     expect(refused?.code).toBe(code);
     expect(refused?.message).toMatch(/\d.*\.$/);
+  });
+});
+
+describe('a wedge carved by a trapezoid', () => {
+  const faces = { outerMm: 100, innerMm: 80, lean: 0 };
+  const half = Math.PI / 12;
+  const tan = Math.tan(half);
+  /** Volume between two lines of the face by slices: a fine sum that knows nothing of parts. */
+  const sliced = (left: (z: number) => number, right: (z: number) => number, height: number): number => {
+    const steps = 400;
+    let sum = 0;
+    for (let i = 0; i < steps; i++)
+      for (let k = 0; k < steps; k++) {
+        const z = ((i + 0.5) * height) / steps;
+        const v = 80 + ((k + 0.5) * 20) / steps;
+        sum += Math.max(0, Math.min(right(z), v * tan) - Math.max(left(z), -v * tan));
+      }
+    return (sum * height * 20) / steps ** 2;
+  };
+  test('has the volume that slices of it have, wherever its lines meet the joints', () => {
+    fc.assert(
+      fc.property(
+        anyBetween(-40, 30),
+        anyBetween(2, 40),
+        anyBetween(-1.2, 1.2),
+        anyBetween(-1.2, 1.2),
+        (at, wide, slopeLeft, slopeRight) => {
+          const height = 15;
+          // Lines that cross within the height bound no trapezoid.
+          if (wide + (slopeRight - slopeLeft) * height <= 0) return;
+          const parts = carve(
+            {
+              fromMm: 0,
+              toMm: height,
+              left: { at, slope: slopeLeft },
+              right: { at: at + wide, slope: slopeRight },
+              behind: [{ piece: 0, frontMm: 0, backMm: Number.POSITIVE_INFINITY }],
+            },
+            half,
+            faces,
+          );
+          const volume = parts.reduce((sum, part) => sum + volumeOf({ place: 0, ...part }), 0);
+          const slow = sliced(
+            (z) => at + slopeLeft * z,
+            (z) => at + wide + slopeRight * z,
+            height,
+          );
+          expect(Math.abs(volume - slow)).toBeLessThan(0.002 * Math.max(1000, slow));
+          for (const { bottom, top } of parts) expect(bottom).toHaveLength(top.length);
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+  test('ends at its depth, and at the back of the segment where it goes through', () => {
+    const pieces = [
+      { piece: 1, frontMm: 0, backMm: 6 },
+      { piece: 0, frontMm: 6, backMm: Number.POSITIVE_INFINITY },
+    ];
+    const line = (at: number) => ({ at, slope: 0 });
+    const parts = carve({ fromMm: 2, toMm: 9, left: line(-3), right: line(3), behind: pieces }, half, faces);
+    const xs = (piece: number) =>
+      parts.filter((part) => part.piece === piece).flatMap(({ top }) => top.map(({ x }) => x));
+    expect([Math.max(...xs(1)), Math.min(...xs(1))]).toEqual([100, 94]);
+    expect([Math.max(...xs(0)), Math.min(...xs(0))]).toEqual([94, 80]);
+    expect(parts.every(({ fromMm, toMm }) => fromMm === 2 && toMm === 9)).toBe(true);
   });
 });

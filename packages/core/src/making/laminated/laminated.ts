@@ -1,4 +1,4 @@
-import { mm } from '../../measure/quantity.js';
+import { type Mm, mm } from '../../measure/quantity.js';
 import { done } from '../../measure/reason.js';
 import { assemble } from '../assemble.js';
 import type { Making, PieceKind, Warning } from '../contract.js';
@@ -24,6 +24,9 @@ const groupsFor = (given: LaminatedParams): FaceGroup[] =>
 
 /** Tones of the layers of a new board, bottom to top and over again. */
 const TONES = ['dark', 'light', 'middle', 'light'] as const;
+
+/** Four layers alike, as a chequer wants them. */
+const alternating = (layersMm: readonly Mm[]): Mm[] => Array.from({ length: 4 }, () => layersMm[0]!);
 
 /** Segments whose faces are made of slices of a laminated board. */
 export const laminated: Making<LaminatedParams> = {
@@ -123,11 +126,11 @@ export const laminated: Making<LaminatedParams> = {
   instead(given, need) {
     const sized = sizedForFaces(given.count, 0, need);
     if (!sized.ok) return null;
-    const sizes = sliceSizes(given, faceWidth(sized.value), need.heightMm);
-    const needed = neededThickness(given, sizes);
-    const scale = Math.max(1, (needed * 1.02) / sizes.boardMm);
-    const layersMm = given.layersMm.map((thick) => mm(Math.min(200, Math.ceil(thick * scale * 2) / 2)));
-    return { ...given, upMm: mm(0), layersMm };
+    const layersMm = given.figure === 'chequer' ? alternating(given.layersMm) : given.layersMm;
+    const fitted = { ...given, layersMm, upMm: mm(0) };
+    const sizes = sliceSizes(fitted, faceWidth(sized.value), need.heightMm);
+    const scale = (neededThickness(fitted, sizes) * 1.02) / sizes.boardMm;
+    return { ...fitted, layersMm: layersMm.map((thick) => mm(Math.min(200, Math.max(0.5, thick * scale)))) };
   },
 };
 

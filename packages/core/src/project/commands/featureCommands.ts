@@ -1,9 +1,14 @@
+import { current } from 'immer';
 import type { Lens } from '../../making/inlaid/params.js';
-import { groupsOf } from '../../making/registry.js';
-import { mostUsed } from './carry.js';
+import type { Figure, LaminatedParams } from '../../making/laminated/params.js';
+import { groupsOf, insteadOf, makeRing } from '../../making/registry.js';
+import { stackUp } from '../prepare.js';
+import type { Project, Ring } from '../schema.js';
+import { carriedWoods, mostUsed } from './carry.js';
 import type { Command } from './command.js';
 import { named, type Rings } from './each.js';
 import { freezeUnder } from './freeze.js';
+import { meantWoods } from './wayCommands.js';
 
 /** Dots that swell as under a lens: its middle lies in the middle of the rings, bottom to top. */
 export const layLens = (rings: Rings, lens: Omit<Lens, 'ring'>): Command => ({
@@ -16,6 +21,29 @@ export const layLens = (rings: Rings, lens: Omit<Lens, 'ring'>): Command => ({
       if (making.way === 'inlaid') making.lens = { ...lens, ring: index - middle };
     }
     return undefined;
+  },
+});
+
+/** What slices of laminated boards are put together to; a board that does not go with it is made to suit, and that is said. */
+export const setFigure = (rings: Rings, figure: Figure): Command => ({
+  label: `Figure of ${named(rings)}`,
+  apply(draft) {
+    const stack = stackUp(current(draft as object) as Project);
+    if (!stack.ok) return undefined;
+    let note: string | undefined;
+    for (const index of rings) {
+      const ring = draft.rings[index]!;
+      if (ring.making.way !== 'laminated') continue;
+      const old = current(ring as object) as Ring;
+      const wanted: LaminatedParams = { ...(old.making as LaminatedParams), figure };
+      const { need } = stack.value.rings[index]!;
+      const suits = makeRing(wanted, need).ok;
+      const near = suits ? wanted : insteadOf(wanted, need);
+      ring.making = near ?? wanted;
+      ring.woods = carriedWoods(old, ring.making, [], meantWoods(draft, ring.making));
+      if (near && !suits) note = 'The board was made to suit the figure: look at its layers.';
+    }
+    return note ? { note } : undefined;
   },
 });
 

@@ -3,7 +3,7 @@ import { BLANKS } from '../../blank/registry.js';
 import { demoProjects } from '../../demo/index.js';
 import { cutListCsv } from '../../exchange/cutListCsv.js';
 import { mm } from '../../measure/quantity.js';
-import { after, planned, refusal, rings } from '../../testing/pieces.js';
+import { after, change, planned, refusal, rings } from '../../testing/pieces.js';
 import { SHIPPED_WOODS } from '../../wood/catalogue.js';
 import { readProject } from '../inspect.js';
 import type { Project } from '../schema.js';
@@ -39,6 +39,23 @@ describe('rings made another way', () => {
     const laminated = after(demo('Cup'), edit.setWay([8], 'laminated'));
     const change = edit.setWay([8], 'flat');
     expect(after(laminated, change).rings[8]!.making.way).toBe('flat');
+  });
+});
+
+describe('the figure of a laminated board', () => {
+  test('changes in one step, whatever the board was: one that does not go with it is made to suit', () => {
+    const zigzag = after(demo('Cup'), edit.setWay([8], 'laminated'));
+    for (const figure of ['stripes', 'ramp', 'chevron', 'diamond', 'chequer', 'zigzag'] as const) {
+      const laid = after(zigzag, edit.setFigure([8], figure));
+      expect(laid.rings[8]!.making).toMatchObject({ figure });
+      expect(rings(laid)[8]!.made.ok, figure).toBe(true);
+    }
+    const { note } = change(zigzag, edit.setFigure([8], 'chequer'));
+    expect(note).toBe('The board was made to suit the figure: look at its layers.');
+    const chequer = after(zigzag, edit.setFigure([8], 'chequer')).rings[8]!;
+    expect(chequer.making).toMatchObject({ layersMm: { length: 4 } });
+    const plain = zigzag.rings[8]!.woods;
+    expect(chequer.woods[0]).toBe(plain[0]);
   });
 });
 
