@@ -36,6 +36,7 @@ export { layOut, placeName } from './making/layOut.js';
 export type { StepPicture } from './making/picture.js';
 export {
   groupsOf,
+  isStrict,
   MAKINGS,
   type ParamsOf,
   pitchOf,

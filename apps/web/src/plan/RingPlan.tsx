@@ -2,13 +2,13 @@ import {
   edit,
   type RingPlan as Figures,
   formatLength,
+  isStrict,
   MAKINGS,
   mm,
   type Prepared,
   type PreparedRing,
   sentenceIn,
   templateSvg,
-  type Way,
 } from '@fellside/core';
 import { ChevronDown, ChevronUp } from 'lucide-react';
 import { Dialog } from 'radix-ui';
@@ -28,17 +28,9 @@ import { PieceKinds } from './PieceKinds.js';
 import { PlanDrawing } from './PlanDrawing.js';
 import { StepPictures } from './StepPictures.js';
 
-/** Ways with a builder. */
-const FEATURES: ReadonlySet<Way> = new Set<Way>([
-  'layered',
-  'laminated',
-  'inlaid',
-  'lettered',
-  'illusion',
-  'basket',
-  'twisted',
-  'medallion',
-]);
+/** Whether a ring is glued up before it is segmented, so that there are steps to be drawn. */
+const hasBuilder = ({ ring, made }: PreparedRing): boolean =>
+  isStrict(ring.making) || (made.ok && made.value.pictures !== undefined);
 
 /** A ring from above, opened over the bench; its address is the ring's with “plan” behind it. */
 export function RingPlan() {
@@ -53,7 +45,7 @@ export function RingPlan() {
   if (!here || !figures || !prepared.ok) return null;
   const go = (step: number) => navigate(`/piece/${id}/rings/${index + 1 + step}/plan`, { replace: true });
   const last = prepared.value.rings.length - 1;
-  const feature = FEATURES.has(here.ring.making.way);
+  const feature = hasBuilder(here);
   return (
     <Dialog.Root open onOpenChange={(open) => !open && close()}>
       <Sheet
@@ -173,7 +165,7 @@ function Builder({ ring, index, prepared }: { ring: PreparedRing; index: number;
   const palette = useApp(paletteOf);
   const units = useApp(unitsOf);
   const { name } = useApp(projectOf);
-  if (!FEATURES.has(ring.ring.making.way)) return null;
+  if (!hasBuilder(ring)) return null;
   const made = ring.made.ok ? ring.made.value : null;
   const pictures = made?.pictures?.() ?? [];
   const file = `${name} ring ${index + 1} full size.svg`;

@@ -1,16 +1,8 @@
 import type { Project } from '../project/schema.js';
-import {
-  beaconGlobe,
-  conjurersVase,
-  dewpondBowl,
-  drystoneVase,
-  gatheringBasket,
-  marchStarDish,
-  secretarysBowl,
-  whirlpoolGoblet,
-} from './features.js';
+import { dewpondBowl, drystoneVase, secretarysBowl } from './bands.js';
 import { shepherdsLantern } from './lantern.js';
 import { bestFleeceBowl, fellRaceCup, honeyClassJar } from './pieces.js';
+import { beaconGlobe, conjurersVase, gatheringBasket, marchStarDish, whirlpoolGoblet } from './stacks.js';
 
 /** The trophies of the Hollin Tarn Show, an invented upland village show. */
 export const demoProjects = (): Project[] => [

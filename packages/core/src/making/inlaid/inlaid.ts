@@ -1,9 +1,8 @@
 import { sayMm } from '../../measure/format.js';
 import { type Mm, mm } from '../../measure/quantity.js';
 import { done, refuse } from '../../measure/reason.js';
-import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { assemble } from '../assemble.js';
-import type { LayerLine, Making, PieceKind } from '../contract.js';
+import type { Making } from '../contract.js';
 import {
   box,
   type FacePoint,
@@ -15,25 +14,21 @@ import {
   throughShape,
 } from '../faced/face.js';
 import {
-  type FacedRing,
   type FaceGroup,
   faceGroups,
   faceWidth,
   layFaces,
-  placesOfFaceGroup,
   sizedForFaces,
   togetherOf,
 } from '../faced/facedRing.js';
 import { placesIn } from '../layOut.js';
 import { pitchOfCount, SEGMENT_CAUTIONS } from '../segments.js';
+import { bottoms, doesNotFit } from './fit.js';
+import { edgePieces, kindsOf } from './kinds.js';
 import { plugsIn } from './lens.js';
-import { type Edge, type InlaidParams, inlaidParams, type PlugParams } from './params.js';
+import { type InlaidParams, inlaidParams, type PlugParams } from './params.js';
 import { inlaidPictures } from './pictures.js';
 import { inlaidSteps } from './steps.js';
-
-/** Pieces of the edge that there are: above, below, at the sides. */
-const edgePieces = ({ topMm, bottomMm, sidesMm }: Edge): number =>
-  (topMm > 0 ? 1 : 0) + (bottomMm > 0 ? 1 : 0) + (sidesMm > 0 ? 2 : 0);
 
 const groupsFor = ({ plugs, edge }: InlaidParams): FaceGroup[] => [
   { name: 'Segment', each: 1 },
@@ -190,162 +185,3 @@ export const inlaid: Making<InlaidParams> = {
     };
   },
 };
-
-/** Why plugs or edges do not go into the face; null where they do. */
-function doesNotFit(given: InlaidParams, ring: FacedRing, heightMm: number) {
-  const { edge, count } = given;
-  const width = faceWidth(ring);
-  if (edge.topMm + edge.bottomMm >= heightMm - SAME_LENGTH || 2 * edge.sidesMm >= width - SAME_LENGTH)
-    return refuse(
-      'edge-too-wide',
-      'edge',
-      `The edges take ${sayMm(edge.topMm + edge.bottomMm)} of the height of ${sayMm(heightMm)} and ${sayMm(2 * edge.sidesMm)} of the face of ${sayMm(width)}; nothing is left of the field.`,
-      { most: Math.min(heightMm, width) },
-    );
-  for (let segment = 0; segment < (given.lens ? count : 1); segment++)
-    for (const [i, plug] of plugsIn(given, segment).entries()) {
-      const half = plug.acrossMm / 2;
-      const named = `Plug ${i + 1} of ${sayMm(plug.acrossMm)}`;
-      if (Math.abs(plug.asideMm) + half > width / 2 + SAME_LENGTH)
-        return refuse(
-          'plug-wider-than-face',
-          `plugs.${i}`,
-          `${named} reaches ${sayMm(Math.abs(plug.asideMm) + half)} from the middle; the face of ${sayMm(width)} ends at ${sayMm(width / 2)}.`,
-          { most: width },
-        );
-      if (Math.abs(plug.upMm) + half > heightMm / 2 + SAME_LENGTH)
-        return refuse(
-          'plug-higher-than-face',
-          `plugs.${i}`,
-          `${named} reaches ${sayMm(Math.abs(plug.upMm) + half)} from half the height; the ring of ${sayMm(heightMm)} ends at ${sayMm(heightMm / 2)}.`,
-          { most: heightMm },
-        );
-      if (plug.depthMm !== undefined && plug.depthMm > ring.segment.widthMm - SAME_LENGTH)
-        return refuse(
-          'plug-too-deep',
-          `plugs.${i}.depthMm`,
-          `Plug ${i + 1} is let in ${sayMm(plug.depthMm)}, and the segment is ${sayMm(ring.segment.widthMm)} deep. Let it go through, or less deep.`,
-          { most: ring.segment.widthMm },
-        );
-    }
-  return null;
-}
-
-/** The bottoms of holes: where each lies nearest to the axis and farthest, and at which heights. */
-function bottoms(given: InlaidParams, { faces, wedges }: FacedRing, heightMm: number): LayerLine[] {
-  const push = Math.hypot(wedges[0]!.shift.x, wedges[0]!.shift.y);
-  const segments = given.lens ? given.count : 1;
-  return given.plugs.flatMap(({ depthMm }, i): LayerLine[] => {
-    if (depthMm === undefined) return [];
-    const largest = Math.max(
-      ...Array.from({ length: segments }, (_, segment) => plugsIn(given, segment)[i]!.acrossMm),
-    );
-    const { asideMm, upMm } = given.plugs[i]!;
-    const line = faces.outerMm - depthMm + push;
-    const [half, aside] = [largest / 2, Math.abs(asideMm)];
-    return [
-      {
-        name: `The bottom of plug ${i + 1}`,
-        nearMm: Math.hypot(line, Math.max(0, aside - half)),
-        farMm: Math.hypot(line, aside + half),
-        fromMm: Math.max(0, heightMm / 2 + upMm - half),
-        toMm: Math.min(heightMm, heightMm / 2 + upMm + half),
-      },
-    ];
-  });
-}
-
-/** The kinds of pieces: fields, plugs by size, edges, spacers. */
-function kindsOf(
-  given: InlaidParams,
-  ring: FacedRing,
-  heightMm: Mm,
-  groups: readonly FaceGroup[],
-): PieceKind[] {
-  const { count, plugs, edge, spacerMm } = given;
-  const width = faceWidth(ring);
-  const places = (group: number) => placesOfFaceGroup(groups, count, group);
-  const framed = edgePieces(edge) > 0;
-  const block = (lengthMm: number, thicknessMm: number) => ({
-    from: 'panel' as const,
-    shape: 'block' as const,
-    lengthMm: mm(lengthMm),
-    widthMm: ring.segment.widthMm,
-    thicknessMm: mm(thicknessMm),
-  });
-  const inside = heightMm - edge.topMm - edge.bottomMm;
-  const segment: PieceKind = {
-    name: 'Segment',
-    grain: 'along',
-    heightMm,
-    stock: framed ? block(width - 2 * edge.sidesMm, inside) : ring.segment,
-    places: places(0),
-  };
-  const bySize = new Map<string, { plug: PlugParams; members: number[] }>();
-  for (let at = 0; at < plugs.length * count; at++) {
-    const plug = plugsIn(given, Math.floor(at / plugs.length))[at % plugs.length]!;
-    const key = `${plug.shape} ${plug.acrossMm.toFixed(2)} ${plug.depthMm ?? ''}`;
-    const known = bySize.get(key) ?? { plug, members: [] };
-    known.members.push(count + at);
-    bySize.set(key, known);
-  }
-  const dowels = [...bySize.values()].map(
-    ({ plug, members }): PieceKind => ({
-      name: `${plug.shape === 'round' ? 'Dowel' : 'Plug'} of ${sayMm(plug.acrossMm)}`,
-      grain: 'outwards',
-      heightMm,
-      stock: {
-        from: 'panel',
-        shape: 'dowel',
-        lengthMm: mm(plug.depthMm ?? ring.segment.widthMm),
-        widthMm: plug.acrossMm,
-        thicknessMm: plug.acrossMm,
-      },
-      places: members,
-    }),
-  );
-  const edges = edgeKinds(edge, heightMm, block, width, places(2));
-  const spacers: PieceKind[] =
-    spacerMm > 0
-      ? [
-          {
-            name: 'Spacer',
-            grain: 'outwards',
-            heightMm,
-            stock: ring.spacer!.stock,
-            places: Array.from(
-              { length: count },
-              (_, i) => (1 + plugs.length + edgePieces(edge)) * count + i,
-            ),
-          },
-        ]
-      : [];
-  return [segment, ...dowels, ...edges, ...spacers];
-}
-
-function edgeKinds(
-  { topMm, bottomMm, sidesMm }: Edge,
-  heightMm: Mm,
-  block: (lengthMm: number, thicknessMm: number) => PieceKind['stock'],
-  width: number,
-  places: readonly number[],
-): PieceKind[] {
-  const each = edgePieces({ topMm, bottomMm, sidesMm });
-  const sorts = [
-    ...(topMm > 0 ? [{ name: 'Edge above', stock: block(width, topMm) }] : []),
-    ...(bottomMm > 0 ? [{ name: 'Edge below', stock: block(width, bottomMm) }] : []),
-    ...(sidesMm > 0
-      ? [0, 1].map((i) => ({
-          name: i === 0 ? 'Edge at the left' : 'Edge at the right',
-          stock: block(heightMm - topMm - bottomMm, sidesMm),
-        }))
-      : []),
-  ];
-  return sorts.map(({ name, stock }, i) => ({
-    name,
-    stock,
-    heightMm,
-    grain: 'along',
-    places: places.filter((_, at) => at % each === i),
-  }));
-}

@@ -1,12 +1,10 @@
 import { sayMm } from '../../measure/format.js';
-import { type Mm, mm } from '../../measure/quantity.js';
-import { done, refuse } from '../../measure/reason.js';
-import { SAME_LENGTH } from '../../measure/tolerance.js';
+import { mm } from '../../measure/quantity.js';
+import { done } from '../../measure/reason.js';
 import { assemble } from '../assemble.js';
-import type { LayerLine, Making, PieceKind } from '../contract.js';
-import { type FacePoint, type FaceShape, field, pocket } from '../faced/face.js';
+import type { Making } from '../contract.js';
+import { type FaceShape, field, pocket } from '../faced/face.js';
 import {
-  type FacedRing,
   type FaceGroup,
   faceGroups,
   faceWidth,
@@ -17,6 +15,8 @@ import {
 import { segmentAndRing } from '../faced/pictures.js';
 import { placeOfPiece } from '../faced/placeOf.js';
 import { GLUE_RING, pitchOfCount, planeAndRip, SEGMENT_CAUTIONS, setTheSaw } from '../segments.js';
+import { bottoms, doesNotFit } from './fit.js';
+import { kindsOf } from './kinds.js';
 import { pocketOf } from './outlines.js';
 import { type LetteredParams, letteredParams } from './params.js';
 
@@ -159,120 +159,3 @@ export const lettered: Making<LetteredParams> = {
     };
   },
 };
-
-/** Why the outlines do not go into the faces; null where they do. */
-function doesNotFit(
-  given: LetteredParams,
-  pockets: readonly (readonly (readonly FacePoint[])[])[],
-  ring: FacedRing,
-  heightMm: number,
-) {
-  const width = faceWidth(ring);
-  for (const [i, loops] of pockets.entries()) {
-    if (!given.order.includes(i)) continue;
-    const name = `“${given.glyphs[i]!.name}”`;
-    if (loops.length === 0)
-      return refuse(
-        'glyph-too-fine',
-        `glyphs.${i}`,
-        `${name} is ${sayMm(given.sizeMm)} high and finer than the cutter of ${sayMm(given.cutterMm)} everywhere: make it larger or take a smaller cutter.`,
-        { least: given.cutterMm },
-      );
-    const points = loops.flat();
-    const wide = 2 * Math.max(...points.map(({ u }) => Math.abs(u)));
-    const [low, high] = [Math.min(...points.map(({ z }) => z)), Math.max(...points.map(({ z }) => z))];
-    if (wide > width + SAME_LENGTH)
-      return refuse(
-        'glyph-wider-than-face',
-        'sizeMm',
-        `${name} is ${sayMm(wide)} wide and the face ${sayMm(width)}: make the letters smaller, or the segments fewer.`,
-        { most: width },
-      );
-    if (high + given.upMm > heightMm / 2 + SAME_LENGTH || low + given.upMm < -heightMm / 2 - SAME_LENGTH)
-      return refuse(
-        'glyph-higher-than-face',
-        'sizeMm',
-        `${name} is ${sayMm(high - low)} high, ${sayMm(Math.abs(given.upMm))} off the middle, and the ring ${sayMm(heightMm)} high.`,
-        { most: heightMm },
-      );
-  }
-  if (given.depthMm > ring.segment.widthMm - SAME_LENGTH)
-    return refuse(
-      'pocket-too-deep',
-      'depthMm',
-      `The pockets are ${sayMm(given.depthMm)} deep and the segments ${sayMm(ring.segment.widthMm)}.`,
-      { most: ring.segment.widthMm },
-    );
-  return null;
-}
-
-/** The bottoms of the pockets, one line for all of them. */
-function bottoms(
-  { depthMm, upMm, order }: LetteredParams,
-  pockets: readonly (readonly (readonly FacePoint[])[])[],
-  { faces, wedges }: FacedRing,
-  heightMm: number,
-): LayerLine[] {
-  const points = pockets.filter((_, i) => order.includes(i)).flat(2);
-  if (points.length === 0) return [];
-  const line = faces.outerMm - depthMm + Math.hypot(wedges[0]!.shift.x, wedges[0]!.shift.y);
-  return [
-    {
-      name: 'The bottom of the letters',
-      nearMm: line,
-      farMm: Math.hypot(line, Math.max(...points.map(({ u }) => Math.abs(u)))),
-      fromMm: Math.max(0, heightMm / 2 + upMm + Math.min(...points.map(({ z }) => z))),
-      toMm: Math.min(heightMm, heightMm / 2 + upMm + Math.max(...points.map(({ z }) => z))),
-    },
-  ];
-}
-
-/** Segments, an insert for each glyph, spacers. Places of segments without a letter belong to no insert. */
-function kindsOf(
-  given: LetteredParams,
-  pockets: readonly (readonly (readonly FacePoint[])[])[],
-  ring: FacedRing,
-  heightMm: Mm,
-): PieceKind[] {
-  const { count, order, glyphs, spacerMm } = given;
-  const inserts = glyphs.flatMap((glyph, i): PieceKind[] => {
-    const places = Array.from({ length: count }, (_, s) => s).flatMap((s) =>
-      order[s] === i ? [count + s] : [],
-    );
-    const points = pockets[i]!.flat();
-    if (places.length === 0 || points.length === 0) return [];
-    const span = (of: (p: FacePoint) => number) =>
-      mm(Math.max(...points.map(of)) - Math.min(...points.map(of)));
-    return [
-      {
-        name: `Inlay ${glyph.name}`,
-        grain: 'along',
-        heightMm,
-        stock: {
-          from: 'panel',
-          shape: 'block',
-          lengthMm: span(({ u }) => u),
-          widthMm: span(({ z }) => z),
-          thicknessMm: given.depthMm,
-        },
-        places,
-      },
-    ];
-  });
-  const all = (first: number) => Array.from({ length: count }, (_, i) => first + i);
-  return [
-    { name: 'Segment', grain: 'along', heightMm, stock: ring.segment, places: all(0) },
-    ...inserts,
-    ...(ring.spacer && spacerMm > 0
-      ? [
-          {
-            name: 'Spacer',
-            grain: 'outwards' as const,
-            heightMm,
-            stock: ring.spacer.stock,
-            places: all(2 * count),
-          },
-        ]
-      : []),
-  ];
-}

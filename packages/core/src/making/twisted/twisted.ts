@@ -4,12 +4,11 @@ import { sayMm } from '../../measure/format.js';
 import { mm, rad, TURN } from '../../measure/quantity.js';
 import { done, refuse } from '../../measure/reason.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
-import { type Point, polar } from '../../ring/plane.js';
 import { assemble } from '../assemble.js';
 import type { Making, PieceKind, Warning } from '../contract.js';
-import { boxOutline } from '../faced/pictures.js';
-import type { StepPicture } from '../picture.js';
 import { thickHeight } from '../resawn/resawn.js';
+import { twistedPictures } from './pictures.js';
+import { ARC, stripOutline, strips } from './strips.js';
 
 const params = z.strictObject({
   way: z.literal('twisted'),
@@ -31,34 +30,6 @@ export type TwistedParams = z.infer<typeof params>;
 /** Slices of a height that a board gives: n = floor((T + k)/(t + k)), with a hair for what was meant exactly. */
 export const slicesOf = (boardMm: number, sliceMm: number, kerfMm: number): number =>
   Math.floor((boardMm + kerfMm) / (sliceMm + kerfMm) + 1e-9);
-
-/** Corners of an arc are at most this far apart (radians); the disc is drawn round the circle that it holds. */
-const ARC = TURN / 180;
-
-/** The part of a disc between two lines along x: the strip's two ends are arcs. */
-export function stripOutline(radius: number, from: number, to: number): Point[] {
-  const [low, high] = [Math.max(-radius, from), Math.min(radius, to)];
-  if (high - low <= SAME_LENGTH) return [];
-  const [a, b] = [Math.asin(low / radius), Math.asin(high / radius)];
-  const corners = Math.max(2, Math.ceil((b - a) / ARC) + 1);
-  const at = (i: number) => a + ((b - a) * i) / (corners - 1);
-  const right = Array.from({ length: corners }, (_, i) => polar(radius, at(i)));
-  const left = Array.from({ length: corners }, (_, i) => polar(radius, Math.PI - at(corners - 1 - i)));
-  return [...right, ...left].filter((p, i, all) => {
-    const q = all[(i + 1) % all.length]!;
-    return Math.hypot(p.x - q.x, p.y - q.y) > 1e-9;
-  });
-}
-
-/** Where the strips of a board lie across it, its middle at 0. */
-export function strips(stripsMm: readonly number[]): { from: number; to: number }[] {
-  let at = -stripsMm.reduce((a, b) => a + b, 0) / 2;
-  return stripsMm.map((width) => {
-    const from = at;
-    at += width;
-    return { from, to: at };
-  });
-}
 
 const isSymmetric = (widths: readonly number[]): boolean =>
   widths.every((w, i) => Math.abs(w - widths[widths.length - 1 - i]!) < 0.01);
@@ -215,41 +186,3 @@ const crooked = (stripsMm: readonly number[]): Warning[] =>
           message: `The ${stripsMm.length} strips are not the same on both sides of the middle; the swirl will look crooked.`,
         },
       ];
-
-/** Board, disc, slices and the turned stack as pictures. */
-function twistedPictures(
-  { stripsMm, kerfMm }: TwistedParams,
-  across: readonly { from: number; to: number }[],
-  outlines: readonly (readonly Point[])[],
-  radius: number,
-  boardMm: number,
-  heights: readonly number[],
-): StepPicture[] {
-  const width = stripsMm.reduce((a, b) => a + b, 0);
-  let low = 0;
-  const cuts = heights.slice(0, -1).map((height) => {
-    low += height;
-    const y = low + kerfMm / 2;
-    low += kerfMm;
-    return { from: { x: -width / 2, y }, to: { x: width / 2, y }, is: 'cut' as const };
-  });
-  return [
-    {
-      title: 'Board',
-      says: 'The board from its end, with the cuts that slice the disc.',
-      parts: across.map(({ from, to }, place) => ({ outline: boxOutline(from, 0, to, boardMm), place })),
-      lines: cuts,
-      sizes: [
-        { from: { x: -width / 2, y: 0 }, to: { x: width / 2, y: 0 }, mm: width },
-        { from: { x: width / 2, y: 0 }, to: { x: width / 2, y: boardMm }, mm: boardMm },
-      ],
-    },
-    {
-      title: 'Disc',
-      says: 'The disc from above: every slice of it has these strips.',
-      parts: outlines.flatMap((outline, place) => (outline.length > 0 ? [{ outline, place }] : [])),
-      lines: [],
-      sizes: [{ from: { x: -radius, y: -radius }, to: { x: radius, y: -radius }, mm: 2 * radius }],
-    },
-  ];
-}

@@ -1,0 +1,59 @@
+import type { Form } from '../form/shape.js';
+import { begun, type ParamsOf, placesOf, type RingMaking, tonesOf, type Way } from '../making/registry.js';
+import { mm } from '../measure/quantity.js';
+import { keyOfTone } from '../pattern/tones.js';
+import { type Project, type Ring, SCHEMA_VERSION } from '../project/schema.js';
+
+type Palette = Project['palette'];
+
+export const entry = (key: string, tone: Palette[number]['tone']) => ({ key, tone, wood: key });
+
+/** A ring of the demo, mm: its woods are those that its way means, or one wood all through. */
+export type Course = readonly [heightMm: number, making: RingMaking, turn: number, wood?: string];
+
+export const flat = (count: number): RingMaking => ({ way: 'flat', count });
+export const disc: RingMaking = { way: 'disc' };
+
+/** Parameters that a way begins with, some of them changed. */
+export const made = <W extends Way>(way: W, segments: number, change: Partial<ParamsOf<W>>): RingMaking => ({
+  ...(begun(way, { segments, body: 'section-1' }) as ParamsOf<W>),
+  ...change,
+});
+
+function ring([heightMm, making, turn, wood]: Course, i: number, palette: Palette): Ring {
+  const meant = wood === undefined ? tonesOf(making)?.map((tone) => keyOfTone(palette, tone)) : undefined;
+  return {
+    id: `r${i + 1}`,
+    heightMm: mm(heightMm),
+    making,
+    turn,
+    woods: meant ?? Array.from({ length: placesOf(making) }, () => wood ?? palette[0]!.key),
+  };
+}
+
+/** Radii over heights of the outside, mm; a wall of one thickness and a floor. */
+export const form = (
+  points: readonly (readonly [radius: number, height: number, corner?: 'corner'])[],
+  wall: number,
+  floor: number,
+): Form => ({
+  points: points.map(([radius, height, corner]) => ({
+    radiusMm: mm(radius),
+    heightMm: mm(height),
+    kind: corner ?? 'smooth',
+  })),
+  inside: { by: 'wall', walls: [{ heightMm: mm(0), wallMm: mm(wall) }], floorMm: mm(floor) },
+  recess: null,
+  lid: null,
+});
+
+export const piece = (name: string, shape: Form, palette: Palette, courses: readonly Course[]): Project => ({
+  schema: SCHEMA_VERSION,
+  name,
+  form: shape,
+  rings: courses.map((course, i) => ring(course, i, palette)),
+  palette,
+  allowances: { outsideMm: mm(4), insideMm: mm(4) },
+  motifs: [],
+  underlay: null,
+});

@@ -1,0 +1,55 @@
+import { type Mm, mm } from '../../measure/quantity.js';
+import type { PieceKind } from '../contract.js';
+import type { FacePoint } from '../faced/face.js';
+import type { FacedRing } from '../faced/facedRing.js';
+import type { LetteredParams } from './params.js';
+
+/** Segments, an insert for each glyph, spacers. Places of segments without a letter belong to no insert. */
+export function kindsOf(
+  given: LetteredParams,
+  pockets: readonly (readonly (readonly FacePoint[])[])[],
+  ring: FacedRing,
+  heightMm: Mm,
+): PieceKind[] {
+  const { count, order, glyphs, spacerMm } = given;
+  const inserts = glyphs.flatMap((glyph, i): PieceKind[] => {
+    const places = Array.from({ length: count }, (_, s) => s).flatMap((s) =>
+      order[s] === i ? [count + s] : [],
+    );
+    const points = pockets[i]!.flat();
+    if (places.length === 0 || points.length === 0) return [];
+    const span = (of: (p: FacePoint) => number) =>
+      mm(Math.max(...points.map(of)) - Math.min(...points.map(of)));
+    return [
+      {
+        name: `Inlay ${glyph.name}`,
+        grain: 'along',
+        heightMm,
+        stock: {
+          from: 'panel',
+          shape: 'block',
+          lengthMm: span(({ u }) => u),
+          widthMm: span(({ z }) => z),
+          thicknessMm: given.depthMm,
+        },
+        places,
+      },
+    ];
+  });
+  const all = (first: number) => Array.from({ length: count }, (_, i) => first + i);
+  return [
+    { name: 'Segment', grain: 'along', heightMm, stock: ring.segment, places: all(0) },
+    ...inserts,
+    ...(ring.spacer && spacerMm > 0
+      ? [
+          {
+            name: 'Spacer',
+            grain: 'outwards' as const,
+            heightMm,
+            stock: ring.spacer.stock,
+            places: all(2 * count),
+          },
+        ]
+      : []),
+  ];
+}

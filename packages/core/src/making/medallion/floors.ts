@@ -1,0 +1,159 @@
+import { formatAngle, sayMm } from '../../measure/format.js';
+import { type Mm, mm, rad } from '../../measure/quantity.js';
+import { refuse } from '../../measure/reason.js';
+import { SAME_LENGTH } from '../../measure/tolerance.js';
+import { area, type Point } from '../../ring/plane.js';
+import type { PieceKind } from '../contract.js';
+import { segmentStock } from '../segments.js';
+import { radialWedge, wedgeOutline } from '../wedge.js';
+import { cabinHolding, heart, log } from './cabin.js';
+import { hasBorder, type MedallionParams } from './params.js';
+import { clockwiseHalf, counterHalf, infill, type Star, starHolding } from './star.js';
+
+/** A floor as it is laid out, or why it cannot be. */
+export interface Laid {
+  readonly outlines: readonly (readonly Point[])[];
+  readonly kinds: readonly PieceKind[];
+  readonly repeats: number;
+  readonly steps: readonly string[];
+  readonly figures: readonly { name: string; value: number; unit: 'mm' | 'rad' | 'pieces' }[];
+}
+
+const range = (count: number, first = 0): number[] => Array.from({ length: count }, (_, i) => first + i);
+
+const block = (
+  name: string,
+  lengthMm: number,
+  widthMm: number,
+  heightMm: Mm,
+  places: number[],
+): PieceKind => ({
+  name,
+  grain: 'outwards',
+  heightMm,
+  stock: {
+    from: 'panel',
+    shape: 'block',
+    lengthMm: mm(lengthMm),
+    widthMm: mm(widthMm),
+    thicknessMm: heightMm,
+  },
+  places,
+});
+
+export function layStar(
+  given: MedallionParams,
+  outerMm: number,
+  heightMm: Mm,
+): Laid | { refused: ReturnType<typeof refuse> } {
+  const { floor, borderMm } = given;
+  if (floor.figure !== 'star') throw new Error(`floor ${floor.figure}`);
+  const P = floor.points;
+  const star = starHolding(P, outerMm - borderMm);
+  if (star.shortMm < LEAST_ACROSS)
+    return {
+      refused: refuse(
+        'star-too-small',
+        'borderMm',
+        `Inside a border of ${sayMm(borderMm)} the floor of ${sayMm(2 * outerMm)} leaves points ${sayMm(Math.max(0, star.shortMm))} across; they have to be at least ${sayMm(LEAST_ACROSS)}.`,
+        { most: outerMm },
+      ),
+    };
+  const half = Math.PI / P;
+  const faces = { outerMm, innerMm: outerMm - borderMm, lean: 0 };
+  const [first, second] =
+    floor.lit === 'clockwise' ? [clockwiseHalf, counterHalf] : [counterHalf, clockwiseHalf];
+  const bordered = hasBorder(given);
+  const outlines = [
+    ...range(P).map((i) => first(star, i)),
+    ...range(P).map((i) => second(star, i)),
+    ...range(P).map((i) => infill(star, i)),
+    ...(bordered ? range(P).map((i) => wedgeOutline(radialWedge((2 * i + 1) * half, half), faces, 0)) : []),
+  ];
+  const base = 2 * star.tipMm * Math.sin(half);
+  const kinds = [
+    block('Lit half', star.tipMm, star.shortMm / 2, heightMm, range(P)),
+    block('Shaded half', star.tipMm, star.shortMm / 2, heightMm, range(P, P)),
+    block('Infill', base, star.holdsMm - star.sideMm, heightMm, range(P, 2 * P)),
+    ...(bordered
+      ? [
+          {
+            name: 'Border',
+            grain: 'along' as const,
+            heightMm,
+            stock: segmentStock(faces, half, heightMm),
+            places: range(P, 3 * P),
+          },
+        ]
+      : []),
+  ];
+  return {
+    outlines,
+    kinds,
+    repeats: P,
+    steps: starSteps(star, given, heightMm),
+    figures: [
+      { name: 'Side of the points', value: star.sideMm, unit: 'mm' },
+      { name: 'Points, long diagonal', value: star.tipMm, unit: 'mm' },
+      { name: 'Points, short diagonal', value: star.shortMm, unit: 'mm' },
+      { name: 'Angle of a point', value: 2 * half, unit: 'rad' },
+      { name: 'Angle of the infill in the valley', value: 4 * half, unit: 'rad' },
+    ],
+  };
+}
+
+/** Points narrower than this cannot be held (mm). */
+const LEAST_ACROSS = 4;
+
+const starSteps = (star: Star, { borderMm }: MedallionParams, heightMm: number): string[] => [
+  `Glue a light board on a dark one, each at least ${sayMm(star.shortMm / 2)} thick, so that the glue line is the long diagonal of the points.`,
+  `From it saw ${star.points} rhombs with an angle of ${formatAngle(rad((2 * Math.PI) / star.points))} and sides of ${sayMm(star.sideMm)}, ${sayMm(heightMm)} high and what is sanded off; the glue line runs from point to point. Try them on the full-size template.`,
+  'Glue them round the middle, every light half on the same side: that makes the points stand out.',
+  `Fit ${star.points} infill triangles with ${formatAngle(rad((4 * Math.PI) / star.points))} in the valleys.`,
+  ...(borderMm > 0 ? [`Glue ${star.points} mitred pieces ${sayMm(borderMm)} wide round the star.`] : []),
+  'The points meet in the middle: drill it out and turn in a plug if they do not meet well.',
+];
+
+export function layCabin(
+  { floor }: MedallionParams,
+  outerMm: number,
+  heightMm: Mm,
+): Laid | { refused: ReturnType<typeof refuse> } {
+  if (floor.figure !== 'cabin') throw new Error(`floor ${floor.figure}`);
+  const cabin = cabinHolding(floor.rounds, floor.heart, outerMm);
+  if (cabin.logMm < 1 - SAME_LENGTH)
+    return {
+      refused: refuse(
+        'logs-too-thin',
+        'rounds',
+        `${floor.rounds} rounds in a floor of ${sayMm(2 * outerMm)} leave logs of ${sayMm(cabin.logMm)}; they have to be at least ${sayMm(1)}.`,
+        { most: Math.floor(outerMm * (1 - floor.heart)) },
+      ),
+    };
+  const count = 4 * floor.rounds;
+  const logs = range(count).map((i) => (floor.laid === 'left' ? log(cabin, i) : mirrored(log(cabin, i))));
+  const lengthOf = (i: number) => area(logs[i]!) / cabin.logMm;
+  return {
+    outlines: [heart(cabin), ...logs],
+    kinds: [
+      block('Heart', cabin.heartMm, cabin.heartMm, heightMm, [0]),
+      ...range(count).map((i) => ({
+        ...block(`Log ${i + 1}`, lengthOf(i), cabin.logMm, heightMm, [1 + i]),
+        grain: 'across' as const,
+      })),
+    ],
+    repeats: 1,
+    steps: [
+      `Saw a heart ${sayMm(cabin.heartMm)} square and strips ${sayMm(cabin.logMm)} wide.`,
+      'Glue the first strip to one side and trim it flush; turn the block a quarter and glue on the next, over the end of the first; light on two sides, dark on the other two.',
+      `After ${floor.rounds} rounds it is ${sayMm(2 * outerMm)} square and holds the disc.`,
+    ],
+    figures: [
+      { name: 'Heart', value: cabin.heartMm, unit: 'mm' },
+      { name: 'Logs, width', value: cabin.logMm, unit: 'mm' },
+    ],
+  };
+}
+
+const mirrored = (outline: readonly Point[]): Point[] =>
+  outline.map(({ x, y }) => ({ x, y: 0 - y })).reverse();
