@@ -47,9 +47,9 @@ test('a zigzag from nothing: the board it needs, on the piece, its pieces in Cut
   await angle.fill('76');
   await angle.press('Enter');
   await expect(builder(page).getByText(/it has to be a number from -75 to 75/)).toBeVisible();
-  await angle.fill('35');
-  await angle.press('Enter');
+  await angle.press('Escape');
   await expect(angle).toHaveValue('35°');
+  await expect(dialog).toBeVisible();
   await dialog.getByRole('button', { name: 'Close' }).click();
   await saved(page);
   await page.getByRole('link', { name: 'Cuts' }).click();

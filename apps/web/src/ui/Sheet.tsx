@@ -19,6 +19,10 @@ export function Sheet({
     <Dialog.Portal>
       <Dialog.Overlay className="fixed inset-0 z-10 bg-black/40" />
       <Dialog.Content
+        onEscapeKeyDown={(event) => {
+          // The first Escape puts back what stood in a field; the next one closes the sheet.
+          if ((event.target as Element | null)?.closest('[data-entry]')) event.preventDefault();
+        }}
         className={`fixed top-1/2 left-1/2 z-20 max-h-[92vh] ${WIDTHS[size]} max-w-[96vw] -translate-1/2 overflow-auto rounded-lg border border-line bg-pane p-5 shadow-xl`}
       >
         <Dialog.Title className="text-lg font-semibold">{title}</Dialog.Title>

@@ -41,6 +41,7 @@ export function TextEntry({
     <input
       {...control}
       aria-invalid={live?.wrong ? true : undefined}
+      data-entry={live && live.text !== editable ? 'typed' : undefined}
       className={`${controlClass} ${className}`}
       autoComplete="off"
       spellCheck={false}
