@@ -23,7 +23,7 @@ async function type(page: Page, label: string, text: string) {
 /** The plan of the selected ring, and what it says about its pieces. */
 async function plan(page: Page, number: number) {
   await ring(page, number).press('Enter');
-  return page.getByRole('dialog', { name: `Ring ${number} from above` });
+  return page.getByRole('dialog', { name: new RegExp(`^Ring ${number}\\b`) });
 }
 
 interface Case {
