@@ -20,7 +20,6 @@ import { Cautions } from '../ui/Cautions.js';
 import { pieceSizes } from '../ui/pieceSizes.js';
 import { BlankControls } from './BlankControls.js';
 import { FlatPattern, WrappedView } from './BlankDrawing.js';
-import { linkedSolids } from './linked.js';
 
 /** Blanks that are no rings, beside the stack: facetted globes, bent stacks. */
 export function BlanksStation() {
@@ -72,7 +71,7 @@ function Blank({ blank, index }: { blank: PlannedBlank; index: number }) {
   const [turn, setTurn] = useState(20);
   const [tilt, setTilt] = useState(25);
   const made = blank.made.ok ? blank.made.value : null;
-  const solids = useMemo(() => (made && stored ? linkedSolids(made, stored.making) : []), [made, stored]);
+  const solids = useMemo(() => (made ? [...made.solids, ...made.beside] : []), [made]);
   if (!stored) return null;
   const paint = (place: number) => {
     if (brush) dispatch(editPiece(edit.paintBlank(index, brush, [place])));

@@ -103,6 +103,7 @@ export function makeBent(given: BentParams): Result<MadeBlank> {
     groups: [{ name: 'Segment', count: wedges * segments }],
     kinds,
     solids,
+    beside: linkAsideMm > 0 ? solids.map((solid) => secondLink(solid, linkAsideMm)) : [],
     flat: solids.map((_, place) => ({ outline: flatCell(given, place, angle), place })),
     placeAt: finder(solids, holdsPoint),
     figures: [
@@ -153,6 +154,12 @@ export function makeBent(given: BentParams): Result<MadeBlank> {
     cautions: ['short-pieces', 'trapped-offcut', 'tapers', 'dust'],
   });
 }
+
+/** A piece as it lies in a second link: stood upright, its middle aside. */
+const secondLink = (solid: Solid, aside: number): Solid => ({
+  ...solid,
+  corners: solid.corners.map(({ x, y, z }) => ({ x: x + aside, y: -z, z: y })),
+});
 
 /** One segment of one wedge: its section, mitred ends to its neighbours, between the two faces of the wedge. */
 function wedgePiece(

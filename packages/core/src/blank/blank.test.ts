@@ -117,6 +117,18 @@ describe('a bent stack', () => {
     expect(linkClearance(60, 10, 60)).toBeCloseTo(40, 1);
     expect([isLinked(60, 60), isLinked(60, 130)]).toEqual([true, false]);
   });
+  test('the second link stands beside the first, and both have the room between them that is told', () => {
+    const blank = made(bent({ linkAsideMm: mm(60), wedges: 36 }));
+    const corners = (solids: typeof blank.solids) => solids.flatMap((solid) => solid.corners);
+    expect(blank.beside).toHaveLength(blank.solids.length);
+    let least = Infinity;
+    for (const p of corners(blank.solids))
+      for (const q of corners(blank.beside))
+        least = Math.min(least, Math.hypot(p.x - q.x, p.y - q.y, p.z - q.z));
+    const told = blank.figures.find(({ name }) => name === 'Room between the links')!.value;
+    expect(Math.abs(least - told)).toBeLessThan(4);
+    expect(made(bent()).beside).toEqual([]);
+  });
   test('links that collide or miss each other are told', () => {
     const codes = (change: Partial<BentParams>) => made(bent(change)).warnings.map(({ code }) => code);
     expect(codes({ linkAsideMm: mm(110) })).toContain('links-collide');

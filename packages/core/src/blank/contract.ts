@@ -12,6 +12,8 @@ export interface MadeBlank {
   readonly kinds: readonly PieceKind[];
   /** Every piece as it lies in the blank; convex, one for each place. */
   readonly solids: readonly Solid[];
+  /** What stands beside it and is only looked at, such as a second link; its places are those of the blank. */
+  readonly beside: readonly Solid[];
   /** The pattern laid flat, a part for each place. */
   readonly flat: readonly PicturePart[];
   /** Which place holds a point (mm); null where there is no wood. */

@@ -181,6 +181,7 @@ export function makeGlobe(given: GlobeParams): Result<MadeBlank> {
       kind('Equilateral', altitude(base), isosceles, ordered.length - isosceles),
     ],
     solids,
+    beside: [],
     flat: flatPattern(ordered, leg, base),
     placeAt: finder(solids, holdsPoint),
     figures: [

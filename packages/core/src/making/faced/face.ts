@@ -76,6 +76,12 @@ export function between(loop: readonly FacePoint[], low: number, high: number): 
   return cut(above, ({ z }) => high - z);
 }
 
+/** The part of a convex loop between two distances from the segment's middle. */
+export function betweenSides(loop: readonly FacePoint[], left: number, right: number): FacePoint[] {
+  const inside = cut(loop, ({ u }) => u - left);
+  return cut(inside, ({ u }) => right - u);
+}
+
 /** The part of a convex loop where `side` is not negative (Sutherland and Hodgman, CACM 17, 1974). */
 function cut(loop: readonly FacePoint[], side: (p: FacePoint) => number): FacePoint[] {
   return loop.flatMap((p, i) => {

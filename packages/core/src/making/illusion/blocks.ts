@@ -1,5 +1,5 @@
-import { between, type FacePoint, loopArea } from '../faced/face.js';
-import { always, betweenSides, type Facet, type IllusionFigure } from './figure.js';
+import { between, betweenSides, type FacePoint, loopArea } from '../faced/face.js';
+import { always, type Facet, type IllusionFigure } from './figure.js';
 
 /**
  * Cubes seen on edge: hexagons as wide as a segment, each of three rhombs, rows half a segment aside of each other and

@@ -25,20 +25,4 @@ export interface IllusionFigure {
   facets(width: number, height: number, rows: number): readonly Facet[];
 }
 
-/** The part of a convex loop between two distances from the middle. */
-export function betweenSides(loop: readonly FacePoint[], left: number, right: number): FacePoint[] {
-  const turned = loop.map(({ u, z }) => ({ u: z, z: u }));
-  return cutBelow(cutBelow(turned, left, 1), right, -1).map(({ u, z }) => ({ u: z, z: u }));
-}
-
-function cutBelow(loop: readonly FacePoint[], at: number, hand: 1 | -1): FacePoint[] {
-  return loop.flatMap((p, i) => {
-    const q = loop[(i + 1) % loop.length]!;
-    const [a, b] = [hand * (p.z - at), hand * (q.z - at)];
-    const t = a / (a - b);
-    const crossing = { u: p.u + t * (q.u - p.u), z: p.z + t * (q.z - p.z) };
-    return [...(a >= 0 ? [p] : []), ...(a >= 0 !== b >= 0 ? [crossing] : [])];
-  });
-}
-
 export const always = (tone: MeantTone) => () => tone;

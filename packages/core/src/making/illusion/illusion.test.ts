@@ -75,7 +75,12 @@ describe.each(NAMES)('the illusion “%s”', (name) => {
     expect(mirrored(inside)).toEqual(outside);
     const volumes = (given: ParamsOf<'illusion'>) =>
       madeRing(given, NEED).together[0]!.map((place) => volumeOfAll(madeRing(given, NEED).lay(place)));
-    expect(volumes(inside as ParamsOf<'illusion'>).sort()).toHaveLength(volumes(outside).length);
+    const [there, here] = [inside as ParamsOf<'illusion'>, outside].map((given) =>
+      volumes(given).sort((a, b) => a - b),
+    );
+    there!.forEach((volume, i) => {
+      expect(volume).toBeCloseTo(here![i]!, 6);
+    });
   });
 });
 

@@ -1,5 +1,5 @@
-import type { FacePoint } from '../faced/face.js';
-import { always, betweenSides, type IllusionFigure } from './figure.js';
+import { betweenSides, type FacePoint } from '../faced/face.js';
+import { always, type IllusionFigure } from './figure.js';
 
 /** Height of a band and of its dark edging, and where the bands enter the face, as shares of its height. */
 const BAND = 0.24;

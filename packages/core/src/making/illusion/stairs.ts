@@ -1,6 +1,6 @@
 import type { FacePoint } from '../faced/face.js';
-import { box, loopArea } from '../faced/face.js';
-import { always, betweenSides, type Facet, type IllusionFigure } from './figure.js';
+import { betweenSides, box, loopArea } from '../faced/face.js';
+import { always, type Facet, type IllusionFigure } from './figure.js';
 
 /** How far back a step goes, to the left and upwards, as shares of its own width and of the height. */
 const BACK = { left: 0.6, up: 0.26 } as const;

@@ -127,9 +127,7 @@ describe('a laminated ring', () => {
     expect(at({}, 20, 17)).toBe(1);
     expect(at({}, -20, 17)).toBe(1);
     // Diamonds: the upper row is the lower one upside down, so the same layer closes in from above.
-    expect([at({ figure: 'diamond' }, 0, 14), at({ figure: 'diamond' }, 0, 16)]).toEqual(
-      [1, 1].map(() => at({ figure: 'diamond' }, 0, 14)),
-    );
+    expect(at({ figure: 'diamond' }, 0, 14)).toBe(at({ figure: 'diamond' }, 0, 16));
     expect(at({ figure: 'diamond' }, 20, 1)).toBe(at({ figure: 'diamond' }, 20, 29));
     // Chevrons: peaks in both rows.
     expect(at({ figure: 'chevron' }, 0, 8.5)).not.toBe(at({ figure: 'chevron' }, 22, 8.5));
