@@ -41,7 +41,7 @@ module.exports = {
       to: {
         pathNot: [
           src,
-          '^node_modules/(zod|immer|papaparse|@types/papaparse|svgpath|dxf-parser|@tarikjabiri/dxf|culori|@types/culori|clipper2-ts)/',
+          '^node_modules/(zod|immer|papaparse|@types/papaparse|svgpath|dxf-parser|@tarikjabiri/dxf|culori|@types/culori|clipper2-ts|earcut|@types/earcut)/',
         ],
       },
     },

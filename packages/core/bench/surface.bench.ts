@@ -2,9 +2,10 @@ import Module, { type Manifold } from 'manifold-3d';
 import { beforeAll, expect, test } from 'vitest';
 import { radiusAt } from '../src/form/curve.js';
 import { layOut } from '../src/making/layOut.js';
+import { sampledRings } from '../src/project/standing.js';
 import { ringMesh } from '../src/surface/mesh.js';
 import { sampleWall } from '../src/surface/sample.js';
-import { middleOf, sampledRings, stacked, vaseOf } from './vase.js';
+import { middleOf, stacked, vaseOf } from './vase.js';
 
 let solids: Awaited<ReturnType<typeof Module>>;
 beforeAll(async () => {
@@ -63,7 +64,7 @@ function askedOfSolids(points: number): { each: number; prepared: number } {
 
 test('sampling the outside of 40 × 48 at 1024 × 512 points, and asking solids', () => {
   const { vessel, ...piece } = stacked(vaseOf(40, 48));
-  const rings = sampledRings({ vessel, ...piece });
+  const rings = sampledRings(piece);
   const ready = middleOf(() => sampleWall(vessel, rings, 'outside', FINE));
   const points = FINE.columns * FINE.rows;
   const { each, prepared } = askedOfSolids(2000);

@@ -1,6 +1,5 @@
 import { mm } from '../src/measure/quantity.js';
 import { type Prepared, type Stacking, stackUp } from '../src/project/prepare.js';
-import type { SampledRing } from '../src/surface/sample.js';
 
 /** A shouldered vase of rings 8 mm high, in brick bond. */
 export const vaseOf = (rings: number, count: number): Stacking => {
@@ -33,14 +32,6 @@ export function stacked(stacking: Stacking): Prepared {
   if (!made.ok) throw new Error(made.reasons[0]!.message);
   return made.value;
 }
-
-export const sampledRings = ({ rings }: Prepared): SampledRing[] =>
-  rings.map(({ made, turn, course }) => ({
-    made: made.ok ? made.value : null,
-    turn,
-    bottomMm: course.bottomMm,
-    topMm: course.topMm,
-  }));
 
 /** The middle of several runs, ms. */
 export function middleOf(work: () => void, runs = 7): number {

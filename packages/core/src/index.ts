@@ -1,6 +1,5 @@
 export type { MadeBlank } from './blank/contract.js';
 export { BLANKS, type BlankKind, type BlankMaking } from './blank/registry.js';
-export type { Point3, Solid } from './blank/space.js';
 export type { Check } from './check/check.js';
 export { cutListCsv } from './exchange/cutListCsv.js';
 export { glyphFromLoops, inlayFile, readOutline } from './exchange/outlineFile.js';
@@ -83,6 +82,7 @@ export type { PlannedBlank } from './project/blanks.js';
 export { type Change, type Command, run } from './project/commands/command.js';
 export * as edit from './project/commands/edits.js';
 export type { Stroke } from './project/commands/paintCommands.js';
+export { liftOfBands } from './project/commands/stack.js';
 export type { StashedRing } from './project/commands/stashCommands.js';
 export { projectedSections } from './project/commands/twistCommands.js';
 export { AGES, type TouchingPair, touchingPairs, weakShare } from './project/contrast.js';
@@ -96,7 +96,9 @@ export {
   undone,
 } from './project/history.js';
 export { readProject } from './project/inspect.js';
+export { meshesOf, type StackMesh } from './project/meshes.js';
 export { mirrorImage } from './project/mirror.js';
+export { ownerName } from './project/owners.js';
 export { type Plan, plan } from './project/plan.js';
 export {
   dress,
@@ -114,6 +116,15 @@ export {
   type Underlay,
 } from './project/schema.js';
 export { reasonsOf } from './project/sentences.js';
+export {
+  type Drawn,
+  drawnOf,
+  type MetPlace,
+  placeOnWall,
+  sampledCuts,
+  sampledRings,
+  shownOn,
+} from './project/standing.js';
 export { type Beginning, startProject } from './project/start.js';
 export { type RingSize, startFromRings } from './project/startFromRings.js';
 export { type StashEntry, stashedRingSchema, stashTaken, stashUsedBy } from './project/stash.js';
@@ -122,9 +133,12 @@ export { cellAspect, trueTurns, wallOf } from './project/wall.js';
 export { type Bond, bondOf } from './ring/bond.js';
 export { bandAt } from './ring/overlap.js';
 export { type Point, turned } from './ring/plane.js';
+export { type Cuts, type HalfSpace, MOST_SLANTS, type Slant, sidesOf } from './ring/slant.js';
 export type { Thickness } from './ring/slicing.js';
+export type { Point3, Solid } from './ring/space.js';
 export { CAUTION_NOTE, CAUTIONS, type CautionId } from './settings/cautions.js';
 export { DEFAULT_SHOP, type Shop, shopSchema } from './settings/shop.js';
+export { clipped, type Triangle } from './surface/clip.js';
 export { insideLine, outsideLine, type SectionPoint, woodOutline } from './surface/drawing.js';
 export {
   FINE_MESH,
@@ -134,6 +148,7 @@ export {
   VIEW_MESH,
 } from './surface/mesh.js';
 export { type FrontPoint, type OutsidePatch, outsidePatches } from './surface/outside.js';
+export { regionSection } from './surface/regionSection.js';
 export {
   type Fineness,
   type SampledRing,

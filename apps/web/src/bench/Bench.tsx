@@ -62,8 +62,8 @@ function Panes({
   const pane = useBox<HTMLDivElement>();
   const { vessel, rings } = prepared;
   const reachMm = Math.max(...plan.rings.map(({ cornerMm }) => cornerMm));
-  const topMm = Math.max(vessel.heightMm, rings.at(-1)!.course.topMm);
-  const thinnestMm = Math.min(...rings.map(({ course }) => course.topMm - course.bottomMm));
+  const topMm = Math.max(vessel.heightMm, rings.at(-1)!.stands.topMm);
+  const thinnestMm = Math.min(...rings.map(({ stands: course }) => course.topMm - course.bottomMm));
   const room = grab === 'curve' ? LABELS : 0;
   const { scale, heightMm } = useStill({
     scale: zoom * scaleFor({ heightMm: topMm, reachMm, thinnestMm }, bench, pane, fit, room),

@@ -1,13 +1,18 @@
 import {
   cutRows,
+  type Drawn,
+  drawnOf,
   edit,
   insideLine,
   mm,
   outsideLine,
+  type Point3,
   type Prepared,
   type PreparedRing,
   type Project,
+  regionSection,
   type Species,
+  sidesOf,
   woodOutline,
 } from '@fellside/core';
 import { type MouseEvent, memo, useMemo } from 'react';
@@ -45,7 +50,11 @@ export const CutThrough = memo(function CutThrough({ prepared, palette, at, view
     const radiusMm = shopLength((at.x(0) - (event.clientX - box.left)) / perMm, units);
     dispatch(editPiece(edit.addPoint({ heightMm, radiusMm: mm(radiusMm), kind: 'smooth' })));
   };
-  const blanks = rings.map((ring) => <Blank key={ring.ring.id} {...{ ring, palette, at, view }} />);
+  const direction = view - Math.PI / 2;
+  const blanks = useMemo(
+    () => <Blanks {...{ prepared, palette, at, direction }} />,
+    [prepared, palette, at, direction],
+  );
   const { allowances } = useApp(projectOf);
   return (
     <g>
@@ -75,7 +84,7 @@ export const CutThrough = memo(function CutThrough({ prepared, palette, at, view
 function envelope(rings: readonly PreparedRing[], allowances: Project['allowances'], at: Place): string {
   return rings
     .filter(({ ring, made }) => made.ok && (ring.fixed || ring.measured?.diameterMm !== undefined))
-    .map(({ course, made }) => {
+    .map(({ stands: course, made }) => {
       if (!made.ok) return '';
       const { outerMm, innerMm } = made.value.gives;
       const [low, high] = [at.y(course.bottomMm), at.y(course.topMm)];
@@ -86,25 +95,60 @@ function envelope(rings: readonly PreparedRing[], allowances: Project['allowance
     .join('');
 }
 
-/** One ring's blank where the cut meets it, a quarter turn round from the line of sight: what lies there, inside out. */
+interface BlanksProps extends Pick<CutThroughProps, 'prepared' | 'palette' | 'at'> {
+  /** Radians from the index mark: a quarter turn round from the line of sight. */
+  readonly direction: number;
+}
+
+/** Rings and bands where the cut meets them; where slanted cuts divide them, part by part. */
+function Blanks({ prepared, palette, at, direction }: BlanksProps) {
+  const { cuts, rings, bands } = prepared;
+  const drawn = drawnOf(prepared);
+  if (cuts.length === 0)
+    return drawn.map((part) => (
+      <Blank key={part.index} shift={NOT_MOVED} {...{ part, palette, at, direction }} />
+    ));
+  return drawn.flatMap((part) => {
+    const { index, band, made } = part;
+    const reaches = band === undefined ? rings[index]!.reaches : bands[band]!.reaches;
+    return reaches.map(({ region, fromMm, toMm }) => {
+      const heights = [fromMm - made.cornerMm, toMm + made.cornerMm] as const;
+      const outline = regionSection(sidesOf(cuts, region), direction, 2 * made.cornerMm, heights);
+      if (outline.length === 0) return null;
+      const id = `cut-${index}-${region.above}`;
+      return (
+        <g key={id} clipPath={`url(#${id})`}>
+          <clipPath id={id}>
+            <path d={`${linePath(outline, at)}Z`} />
+          </clipPath>
+          <Blank shift={region.shift} {...{ part, palette, at, direction }} />
+        </g>
+      );
+    });
+  });
+}
+
+const NOT_MOVED: Point3 = { x: 0, y: 0, z: 0 };
+
+/** One ring's blank where the cut meets it: what lies there, inside out. */
 function Blank({
-  ring: { ring, course, made, turn },
+  part: { made, turn, bottomMm, woods },
+  shift,
   palette,
   at,
-  view,
-}: { ring: PreparedRing } & Omit<CutThroughProps, 'prepared' | 'faint'>) {
-  if (!made.ok) return null;
-  const { lean, heightMm } = made.value;
-  const rows = cutRows(made.value, turn, view - Math.PI / 2);
+  direction,
+}: { part: Drawn; shift: Point3 } & Omit<BlanksProps, 'prepared'>) {
+  const { lean, heightMm } = made;
+  const rows = cutRows(made, turn, direction, shift);
   const whole = rows.length === 1;
-  const height = (z: number) => at.y(course.bottomMm + z);
+  const height = (z: number) => at.y(bottomMm + shift.z + z);
   const quad = (fromMm: number, toMm: number, inner: number, outer: number) => {
     const [low, high] = [lean * (fromMm - heightMm / 2), lean * (toMm - heightMm / 2)];
     return `M${at.x(outer + low)} ${height(fromMm)}L${at.x(outer + high)} ${height(toMm)}H${at.x(inner + high)}L${at.x(inner + low)} ${height(fromMm)}Z`;
   };
   return rows.flatMap(({ fromMm, toMm, parts }) =>
     parts.map(({ place, innerMm, outerMm }) => {
-      const fill = place === null ? 'none' : woodFill(palette.get(ring.woods[place]!), 'bench');
+      const fill = place === null ? 'none' : woodFill(palette.get(woods[place]!), 'bench');
       return (
         <path
           key={`${fromMm} ${innerMm}`}

@@ -1,12 +1,11 @@
 import {
+  drawnOf,
+  type MetPlace,
   outsideLine,
   outsidePatches,
   type Prepared,
-  type PreparedRing,
-  placeToward,
+  placeOnWall,
   radiusAt,
-  type SectionPoint,
-  type Vessel,
 } from '@fellside/core';
 import { memo, type PointerEvent, useMemo } from 'react';
 import { useApp } from '../store/store.js';
@@ -14,90 +13,77 @@ import { Shade } from '../ui/Shade.js';
 import type { Keys } from './keys.js';
 import { frontPath, linePath, type Place } from './path.js';
 
+interface OutsideProps {
+  readonly prepared: Prepared;
+  readonly at: Place;
+  readonly view: number;
+  readonly onEnter: (ring: number, place: number) => void;
+  readonly onPick: (ring: number, place: number | null, keys: Keys) => void;
+}
+
 /** Right of the axis: what the turned piece is pointed at and shaded with; its woods are on the canvas behind. */
-export function Outside({ prepared, at, ...pointing }: OutsideProps) {
+export function Outside({ prepared, at, view, onEnter, onPick }: OutsideProps) {
   const { vessel, rings } = prepared;
-  const top = Math.min(vessel.heightMm, rings.at(-1)!.course.topMm);
+  const top = Math.min(vessel.heightMm, rings.at(-1)!.stands.topMm);
   const outline = useMemo(() => outsideLine(vessel, 0, top), [vessel, top]);
+  /** What is under the pointer; where there is air, the ring that stands there. */
+  const under = (event: PointerEvent<SVGGElement>, index: number): Partial<MetPlace> & { ring: number } => {
+    const box = event.currentTarget.ownerSVGElement!.getBoundingClientRect();
+    const up = Math.min(1, Math.max(0, (at.y(0) - (event.clientY - box.top)) / (at.y(0) - at.y(1)) / top));
+    const z = up * top;
+    const across = at.x(radiusAt(vessel.outside, z)) - at.x(0);
+    const sine = (event.clientX - box.left - at.x(0)) / Math.max(1, across);
+    const met = sine < 0 || sine > 1 ? null : placeOnWall(prepared, 'outside', view + Math.asin(sine), z);
+    return met ?? { ring: index };
+  };
   return (
     <g>
-      {rings.map((ring, index) => (
-        <RingOutside key={ring.ring.id} {...{ ring, index, vessel, at }} {...pointing} />
-      ))}
+      {rings.map(({ ring, stands }, index) => {
+        const line = outsideLine(vessel, Math.min(top, stands.bottomMm), Math.min(top, stands.topMm));
+        if (stands.bottomMm >= top) return null;
+        return (
+          <g
+            key={ring.id}
+            data-outside={index + 1}
+            onPointerMove={(event) => {
+              const { ring, place } = under(event, index);
+              if (place !== undefined) onEnter(ring, place);
+            }}
+            onClick={(event) => {
+              const { ring, place } = under(event as unknown as PointerEvent<SVGGElement>, index);
+              onPick(ring, place ?? null, event);
+            }}
+          >
+            <path
+              d={`${linePath(line, at)}L${at.x(0)} ${at.y(line.at(-1)!.z)}L${at.x(0)} ${at.y(line[0]!.z)}z`}
+              fill="transparent"
+            />
+          </g>
+        );
+      })}
+      <Hovered {...{ prepared, at, view }} />
       <Shade line={outline} at={at} />
       <path d={linePath(outline, at)} fill="none" stroke="var(--color-ink)" strokeOpacity="0.6" />
     </g>
   );
 }
 
-interface Pointing {
-  readonly at: Place;
-  readonly view: number;
-  readonly onEnter: (ring: number, place: number) => void;
-  readonly onPick: (ring: number, place: number | null, keys: Keys) => void;
-}
-interface OutsideProps extends Pointing {
-  readonly prepared: Prepared;
-}
-
-/** One ring's strip of the outside: it takes the pointer, and shows the segment that is pointed at. */
-const RingOutside = memo(function RingOutside({
-  ring,
-  index,
-  vessel,
+/** The segment, or the band, that is pointed at, wherever. */
+const Hovered = memo(function Hovered({
+  prepared,
   at,
   view,
-  onEnter,
-  onPick,
-}: Pointing & { ring: PreparedRing; index: number; vessel: Vessel }) {
-  const { made, turn, course } = ring;
-  const top = Math.min(course.topMm, vessel.heightMm);
-  const line = useMemo(
-    () => (course.bottomMm < top ? outsideLine(vessel, course.bottomMm, top) : []),
-    [vessel, course, top],
-  );
-  if (!made.ok || line.length === 0) return null;
-  const under = (event: PointerEvent<SVGGElement>): number | null => {
-    const box = event.currentTarget.ownerSVGElement!.getBoundingClientRect();
-    const up = Math.min(1, Math.max(0, (at.y(0) - (event.clientY - box.top)) / (at.y(0) - at.y(1)) / top));
-    const z = up * top;
-    const radius = radiusAt(vessel.outside, z);
-    const across = at.x(radius) - at.x(0);
-    const sine = (event.clientX - box.left - at.x(0)) / Math.max(1, across);
-    if (sine < 0 || sine > 1) return null;
-    return placeToward(made.value, turn, radius, view + Math.asin(sine), z - course.bottomMm);
-  };
-  const area = `${linePath(line, at)}L${at.x(0)} ${at.y(line.at(-1)!.z)}L${at.x(0)} ${at.y(line[0]!.z)}z`;
-  return (
-    <g
-      data-outside={index + 1}
-      onPointerMove={(event) => {
-        const place = under(event);
-        if (place !== null) onEnter(index, place);
-      }}
-      onClick={(event) => onPick(index, under(event as unknown as PointerEvent<SVGGElement>), event)}
-    >
-      <path d={area} fill="transparent" />
-      <Hovered {...{ ring, index, vessel, line, view, at }} />
-    </g>
-  );
-});
-
-interface HoveredProps extends Pick<Pointing, 'at' | 'view'> {
-  readonly ring: PreparedRing;
-  readonly index: number;
-  readonly vessel: Vessel;
-  readonly line: readonly SectionPoint[];
-}
-
-function Hovered({ ring: { made, turn, course }, index, vessel, line, view, at }: HoveredProps) {
-  const place = useApp(({ session: { hover } }) => (hover?.ring === index ? hover.place : null));
-  if (place === null || !made.ok) return null;
-  const standing = { made: made.value, turn, bottomMm: course.bottomMm };
-  return outsidePatches(standing, vessel.outside, line, view)
-    .filter((patch) => patch.place === place)
+}: Pick<OutsideProps, 'prepared' | 'at' | 'view'>) {
+  const hover = useApp((state) => state.session.hover);
+  const drawn = useMemo(() => drawnOf(prepared), [prepared]);
+  const here = drawn.find(({ index }) => index === hover?.ring);
+  if (!here || hover?.place == null) return null;
+  const { vessel } = prepared;
+  const line = outsideLine(vessel, here.fromMm, here.toMm);
+  return outsidePatches(here, vessel.outside, line, view)
+    .filter((patch) => patch.place === hover.place)
     .map(({ outline }) => {
       const d = frontPath(outline, at, 'Z');
-      return <path key={d} d={d} className="hovered" />;
+      return <path key={d} d={d} className={here.cuts ? 'hovered-part' : 'hovered'} />;
     });
-}
+});

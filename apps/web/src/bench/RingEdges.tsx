@@ -27,7 +27,7 @@ export function RingEdges({ rings, y, scale, width }: RingEdgesProps) {
 }
 
 function Edge({
-  ring: { course },
+  ring: { course, stands },
   index,
   y,
   scale,
@@ -41,7 +41,7 @@ function Edge({
     return edit.moveEdge(index, course.bottomMm + height);
   };
   const drag = useDrag((travel) => to(-travel.y / scale));
-  const top = y(course.topMm);
+  const top = y(stands.topMm);
   const grip = (
     <>
       <rect x={22} width={width - 22} y={top - 3.5} height={7} fill="transparent" />
@@ -57,7 +57,7 @@ function Edge({
   return (
     <Handle
       name={`Edge above ring ${index + 1}`}
-      valueMm={course.topMm}
+      valueMm={stands.topMm}
       says=" above the bench"
       drag={drag}
       onNudge={(_, up) => up !== 0 && dispatch(editPiece(edit.moveEdge(index, mm(course.topMm + up))))}

@@ -10,8 +10,8 @@ export function RingNumbers({ rings, y }: { rings: readonly PreparedRing[]; y: (
   return (
     <g fontSize="12" aria-hidden>
       {rings
-        .filter(({ course }) => y(course.bottomMm) - y(course.topMm) >= ROOM)
-        .map(({ course, ring }) => {
+        .filter(({ stands: course }) => y(course.bottomMm) - y(course.topMm) >= ROOM)
+        .map(({ stands: course, ring }) => {
           const lit = selected.includes(course.index);
           return (
             <text

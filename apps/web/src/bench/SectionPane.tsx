@@ -64,10 +64,10 @@ export function SectionPane({
       onEnter: (ring: number, place: number) => dispatch(session.hovered({ ring, place })),
       onPick: (ring: number, place: number | null, keys: Parameters<typeof clickRing>[1]) => {
         if (place !== null) onPlace?.(ring, place);
-        dispatch(clickRing(ring, keys));
+        if (ring < rings.length) dispatch(clickRing(ring, keys));
       },
     }),
-    [dispatch, onPlace],
+    [dispatch, onPlace, rings.length],
   );
   /** The height under the pointer, over the cut-through; null over the outside. */
   const heightUnder = (event: MouseEvent<SVGSVGElement>): number | null => {
@@ -77,7 +77,7 @@ export function SectionPane({
   const ringAt = (z: number | null) =>
     z === null
       ? undefined
-      : rings.find(({ course }) => course.bottomMm <= z && z < course.topMm)?.course.index;
+      : rings.find(({ stands }) => stands.bottomMm <= z && z < stands.topMm)?.stands.index;
   const pointed = (event: MouseEvent<SVGSVGElement>) => {
     const z = heightUnder(event);
     dispatch(session.pointedAt(z));

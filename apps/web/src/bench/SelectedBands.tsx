@@ -9,14 +9,14 @@ interface BandsProps {
 /** The selected rings that there are. */
 function useSelected(rings: readonly PreparedRing[]): readonly PreparedRing[] {
   const selected = useApp((state) => state.session.selected);
-  return rings.filter(({ course }) => selected.includes(course.index));
+  return rings.filter(({ stands: course }) => selected.includes(course.index));
 }
 
 /** The whole line of every selected ring, lit across a pane. */
 export function SelectedBands({ rings, y }: BandsProps) {
   return (
     <g pointerEvents="none">
-      {useSelected(rings).map(({ course, ring }) => (
+      {useSelected(rings).map(({ stands: course, ring }) => (
         <rect
           key={ring.id}
           x={0}
@@ -34,7 +34,7 @@ export function SelectedBands({ rings, y }: BandsProps) {
 export function SelectedOutlines({ rings, y }: BandsProps) {
   return (
     <g pointerEvents="none" stroke="var(--color-teal)" strokeWidth="2">
-      {useSelected(rings).map(({ course, ring }) => (
+      {useSelected(rings).map(({ stands: course, ring }) => (
         <path key={ring.id} d={`M0 ${y(course.topMm)}h9999M0 ${y(course.bottomMm)}h9999`} />
       ))}
     </g>
@@ -44,7 +44,7 @@ export function SelectedOutlines({ rings, y }: BandsProps) {
 /** The line of the ring that is pointed at in any pane. */
 export function HoveredBand({ rings, y }: BandsProps) {
   const ring = useApp((state) => state.session.hover?.ring);
-  const course = ring === undefined ? undefined : rings[ring]?.course;
+  const course = ring === undefined ? undefined : rings[ring]?.stands;
   if (!course) return null;
   return (
     <rect

@@ -88,8 +88,7 @@ export function UnrolledPane({ prepared, upright: { y, height, scale }, onPlace,
             className={`relative block ${brush ? 'touch-none' : ''}`}
           >
             <Unrolled
-              rings={prepared.rings}
-              vessel={prepared.vessel}
+              prepared={prepared}
               side={shownSide}
               width={width - PADDING}
               y={y}
@@ -100,7 +99,7 @@ export function UnrolledPane({ prepared, upright: { y, height, scale }, onPlace,
               }}
               onPick={(ring, place, keys) => {
                 if (!brush) onPlace?.(ring, place);
-                dispatch(clickRing(ring, keys));
+                if (ring < prepared.rings.length) dispatch(clickRing(ring, keys));
               }}
             />
             <SelectedOutlines rings={prepared.rings} y={y} />
@@ -115,10 +114,12 @@ export function UnrolledPane({ prepared, upright: { y, height, scale }, onPlace,
 /** The place under the pointer in words. */
 function nameOf(
   { ring, place }: { ring: number; place: number | null },
-  { rings }: Prepared,
+  { rings, bands }: Prepared,
   palette: ReadonlyMap<string, Species>,
 ): string {
   const here = rings[ring]?.ring;
+  const band = bands[ring - rings.length];
+  if (band) return `slanted band ${ring - rings.length + 1}: ${palette.get(band.slant.wood)?.name ?? ''}`;
   if (!here) return '';
   const { woods, making } = here;
   const groups = groupsOf(making);

@@ -24,7 +24,7 @@ export function useInView(
   useEffect(() => {
     const element = bench.current;
     const { rings, scale, heightMm } = place.current;
-    const course = last === undefined ? undefined : rings[last]?.course;
+    const course = last === undefined ? undefined : rings[last]?.stands;
     if (!element || !course) return;
     const [top, bottom] = [course.topMm, course.bottomMm].map((z) => HEAD + (heightMm - z) * scale) as [
       number,

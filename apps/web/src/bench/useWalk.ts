@@ -16,7 +16,7 @@ export function useWalk(rings: readonly PreparedRing[], onPlace?: (ring: number,
   const hover = useApp((state) => state.session.hover);
   const selected = useApp((state) => state.session.selected.at(-1) ?? 0);
   const at = {
-    ring: hover?.ring ?? Math.min(selected, rings.length - 1),
+    ring: Math.min(hover?.ring ?? selected, rings.length - 1),
     place: hover?.place ?? 0,
   };
   return (event: KeyboardEvent) => {

@@ -1,15 +1,11 @@
-import { type Curve, insideAt, radiusAt, type Vessel } from '@fellside/core';
+import type { Curve, Vessel } from '@fellside/core';
 
-/** One side of the turned wall: its curve, and its radius at a height of the piece, mm. */
+/** One side of the turned wall, and its curve. */
 export interface WallSide {
+  readonly side: 'outside' | 'inside';
   readonly curve: Curve;
-  radiusAt(z: number): number;
 }
 
 /** The outside of a piece, or its inside where it has one. */
-export function wallSide(vessel: Vessel, side: 'outside' | 'inside'): WallSide {
-  const { outside, inside } = vessel;
-  return side === 'inside' && inside
-    ? { curve: inside, radiusAt: (z) => insideAt(vessel, z) ?? 0 }
-    : { curve: outside, radiusAt: (z) => radiusAt(outside, z) };
-}
+export const wallSide = ({ outside, inside }: Vessel, side: 'outside' | 'inside'): WallSide =>
+  side === 'inside' && inside ? { side, curve: inside } : { side: 'outside', curve: outside };

@@ -10,6 +10,7 @@ export function PieceTable({ plan }: { plan: Plan }) {
   const units = useApp(unitsOf);
   const woods = useApp(woodsOf);
   const owners = [
+    ...plan.slants.map((pieces, i) => ({ id: `slant-${i}`, pieces: [pieces], name: `Band ${i + 1}` })),
     ...plan.blanks.map(({ id, pieces }, i) => ({ id, pieces, name: `Blank ${i + 1}` })),
     ...[...plan.rings].reverse().map(({ id, pieces, index }) => ({ id, pieces, name: String(index + 1) })),
   ];

@@ -3,6 +3,7 @@ import {
   formatLength,
   type Lumber,
   type Mm,
+  ownerName,
   type StripListEntry,
   type UnitSystem,
 } from '@fellside/core';
@@ -15,8 +16,8 @@ import { headClass, tableClass } from './tables.js';
 export function StripTable({ lumber }: { lumber: Lumber }) {
   const units = useApp(unitsOf);
   const woods = useApp(woodsOf);
-  const count = useApp(projectOf).rings.length;
-  const ownerName: Owner = (ring) => (ring < count ? `ring ${ring + 1}` : `blank ${ring - count + 1}`);
+  const project = useApp(projectOf);
+  const nameOf: Owner = (ring) => ownerName(project, ring);
   const wood = (id: string) => woods.find((species) => species.id === id);
   const woodsCut = [...new Set(lumber.strips.map((list) => list.wood))];
   return (
@@ -45,7 +46,7 @@ export function StripTable({ lumber }: { lumber: Lumber }) {
                 key={`${list.widthMm} ${list.thicknessMm} ${list.cutAngle} ${list.bladeTilt} ${list.cutting}`}
                 list={list}
                 units={units}
-                ownerName={ownerName}
+                ownerName={nameOf}
               />
             ))}
           </tbody>
@@ -60,8 +61,8 @@ export function StripTable({ lumber }: { lumber: Lumber }) {
             key={`${panel.ring} ${panel.name} ${panel.wood} ${panel.lengthMm} ${panel.widthMm} ${panel.thicknessMm}`}
             className="flex gap-2 border-t border-line px-1.5 py-1"
           >
-            <Swatch wood={wood(panel.wood)} size={16} /> {ownerName(panel.ring)}, {panel.name}: {panel.count}{' '}
-            × {formatLength(panel.lengthMm, units)} × {formatLength(panel.widthMm, units)}, planed{' '}
+            <Swatch wood={wood(panel.wood)} size={16} /> {nameOf(panel.ring)}, {panel.name}: {panel.count} ×{' '}
+            {formatLength(panel.lengthMm, units)} × {formatLength(panel.widthMm, units)}, planed{' '}
             {formatLength(panel.thicknessMm, units)}, from {panel.quarter}
           </li>
         ))}

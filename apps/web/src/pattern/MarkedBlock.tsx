@@ -12,8 +12,8 @@ export function MarkedBlock({ rings, width, y }: MarkedBlockProps) {
   const marked = useApp((state) => (state.session.tool === 'block' ? state.session.marked : null));
   const [low, high] = [rings[marked?.low ?? -1], rings[marked?.high ?? -1]];
   if (!marked || !low || !high) return null;
-  const top = y(high.course.topMm);
-  const height = y(low.course.bottomMm) - top;
+  const top = y(high.stands.topMm);
+  const height = y(low.stands.bottomMm) - top;
   return (
     <g pointerEvents="none">
       {[0, -1].map((lap) => (

@@ -5,13 +5,14 @@ import {
   patch,
   repeated,
   type Spot,
+  shownOn,
   stretchAt,
   type Wall,
   wallOf,
 } from '@fellside/core';
 import { createSelector } from '@reduxjs/toolkit';
 import { editPiece, previewPiece } from '../store/edits.js';
-import { preparedOf } from '../store/selectors.js';
+import { preparedOf, projectOf } from '../store/selectors.js';
 import { session, type Tool } from '../store/sessionSlice.js';
 import type { Dispatch, State } from '../store/store.js';
 
@@ -25,7 +26,7 @@ export const keyAt =
   (state: State) =>
   ({ ring, place }: Spot): string => {
     const prepared = preparedOf(state);
-    return (prepared.ok && prepared.value.rings[ring]?.ring.woods[place]) || '';
+    return (prepared.ok && shownOn(prepared.value)[ring]?.woods[place]) || '';
   };
 
 /** The places that a stroke of a tool at one of them covers, before repeats. */
@@ -59,6 +60,9 @@ const LABELS: Partial<Record<Tool, string>> = {
 function strokeOf(state: State, spots: readonly Spot[]) {
   const { brush, tool, fold, mirror } = state.session;
   if (!brush) return null;
+  const { rings } = projectOf(state);
+  const band = spots.find(({ ring }) => ring >= rings.length);
+  if (band) return edit.setSlant(band.ring - rings.length, { wood: brush });
   const all = spots.flatMap((spot) => covered(state, tool, spot));
   const images = repeated(wallOfPiece(state), all, { fold, mirror });
   return edit.paint(

@@ -58,6 +58,7 @@ export function useBrush(rings: Prepared['rings']): Brush {
         const { tool, brush } = getState().session;
         const spot = { ring, place };
         if (tool === 'block') {
+          if (ring >= rings.length) return;
           marking.current = spot;
           dispatch(markBetween(spot, spot));
         } else if (tool === 'place' && brush) {
@@ -67,8 +68,8 @@ export function useBrush(rings: Prepared['rings']): Brush {
       });
     const enter = (ring: number, place: number) => {
       const spot = { ring, place };
-      if (marking.current) dispatch(markBetween(marking.current, spot));
-      if (!spots.current) return;
+      if (marking.current && ring < rings.length) dispatch(markBetween(marking.current, spot));
+      if (!spots.current || ring >= rings.length) return;
       if (spots.current.some((known) => known.ring === ring && known.place === place)) return;
       spots.current = [...spots.current, spot];
       dispatch(previewStroke(spots.current));

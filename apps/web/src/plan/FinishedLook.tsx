@@ -18,8 +18,8 @@ export function FinishedLook({ prepared, ring }: { prepared: Prepared; ring: Pre
   const palette = useApp(paletteOf);
   const { wall, current } = useSampledWall('finished-look', 'outside', 640);
   const inks = useInks(prepared, palette, current);
-  const { bottomMm } = ring.course;
-  const topMm = Math.min(ring.course.topMm, prepared.vessel.heightMm);
+  const { bottomMm } = ring.stands;
+  const topMm = Math.min(ring.stands.topMm, prepared.vessel.heightMm);
   const middle = (bottomMm + topMm) / 2;
   const round = 2 * Math.PI * radiusAt(prepared.vessel.outside, Math.max(0, middle)) * SHARE;
   const tall = Math.round(Math.max(LEAST_TALL, Math.min(220, ((topMm - bottomMm) / round) * WIDE)));

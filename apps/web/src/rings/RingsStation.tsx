@@ -14,9 +14,14 @@ import { WoodBar } from './WoodBar.js';
 export function RingsStation() {
   const dispatch = useActions();
   const brush = useApp((state) => state.session.brush);
+  const count = useApp(projectOf).rings.length;
   useRingInAddress();
   const paint = (ring: number, place: number) => {
-    if (brush) dispatch(editPiece(edit.setWood([ring], brush, [place])));
+    if (!brush) return;
+    const band = ring - count;
+    dispatch(
+      editPiece(band < 0 ? edit.setWood([ring], brush, [place]) : edit.setSlant(band, { wood: brush })),
+    );
   };
   return (
     <>

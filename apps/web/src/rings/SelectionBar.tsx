@@ -11,6 +11,7 @@ import { NumberField } from '../ui/NumberField.js';
 import { BondChoice } from './BondChoice.js';
 import { PatchTool } from './PatchTool.js';
 import { RingActions } from './RingActions.js';
+import { SlantedBands } from './SlantedBands.js';
 import { SliceDialog } from './SliceDialog.js';
 import { StashDialog } from './StashDialog.js';
 import { shared, useTargets } from './targets.js';
@@ -93,6 +94,7 @@ export function SelectionBar() {
       <RingActions selected={selected} />
       <SliceDialog />
       <PatchTool targets={targets} />
+      <SlantedBands />
       <Link to={`/piece/${id}/blanks`} className="flex h-8 items-center text-sm text-teal underline">
         Blanks that are no rings
       </Link>

@@ -1,4 +1,5 @@
 import {
+  drawnOf,
   extremes,
   outsideLine,
   outsidePatches,
@@ -24,7 +25,8 @@ interface ElevationProps {
 }
 
 /** The whole outside of a piece, seen from the front. */
-export function Elevation({ id, prepared: { vessel, rings }, palette, scale }: ElevationProps) {
+export function Elevation({ id, prepared, palette, scale }: ElevationProps) {
+  const { vessel } = prepared;
   const half = extremes(vessel.outside, 0, vessel.heightMm).most * scale;
   const y = (height: number) => (vessel.heightMm - height) * scale;
   const right = { x: (r: number) => half + r * scale, y };
@@ -33,19 +35,20 @@ export function Elevation({ id, prepared: { vessel, rings }, palette, scale }: E
   return (
     <svg width={2 * half} height={vessel.heightMm * scale} aria-hidden>
       <WoodPatterns woods={palette.values()} hatched={false} prefix={id} />
-      {rings.flatMap(({ ring, course, made, turn }) => {
-        if (!made.ok) return [];
-        const top = Math.min(course.topMm, vessel.heightMm);
-        const line = outsideLine(vessel, course.bottomMm, top);
-        const standing = { made: made.value, turn, bottomMm: course.bottomMm };
-        const patches = outsidePatches(standing, vessel.outside, line, VIEW, 'front');
+      {drawnOf(prepared).flatMap((drawn) => {
+        const { index, woods, fromMm, toMm, cuts } = drawn;
+        const line = outsideLine(vessel, fromMm, toMm);
+        const patches = outsidePatches(drawn, vessel.outside, line, VIEW, 'front');
         return [
-          ...woodPaths(patches, ring.woods, ({ outline }) => frontPath(outline, right, 'Z')).map(
-            ([key, d]) => <path key={`${ring.id} ${key}`} d={d} fill={woodFill(palette.get(key), id)} />,
-          ),
+          ...woodPaths(patches, woods, ({ outline }) => frontPath(outline, right, 'Z')).map(([key, d]) => (
+            <path key={`${index} ${key}`} d={d} fill={woodFill(palette.get(key), id)} />
+          )),
           <path
-            key={`${ring.id} joints`}
-            d={patches.map(({ joint }) => frontPath(joint, right)).join('') + edgePath(line, right)}
+            key={`${index} joints`}
+            d={
+              patches.map(({ joint }) => frontPath(joint, right)).join('') +
+              (cuts ? '' : edgePath(line, right))
+            }
             fill="none"
             stroke="#1d2527"
             strokeOpacity="0.25"

@@ -16,7 +16,7 @@ import {
 } from '@fellside/core';
 import { createSelector } from '@reduxjs/toolkit';
 import { api } from './api.js';
-import { shapedRings } from './shapedRings.js';
+import { shapedRings, shapedSlants } from './shapedRings.js';
 import type { State } from './store.js';
 
 /** The open piece's document, or what a gesture would make of it; only asked for where a piece is open. */
@@ -39,17 +39,21 @@ export const shapedRingsOf = (state: State) => shapedRings(projectOf(state).ring
 const motifsOf = (state: State) => projectOf(state).motifs;
 const palettedOf = (state: State) => projectOf(state).palette;
 const allowancesOf = (state: State) => projectOf(state).allowances;
+const slantsOf = (state: State) => projectOf(state).slants;
+/** Slanted bands, the same array as long as nothing but their woods changes. */
+export const shapedSlantsOf = (state: State) => shapedSlants(projectOf(state).slants);
 
 /** Form and rings worked out; painting and renaming do not ask for it again. */
-const stackOf = createSelector([formOf, shapedRingsOf, allowancesOf], (form, rings, allowances) =>
-  stackUp({ form, rings, allowances }),
+const stackOf = createSelector(
+  [formOf, shapedRingsOf, allowancesOf, shapedSlantsOf],
+  (form, rings, allowances, slants) => stackUp({ form, rings, allowances, slants }),
 );
 
 /** The same in the woods that show. */
 export const preparedOf: (state: State) => Result<Prepared> = createSelector(
-  [stackOf, ringsOf, motifsOf, palettedOf],
-  (stack, rings, motifs, palette) =>
-    stack.ok ? done(dress(stack.value, { rings, motifs, palette })) : stack,
+  [stackOf, ringsOf, motifsOf, palettedOf, slantsOf],
+  (stack, rings, motifs, palette, slants) =>
+    stack.ok ? done(dress(stack.value, { rings, motifs, palette, slants })) : stack,
 );
 
 export const planOf: (state: State) => Result<Plan> = createSelector(

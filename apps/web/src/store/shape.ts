@@ -1,7 +1,7 @@
 import type { Ring, Stacking } from '@fellside/core';
 import { createSelector } from '@reduxjs/toolkit';
 import type { Shape } from '../workers/geometry.js';
-import { projectOf, shapedRingsOf } from './selectors.js';
+import { projectOf, shapedRingsOf, shapedSlantsOf } from './selectors.js';
 import type { State } from './store.js';
 
 /** Rings without what their shape does not hang on: a worker is not sent a thousand woods. */
@@ -11,9 +11,14 @@ let versions = 0;
 
 /** The shape of the open piece for a worker; painting does not change it. */
 export const shapeOf: (state: State) => Shape = createSelector(
-  [(state: State) => projectOf(state).form, shapedRingsOf, (state: State) => projectOf(state).allowances],
-  (form, rings, allowances) => ({
+  [
+    (state: State) => projectOf(state).form,
+    shapedRingsOf,
+    (state: State) => projectOf(state).allowances,
+    shapedSlantsOf,
+  ],
+  (form, rings, allowances, slants) => ({
     version: ++versions,
-    stacking: { form, rings: bare(rings), allowances },
+    stacking: { form, rings: bare(rings), allowances, slants },
   }),
 );

@@ -1,4 +1,4 @@
-import type { Ring } from '@fellside/core';
+import type { Ring, Slant } from '@fellside/core';
 import { createSelector } from '@reduxjs/toolkit';
 
 const sameShape = (a: readonly Ring[], b: readonly Ring[]): boolean =>
@@ -21,4 +21,23 @@ export const shapedRings: (rings: Ring[]) => Ring[] = createSelector(
   [(rings: Ring[]) => rings],
   (rings) => rings.slice(),
   { memoizeOptions: { resultEqualityCheck: sameShape } },
+);
+
+type Slants = Slant[] | undefined;
+
+/** Slanted bands, the same array as long as nothing changes but their woods. */
+export const shapedSlants: (slants: Slants) => Slants = createSelector(
+  [(slants: Slants) => slants],
+  (slants) => slants?.slice(),
+  {
+    memoizeOptions: {
+      resultEqualityCheck: (a: Slants, b: Slants) =>
+        a?.length === b?.length &&
+        (a ?? []).every((slant, i) => {
+          const { wood: _, ...shape } = slant;
+          const { wood: __, ...other } = b![i]!;
+          return Object.entries(shape).every(([key, value]) => other[key as keyof typeof other] === value);
+        }),
+    },
+  },
 );

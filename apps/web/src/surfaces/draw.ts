@@ -36,30 +36,35 @@ function fill(
   columnsOf: (row: number) => Int32Array,
 ): void {
   const { width, height, pixels } = canvas;
-  let below = -2;
+  /** The ring of the pixel below, −2 where nothing is drawn. */
+  const below = new Int16Array(width).fill(-2);
   for (let y = height - 1; y >= 0; y--) {
     const row = rowAt(wall, upward.heightAt(y));
     if (row < 0) continue;
     const columns = columnsOf(row);
     const first = row * wall.columns;
-    const edge = below >= -1 && wall.ring[row] !== below;
-    below = wall.ring[row]!;
-    const joined = wall.ring[row]! >= 0 ? inks.joined[wall.ring[row]!] : null;
-    let before = -2;
+    let [before, beside] = [-2, -2];
     for (let x = 0; x < width; x++) {
       const column = columns[x]!;
       if (column < 0) {
         before = -2;
+        below[x] = -2;
         continue;
       }
       const sample = first + column;
+      const ring = wall.ring[sample]!;
+      const other = (than: number) => than >= -1 && than !== ring;
+      const edge = other(below[x]!) || other(beside);
+      const joined = ring >= 0 ? inks.joined[ring] : null;
       const place = wall.place[sample]!;
-      const colour = shadeOf(wall, inks, sample, row, x, y, hatches);
+      const colour = shadeOf(wall, inks, sample, x, y, hatches);
       const apart = before !== -2 && before !== place;
       const hidden = apart && joined && before >= 0 && place >= 0 && joined[before] === joined[place];
       const joint = edge || (apart && !hidden);
       pixels[y * width + x] = joint && colour !== 0 ? darkened(colour) : colour;
       before = place;
+      beside = ring;
+      below[x] = ring;
     }
   }
 }

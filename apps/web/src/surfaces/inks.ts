@@ -1,4 +1,4 @@
-import type { Hatch, Prepared, Species } from '@fellside/core';
+import { type Hatch, type Prepared, type Species, shownOn } from '@fellside/core';
 
 /** A wood as pixels are made of it. */
 export interface Ink {
@@ -8,7 +8,7 @@ export interface Ink {
   readonly hatch: Hatch;
 }
 
-/** For every ring the ink of each place, and whether its grain stands upright. */
+/** For every ring, and every slanted band behind the rings, the ink of each place, and whether its grain stands upright. */
 export interface Inks {
   readonly inks: readonly Ink[];
   readonly ofPlace: readonly Uint8Array[];
@@ -25,24 +25,25 @@ function inkOf({ colour, hatch }: Species): Ink {
 }
 
 /** What the places of every ring are drawn with. */
-export function inksOf({ rings }: Prepared, palette: ReadonlyMap<string, Species>): Inks {
+export function inksOf(prepared: Prepared, palette: ReadonlyMap<string, Species>): Inks {
+  const shown = shownOn(prepared);
   const keys = [...palette.keys()];
   const known = new Map(keys.map((key, i) => [key, i + 1]));
   return {
     inks: [NO_WOOD, ...keys.map((key) => inkOf(palette.get(key)!))],
-    ofPlace: rings.map(({ ring }) => Uint8Array.from(ring.woods, (key) => known.get(key) ?? 0)),
-    joined: rings.map(({ ring, made }) => {
-      if (!made.ok || !made.value.hidesGlue) return null;
-      const segment = new Int16Array(ring.woods.length).fill(-1);
-      made.value.together.forEach((places, i) => {
+    ofPlace: shown.map(({ woods }) => Uint8Array.from(woods, (key) => known.get(key) ?? 0)),
+    joined: shown.map(({ woods, made }) => {
+      if (!made?.hidesGlue) return null;
+      const segment = new Int16Array(woods.length).fill(-1);
+      made.together.forEach((places, i) => {
         for (const place of places) segment[place] = i;
       });
       return segment;
     }),
-    upright: rings.map(({ ring, made }) => {
-      const upright = new Uint8Array(ring.woods.length);
-      if (made.ok)
-        for (const { grain, places } of made.value.kinds)
+    upright: shown.map(({ woods, made }) => {
+      const upright = new Uint8Array(woods.length);
+      if (made)
+        for (const { grain, places } of made.kinds)
           if (grain === 'upright') for (const place of places) upright[place] = 1;
       return upright;
     }),

@@ -34,12 +34,11 @@ export function shadeOf(
   wall: SampledWall,
   { inks, ofPlace, upright }: Inks,
   sample: number,
-  row: number,
   x: number,
   y: number,
   hatches: boolean,
 ): number {
-  const ring = wall.ring[row]!;
+  const ring = wall.ring[sample]!;
   const place = wall.place[sample]!;
   if (ring < 0) return 0;
   if (place < 0) return THROUGH;

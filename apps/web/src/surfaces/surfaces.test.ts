@@ -26,7 +26,7 @@ function fourPlaces(columns = 400, rows = 20): SampledWall {
     const quarter = Math.floor((4 * (i % columns)) / columns);
     place[i] = quarter === 3 ? -1 : quarter;
   });
-  const ring = new Int16Array(rows);
+  const ring = new Int16Array(columns * rows);
   const radius = new Float32Array(rows).fill(20);
   return {
     side: 'outside',
@@ -144,7 +144,7 @@ describe('geometry, in a worker or not', () => {
     const meshes = (await createGeometry().meshes('turntable', shape, VIEW_MESH))!;
     const woods = lantern.rings.map(({ ring }) => ring.woods);
     const sorted = woodMeshes(meshes, woods);
-    const triangles = meshes.reduce((sum, mesh) => sum + (mesh?.index.length ?? 0), 0);
+    const triangles = meshes.reduce((sum, { mesh }) => sum + mesh.index.length, 0);
     expect(sorted.reduce((sum, { index }) => sum + index.length, 0)).toBe(triangles);
     for (const { key, owner, index, blank } of sorted) {
       expect(owner.length).toBe((2 * index.length) / 3);
@@ -157,7 +157,7 @@ describe('geometry, in a worker or not', () => {
     const { made, turn, course } = rings[8]!;
     if (!made.ok) throw new Error('ring');
     const mesh = ringMesh(made.value, turn, course.bottomMm, vessel);
-    const [wood] = woodMeshes([null, mesh], [[], rings[8]!.ring.woods]);
+    const [wood] = woodMeshes([{ ring: 1, mesh, sides: [], level: 1 }], [[], rings[8]!.ring.woods]);
     const [positions, normals] = [new Float32Array(wood!.blank.length), new Float32Array(wood!.blank.length)];
     placeVertices(wood!, { turned: 0, apartMm: 5 }, positions, normals);
     expect(positions[2]).toBeCloseTo(wood!.blank[2]! + 5, 4);

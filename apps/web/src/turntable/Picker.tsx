@@ -1,9 +1,12 @@
 import { useThree } from '@react-three/fiber';
 import { useEffect } from 'react';
-import { type Mesh, Raycaster, Vector2, type Vector3 } from 'three';
+import { type Mesh, type Plane, Raycaster, Vector2, type Vector3 } from 'three';
 
 /** A press that moves less than this is a click, px. */
 const SLACK = 4;
+
+/** Beyond a plane by less than this is on it, mm. */
+const TOUCH = 1e-3;
 
 interface PickerProps {
   /** Whether a point is cut away and cannot be touched. */
@@ -26,9 +29,11 @@ export function Picker({ hidden, onPlace }: PickerProps) {
       const box = element.getBoundingClientRect();
       const at = new Vector2(((x - box.left) / box.width) * 2 - 1, 1 - ((y - box.top) / box.height) * 2);
       caster.setFromCamera(at, camera);
-      const hit = caster
-        .intersectObjects(scene.children, true)
-        .find(({ object, point }) => object.userData.owner && !hidden(point));
+      const hit = caster.intersectObjects(scene.children, true).find(({ object: { userData }, point }) => {
+        const planes = (userData.planes ?? []) as readonly Plane[];
+        const cutOff = planes.some((plane) => plane.distanceToPoint(point) < -TOUCH);
+        return userData.owner && !cutOff && !hidden(point);
+      });
       const owner = (hit?.object as Mesh | undefined)?.userData.owner as Uint16Array | undefined;
       if (!owner || hit?.faceIndex == null) return;
       onPlace(owner[2 * hit.faceIndex]!, owner[2 * hit.faceIndex + 1]!);

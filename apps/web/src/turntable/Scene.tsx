@@ -35,7 +35,7 @@ interface SceneProps {
 const ASIDE = 0.0437;
 
 /** The two sides of a quarter that faces a direction: what lies behind both is cut away. */
-function quarterFacing(direction: number): Plane[] {
+function quarterFacing(direction: number): readonly [Plane, Plane] {
   const [from, to] = [-1, 1].map((side) => direction + ASIDE + (side * Math.PI) / 4) as [number, number];
   return [
     new Plane(new Vector3(Math.sin(from), -Math.cos(from), 0), 0),
@@ -69,7 +69,7 @@ export function Scene(props: SceneProps) {
       <directionalLight position={[Math.cos(light) * 400, Math.sin(light) * 400, 420]} intensity={2.1} />
       {meshes.map((mesh) => (
         <Wood
-          key={mesh.key}
+          key={mesh.name}
           mesh={mesh}
           colour={palette.get(mesh.key)?.colour ?? '#999999'}
           state={state}

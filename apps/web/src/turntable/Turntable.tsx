@@ -1,4 +1,4 @@
-import type { Prepared } from '@fellside/core';
+import { type Prepared, shownOn } from '@fellside/core';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { paletteOf, planOf, preparedOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
@@ -21,6 +21,7 @@ const KEY_TURN = Math.PI / 12;
 
 /** Rings whose tops, bottoms or joints are in sight: those with gaps, next to one with gaps or to none. */
 const bareIn = (rings: Prepared['rings']) => (ring: number) =>
+  ring < rings.length &&
   [ring - 1, ring, ring + 1].some((index) => {
     const made = rings[index]?.made;
     return !made?.ok || !made.value.closed;
@@ -45,26 +46,27 @@ export default function Turntable({ size, onPlace }: TurntableProps) {
     take.current = taking;
   }, []);
   const state = useMemo(() => ({ turned, apartMm }), [turned, apartMm]);
-  const rings = prepared.ok ? prepared.value.rings : null;
+  const piece = prepared.ok ? prepared.value : null;
   const sorted = useMemo(
     () =>
-      made && rings && current
+      made && piece && current
         ? woodMeshes(
             made,
-            rings.map(({ ring }) => ring.woods),
-            bareIn(rings),
+            shownOn(piece).map(({ woods }) => woods),
+            bareIn(piece.rings),
           )
         : null,
-    [made, rings, current],
+    [made, piece, current],
   );
   // While a new shape is being worked out the old one stays in sight.
   const last = useRef<readonly WoodMesh[]>([]);
   if (sorted) last.current = sorted;
   const meshes = last.current;
   if (!prepared.ok || !plan.ok) return <p className="p-3 text-sm text-quiet">Nothing can be drawn yet.</p>;
-  const { rings: count, pieces } = plan.value;
+  const { rings: count, slants, pieces } = plan.value;
+  const levels = slants.length > 0 ? 2 * slants.length : count.length - 1;
   const radiusMm = Math.max(...count.map(({ cornerMm }) => cornerMm));
-  const heightMm = prepared.value.rings.at(-1)!.course.topMm + apartMm * (count.length - 1);
+  const heightMm = prepared.value.rings.at(-1)!.stands.topMm + apartMm * levels;
   const scene = (
     <Scene
       covered={plan.value.checks.every(({ ring }) => ring === null)}

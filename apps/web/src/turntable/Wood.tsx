@@ -1,6 +1,7 @@
 import { useThree } from '@react-three/fiber';
 import { useEffect, useMemo } from 'react';
-import { BackSide, BufferAttribute, BufferGeometry, Color, type Plane } from 'three';
+import { BackSide, BufferAttribute, BufferGeometry, Color, Plane, Vector3 } from 'three';
+import { cutPieces } from './cutFaces.js';
 import { placeVertices, type State3, type WoodMesh } from './woodMeshes.js';
 
 /** How much darker end grain is than long grain. */
@@ -31,6 +32,23 @@ function useGeometry(mesh: WoodMesh, state: State3): BufferGeometry {
   return geometry;
 }
 
+/** The faces along which slanted cuts part a wood's pieces in a state; null where there are none, or none in sight. */
+function useCutFaces(mesh: WoodMesh, state: State3, inSight: boolean): BufferGeometry | null {
+  const geometry = useMemo(() => {
+    if (mesh.sides.length === 0 || !inSight) return null;
+    const [positions, normals] = [new Float32Array(mesh.blank.length), new Float32Array(mesh.blank.length)];
+    const up = state.apartMm * (mesh.level[0] ?? 0);
+    placeVertices(mesh, { turned: state.turned, apartMm: 0 }, positions, normals);
+    const made = new BufferGeometry();
+    made.setAttribute('position', new BufferAttribute(cutPieces(mesh, positions).faces, 3));
+    made.translate(0, 0, up);
+    made.computeVertexNormals();
+    return made;
+  }, [mesh, state, inSight]);
+  useEffect(() => () => geometry?.dispose(), [geometry]);
+  return geometry;
+}
+
 export type Faces = 'skin' | 'caps' | 'all';
 
 interface WoodProps {
@@ -39,44 +57,67 @@ interface WoodProps {
   readonly state: State3;
   /** What has to be drawn: the skin of a whole turned piece, tops and bottoms as well, or all. */
   readonly faces: Faces;
-  /** Planes that cut a quarter away; none: nothing is. */
-  readonly cut: Plane[] | null;
+  /** The two sides of a quarter that is cut away; none: nothing is. */
+  readonly cut: readonly [Plane, Plane] | null;
+}
+
+/** Planes that keep what lies within a part of the piece, moved up by as much as the part is. */
+export const planesOf = ({ sides, level }: WoodMesh, { apartMm }: State3): Plane[] =>
+  sides.map(
+    ({ normal: { x, y, z }, most }) =>
+      new Plane(new Vector3(-x, -y, -z), most + z * apartMm * (level[0] ?? 0)),
+  );
+
+/**
+ * Sets of planes, each of which keeps a part of what is drawn: what a quarter leaves is the half before its one side, and
+ * of the other half what lies before its other side.
+ */
+function keptBy(own: readonly Plane[], cut: WoodProps['cut']): (Plane[] | null)[] {
+  if (!cut) return [own.length > 0 ? [...own] : null];
+  const [first, second] = cut;
+  return [
+    [...own, first],
+    [...own, first.clone().negate(), second],
+  ];
 }
 
 /** All pieces of one wood. Where they are cut through, their far sides stand for the cut face. */
 export function Wood({ mesh, colour, state, faces, cut }: WoodProps) {
   const geometry = useGeometry(mesh, state);
-  const triangles = { skin: mesh.skin, caps: mesh.skin + mesh.caps, all: mesh.index.length / 3 }[faces];
+  const divided = mesh.sides.length > 0;
+  const shown = divided && state.turned < 1 ? 'all' : faces;
+  const triangles = { skin: mesh.skin, caps: mesh.skin + mesh.caps, all: mesh.index.length / 3 }[shown];
   geometry.setDrawRange(0, 3 * triangles);
   const { invalidate } = useThree();
   const shade = useMemo(() => new Color(colour), [colour]);
   const face = useMemo(() => new Color(colour).multiplyScalar(0.82), [colour]);
+  const own = useMemo(() => planesOf(mesh, state), [mesh, state]);
+  const kept = useMemo(() => keptBy(own, cut), [own, cut]);
+  const faced = useCutFaces(mesh, state, shown === 'all');
   useEffect(() => invalidate());
-  return (
-    <>
-      <mesh geometry={geometry} userData={{ owner: mesh.owner }}>
-        <meshLambertMaterial
-          key={cut ? 'cut' : 'whole'}
-          color={shade}
-          vertexColors
-          clippingPlanes={cut}
-          clipIntersection={cut !== null}
-        />
+  return kept.map((planes, i) => (
+    <group key={`${planes?.length ?? 0} ${i === 0 ? 'first' : 'second'}`}>
+      <mesh geometry={geometry} userData={{ owner: mesh.owner, planes: own }}>
+        <meshLambertMaterial color={shade} vertexColors clippingPlanes={planes} />
       </mesh>
-      {cut && (
+      {faced && (
+        <mesh geometry={faced}>
+          <meshLambertMaterial color={shade} clippingPlanes={cut ? planes : null} />
+        </mesh>
+      )}
+      {cut && planes && (
         <mesh geometry={geometry}>
           {/* Drawn a hair nearer: a neighbour's joint lies in the very same plane. */}
           <meshBasicMaterial
             color={face}
             side={BackSide}
-            clippingPlanes={cut}
-            clipIntersection
+            clippingPlanes={planes}
             polygonOffset
             polygonOffsetFactor={-0.5}
             polygonOffsetUnits={-4}
           />
         </mesh>
       )}
-    </>
-  );
+    </group>
+  ));
 }

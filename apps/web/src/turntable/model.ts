@@ -1,28 +1,40 @@
-import type { Prepared, RingMesh, Species } from '@fellside/core';
+import { type Prepared, type Species, type StackMesh, shownOn } from '@fellside/core';
 import { BufferAttribute, BufferGeometry, Color, Group, Mesh, MeshStandardMaterial } from 'three';
 import { GLTFExporter } from 'three/addons/exporters/GLTFExporter.js';
 import { STLExporter } from 'three/addons/exporters/STLExporter.js';
+import { cutPieces } from './cutFaces.js';
 import { placeVertices, woodMeshes } from './woodMeshes.js';
 
 const MM = 0.001;
 
 /** The piece as a scene, a mesh for each wood that carries its name. */
 function modelOf(
-  meshes: readonly (RingMesh | null)[],
-  { rings }: Prepared,
+  meshes: readonly StackMesh[],
+  prepared: Prepared,
   palette: ReadonlyMap<string, Species>,
   turned: boolean,
 ): Group {
   const group = new Group();
-  const woods = rings.map(({ ring }) => ring.woods);
+  const woods = shownOn(prepared).map((ring) => ring.woods);
   for (const mesh of woodMeshes(meshes, woods)) {
     const geometry = new BufferGeometry();
     const [positions, normals] = [new Float32Array(mesh.blank.length), new Float32Array(mesh.blank.length)];
     placeVertices(mesh, { turned: turned ? 1 : 0, apartMm: 0 }, positions, normals);
-    geometry.setAttribute('position', new BufferAttribute(positions, 3));
-    geometry.setAttribute('normal', new BufferAttribute(normals, 3));
-    geometry.setIndex(new BufferAttribute(withArea(mesh.index, positions), 1));
-    geometry.normalizeNormals();
+    if (mesh.sides.length > 0) {
+      const { surface, faces } = cutPieces(mesh, positions);
+      const corners = new Float32Array(surface.length + faces.length);
+      corners.set(surface);
+      corners.set(faces, surface.length);
+      const each = Uint32Array.from({ length: corners.length / 3 }, (_, i) => i);
+      geometry.setAttribute('position', new BufferAttribute(corners, 3));
+      geometry.setIndex(new BufferAttribute(withArea(each, corners), 1));
+      geometry.computeVertexNormals();
+    } else {
+      geometry.setAttribute('position', new BufferAttribute(positions, 3));
+      geometry.setAttribute('normal', new BufferAttribute(normals, 3));
+      geometry.setIndex(new BufferAttribute(withArea(mesh.index, positions), 1));
+      geometry.normalizeNormals();
+    }
     const wood = palette.get(mesh.key);
     const material = new MeshStandardMaterial({
       name: wood?.name ?? mesh.key,

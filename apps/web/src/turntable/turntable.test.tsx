@@ -1,4 +1,4 @@
-import { FINE_MESH, prepare, ringMesh } from '@fellside/core';
+import { FINE_MESH, meshesOf, prepare } from '@fellside/core';
 import { demoProjects } from '@fellside/core/demo';
 import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
@@ -21,9 +21,7 @@ const project = demoProjects()[3]!;
 const made = prepare(project);
 if (!made.ok) throw new Error('prepare');
 const prepared = made.value;
-const meshes = prepared.rings.map(({ made, turn, course }) =>
-  made.ok ? ringMesh(made.value, turn, course.bottomMm, prepared.vessel, FINE_MESH) : null,
-);
+const meshes = [...meshesOf(prepared, FINE_MESH)];
 const palette = new Map(
   project.palette.map(({ key, wood }) => [key, { name: wood, colour: '#806040' }] as const),
 ) as never;
@@ -87,7 +85,7 @@ test('skin comes first, then tops and bottoms, then joints; bare rings show all 
   const woods = prepared.rings.map(({ ring }) => ring.woods);
   const sum = (key: 'skin' | 'caps', bare?: (ring: number) => boolean) =>
     woodMeshes(meshes, woods, bare).reduce((total, mesh) => total + mesh[key], 0);
-  const pieces = meshes.flatMap((mesh) => mesh?.pieces ?? []);
+  const pieces = meshes.flatMap(({ mesh }) => mesh.pieces);
   expect(sum('skin')).toBe(pieces.reduce((total, { skin }) => total + skin, 0));
   expect(sum('caps')).toBe(pieces.reduce((total, { caps }) => total + caps, 0));
   const all = pieces.reduce((total, { triangles }) => total + triangles, 0);

@@ -1,4 +1,4 @@
-import { type RingMesh, VIEW_MESH } from '@fellside/core';
+import { type StackMesh, VIEW_MESH } from '@fellside/core';
 import { useEffect, useState } from 'react';
 import { shapeOf } from '../store/shape.js';
 import { useApp } from '../store/store.js';
@@ -6,7 +6,7 @@ import { geometryService } from '../workers/client.js';
 
 /** Meshes, and whether the piece still has the shape that they were made of. */
 export interface Meshes {
-  readonly meshes: readonly (RingMesh | null)[] | null;
+  readonly meshes: readonly StackMesh[] | null;
   readonly current: boolean;
 }
 
@@ -14,7 +14,7 @@ export interface Meshes {
 export function useMeshes(asker: string): Meshes {
   const shape = useApp(shapeOf);
   const dragging = useApp((state) => state.piece.preview !== null);
-  const [meshes, setMeshes] = useState<{ made: readonly (RingMesh | null)[]; version: number } | null>(null);
+  const [meshes, setMeshes] = useState<{ made: readonly StackMesh[]; version: number } | null>(null);
   useEffect(() => {
     const service = geometryService();
     if (dragging || !service) return;

@@ -1,15 +1,20 @@
-import type { RingMesh } from '@fellside/core';
+import type { HalfSpace, RingMesh, StackMesh } from '@fellside/core';
 
-/** All pieces of one wood, put together to be drawn at once. */
+/** All pieces of one wood, put together to be drawn at once; where slanted cuts divide the piece, those of one part of it. */
 export interface WoodMesh {
+  /** Palette key of the wood. */
   readonly key: string;
+  /** Tells it from the others of its wood. */
+  readonly name: string;
+  /** What lies beyond any of these is cut off. */
+  readonly sides: readonly HalfSpace[];
   readonly blank: Float32Array;
   readonly turned: Float32Array;
   readonly blankNormals: Float32Array;
   readonly turnedNormals: Float32Array;
   readonly end: Float32Array;
-  /** Ring of every vertex. */
-  readonly ring: Uint16Array;
+  /** How many parts lie below each vertex, when the piece is taken apart. */
+  readonly level: Uint16Array;
   /** Triangles: those that show on a whole turned piece first, then tops and bottoms, then joints. */
   readonly index: Uint32Array;
   readonly skin: number;
@@ -22,45 +27,54 @@ export interface WoodMesh {
 type Sort = 0 | 1 | 2;
 
 /**
- * Sorts the pieces of all rings by the wood that each shows; `woods` by ring and place. Of rings that are `bare`, with
- * gaps or nothing over or under them, all faces belong to the skin.
+ * Sorts the pieces of all rings and bands by the wood that each shows; `woods` by ring and place. Of rings that are `bare`,
+ * with gaps or nothing over or under them, all faces belong to the skin.
  */
 export function woodMeshes(
-  meshes: readonly (RingMesh | null)[],
+  meshes: readonly StackMesh[],
   woods: readonly (readonly string[])[],
   bare: (ring: number) => boolean = () => false,
 ): WoodMesh[] {
-  const sizes = new Map<string, { vertices: number; triangles: [number, number, number] }>();
+  const sizes = new Map<string, Size>();
   const each = (
-    tell: (mesh: RingMesh, ring: number, piece: RingMesh['pieces'][number], key: string) => void,
+    tell: (of: StackMesh, piece: RingMesh['pieces'][number], key: string, name: string) => void,
   ) =>
-    meshes.forEach((mesh, ring) => {
-      for (const piece of mesh?.pieces ?? []) tell(mesh!, ring, piece, woods[ring]?.[piece.place] ?? '');
+    meshes.forEach((of) => {
+      const { mesh, ring, sides, level } = of;
+      for (const piece of mesh.pieces) {
+        const key = woods[ring]?.[piece.place] ?? '';
+        tell(
+          of,
+          piece,
+          key,
+          sides.length > 0 ? `${key} ${level} ${sides.map(({ most }) => most).join(' ')}` : key,
+        );
+      }
     });
   /** How many triangles of each sort a piece has. */
   const sorts = (ring: number, { skin, caps, triangles }: RingMesh['pieces'][number]) =>
     bare(ring) ? ([triangles, 0, 0] as const) : ([skin, caps, triangles - skin - caps] as const);
-  each((_, ring, piece, key) => {
-    const size = sizes.get(key) ?? { vertices: 0, triangles: [0, 0, 0] };
+  each(({ ring, sides }, piece, key, name) => {
+    const size = sizes.get(name) ?? { key, sides, vertices: 0, triangles: [0, 0, 0] };
     sorts(ring, piece).forEach((count, sort) => {
       size.triangles[sort as Sort] += count;
     });
-    sizes.set(key, { vertices: size.vertices + piece.vertices, triangles: size.triangles });
+    sizes.set(name, { ...size, vertices: size.vertices + piece.vertices });
   });
   const made = new Map(
-    [...sizes].map(([key, { vertices, triangles }]) => {
-      const [skin, caps] = triangles;
-      return [key, { mesh: empty(key, vertices, triangles), vertex: 0, next: [0, skin, skin + caps] }];
+    [...sizes].map(([name, size]) => {
+      const [skin, caps] = size.triangles;
+      return [name, { mesh: empty(name, size), vertex: 0, next: [0, skin, skin + caps] }];
     }),
   );
-  each((from, ring, piece, key) => {
-    const into = made.get(key)!;
+  each(({ mesh: from, ring, level }, piece, _, name) => {
+    const into = made.get(name)!;
     const { mesh, vertex } = into;
     const [first, last] = [piece.vertex, piece.vertex + piece.vertices];
     for (const name of ['blank', 'turned', 'blankNormals', 'turnedNormals'] as const)
       mesh[name].set(from[name].subarray(3 * first, 3 * last), 3 * vertex);
     mesh.end.set(from.end.subarray(first, last), vertex);
-    mesh.ring.fill(ring, vertex, vertex + piece.vertices);
+    mesh.level.fill(level, vertex, vertex + piece.vertices);
     let source = piece.triangle;
     sorts(ring, piece).forEach((count, sort) => {
       const at = into.next[sort as Sort]!;
@@ -78,21 +92,30 @@ export function woodMeshes(
   return [...made.values()].map(({ mesh }) => mesh);
 }
 
-const empty = (key: string, vertices: number, [skin, caps, joints]: [number, number, number]): WoodMesh => ({
+interface Size {
+  readonly key: string;
+  readonly sides: readonly HalfSpace[];
+  readonly vertices: number;
+  readonly triangles: [number, number, number];
+}
+
+const empty = (name: string, { key, sides, vertices, triangles: [skin, caps, joints] }: Size): WoodMesh => ({
   key,
+  name,
+  sides,
   blank: new Float32Array(3 * vertices),
   turned: new Float32Array(3 * vertices),
   blankNormals: new Float32Array(3 * vertices),
   turnedNormals: new Float32Array(3 * vertices),
   end: new Float32Array(vertices),
-  ring: new Uint16Array(vertices),
+  level: new Uint16Array(vertices),
   index: new Uint32Array(3 * (skin + caps + joints)),
   skin,
   caps,
   owner: new Uint16Array(2 * (skin + caps + joints)),
 });
 
-/** How far a piece is from the blank to the turned piece, 0 to 1, and how far its rings are pulled apart, mm each. */
+/** How far a piece is from the blank to the turned piece, 0 to 1, and how far its rings, or parts, are pulled apart, mm each. */
 export interface State3 {
   readonly turned: number;
   readonly apartMm: number;
@@ -111,5 +134,5 @@ export function placeVertices(
     normals[i] = rest * mesh.blankNormals[i]! + turned * mesh.turnedNormals[i]!;
   }
   if (apartMm > 0)
-    for (let v = 0; v < mesh.ring.length; v++) positions[3 * v + 2]! += apartMm * mesh.ring[v]!;
+    for (let v = 0; v < mesh.level.length; v++) positions[3 * v + 2]! += apartMm * mesh.level[v]!;
 }

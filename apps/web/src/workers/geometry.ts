@@ -1,13 +1,14 @@
 import {
   type Fineness,
   type MeshFineness,
+  meshesOf,
   type Prepared,
-  type RingMesh,
-  ringMesh,
-  type SampledRing,
   type SampledWall,
   type Side,
   type Stacking,
+  type StackMesh,
+  sampledCuts,
+  sampledRings,
   sampling,
   stackUp,
 } from '@fellside/core';
@@ -22,20 +23,12 @@ export interface Shape {
 export interface Geometry {
   /** A wall sampled; null when the same asker has asked for something else meanwhile. */
   sample(asker: string, shape: Shape, side: Side, fineness: Fineness): Promise<SampledWall | null>;
-  /** The mesh of every ring, null for those that cannot be made; null when no longer asked for. */
-  meshes(asker: string, shape: Shape, fineness: MeshFineness): Promise<(RingMesh | null)[] | null>;
+  /** The meshes of all rings and bands that can be made; null when no longer asked for. */
+  meshes(asker: string, shape: Shape, fineness: MeshFineness): Promise<StackMesh[] | null>;
 }
 
 /** Lets messages in between two stretches of work. */
 const pause = () => new Promise<void>((go) => setTimeout(go, 0));
-
-const sampledRings = ({ rings }: Prepared): SampledRing[] =>
-  rings.map(({ made, turn, course }) => ({
-    made: made.ok ? made.value : null,
-    turn,
-    bottomMm: course.bottomMm,
-    topMm: course.topMm,
-  }));
 
 export function createGeometry(): Geometry {
   const asked = new Map<string, number>();
@@ -59,7 +52,7 @@ export function createGeometry(): Geometry {
       await pause();
       const prepared = wanted() ? preparedOf(shape) : null;
       if (!prepared) return null;
-      const work = sampling(prepared.vessel, sampledRings(prepared), side, fineness);
+      const work = sampling(prepared.vessel, sampledRings(prepared), side, fineness, sampledCuts(prepared));
       for (let step = work.next(); ; step = work.next()) {
         if (step.done) return step.value;
         await pause();
@@ -71,9 +64,9 @@ export function createGeometry(): Geometry {
       await pause();
       const prepared = wanted() ? preparedOf(shape) : null;
       if (!prepared) return null;
-      const meshes: (RingMesh | null)[] = [];
-      for (const { made, turn, course } of prepared.rings) {
-        meshes.push(made.ok ? ringMesh(made.value, turn, course.bottomMm, prepared.vessel, fineness) : null);
+      const meshes: StackMesh[] = [];
+      for (const mesh of meshesOf(prepared, fineness)) {
+        meshes.push(mesh);
         await pause();
         if (!wanted()) return null;
       }

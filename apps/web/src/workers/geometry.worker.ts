@@ -1,4 +1,4 @@
-import type { RingMesh, SampledWall } from '@fellside/core';
+import type { SampledWall, StackMesh } from '@fellside/core';
 import { expose, transfer } from 'comlink';
 import { createGeometry, type Geometry } from './geometry.js';
 
@@ -6,12 +6,10 @@ const geometry = createGeometry();
 
 const wallBuffers = ({ ring, radius, place, end }: SampledWall) =>
   [ring, radius, place, end].map(({ buffer }) => buffer as ArrayBuffer);
-const meshBuffers = (mesh: RingMesh | null) =>
-  mesh
-    ? [mesh.blank, mesh.turned, mesh.blankNormals, mesh.turnedNormals, mesh.end, mesh.index].map(
-        ({ buffer }) => buffer as ArrayBuffer,
-      )
-    : [];
+const meshBuffers = ({ mesh }: StackMesh) =>
+  [mesh.blank, mesh.turned, mesh.blankNormals, mesh.turnedNormals, mesh.end, mesh.index].map(
+    ({ buffer }) => buffer as ArrayBuffer,
+  );
 
 /** Hands large arrays over instead of copying them. */
 const handing: Geometry = {

@@ -4,8 +4,8 @@ import { length, number, whole } from '../measure/field.js';
 import { formatAngle, sayMm } from '../measure/format.js';
 import { mm, rad } from '../measure/quantity.js';
 import { done, type Result, refuse } from '../measure/reason.js';
+import { holdsPoint, type Point3, type Solid, volumeOfSolid } from '../ring/space.js';
 import { finder, type MadeBlank } from './contract.js';
-import { holdsPoint, type Point3, type Solid, volumeOfSolid } from './space.js';
 
 export const bentParams = z.strictObject({
   kind: z.literal('bent'),

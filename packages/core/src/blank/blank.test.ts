@@ -2,12 +2,12 @@ import fc from 'fast-check';
 import Module from 'manifold-3d';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { mm } from '../measure/quantity.js';
+import { volumeOfSolid } from '../ring/space.js';
 import { between } from '../testing/randomMakings.js';
 import { type BentParams, isLinked, linkClearance, volumeOfBlank, wedgeThickness } from './bent.js';
 import type { MadeBlank } from './contract.js';
 import { type GlobeParams, globeFigures } from './globe.js';
 import { BLANKS, type BlankMaking, blankPlaces, makeBlank } from './registry.js';
-import { volumeOfSolid } from './space.js';
 import { splitIcosahedron } from './triangles.js';
 
 // manifold-3d: an independent solid-modelling kernel.

@@ -1,7 +1,7 @@
 import type { Figure, PieceKind, PlaceGroup, Warning } from '../making/contract.js';
 import type { PicturePart } from '../making/picture.js';
+import type { Point3, Solid } from '../ring/space.js';
 import type { CautionId } from '../settings/cautions.js';
-import type { Point3, Solid } from './space.js';
 
 /**
  * A blank that is no ring: it has no radii between which it is wood all round. What it shares with a ring is everything

@@ -5,7 +5,6 @@ import { length } from '../measure/field.js';
 import { formatAngle, sayMm } from '../measure/format.js';
 import { mm, rad } from '../measure/quantity.js';
 import { done, type Result, refuse } from '../measure/reason.js';
-import { finder, type MadeBlank } from './contract.js';
 import {
   cross,
   dot,
@@ -19,7 +18,8 @@ import {
   type Solid,
   times,
   unit,
-} from './space.js';
+} from '../ring/space.js';
+import { finder, type MadeBlank } from './contract.js';
 import { type Facet, splitIcosahedron } from './triangles.js';
 
 export const globeParams = z.strictObject({

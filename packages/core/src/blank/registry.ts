@@ -2,10 +2,10 @@ import { z } from 'zod';
 import type { RingPieces } from '../lumber/wants.js';
 import { mm } from '../measure/quantity.js';
 import type { Result } from '../measure/reason.js';
+import { volumeOfSolid } from '../ring/space.js';
 import { type BentParams, bentParams, makeBent } from './bent.js';
 import type { MadeBlank } from './contract.js';
 import { type GlobeParams, globeParams, makeGlobe } from './globe.js';
-import { volumeOfSolid } from './space.js';
 
 export type BlankMaking = GlobeParams | BentParams;
 export type BlankKind = BlankMaking['kind'];

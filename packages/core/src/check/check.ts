@@ -34,6 +34,8 @@ export interface Subject {
   readonly shop: Shop;
   readonly vessel: Vessel;
   readonly rings: readonly RingPlan[];
+  /** How far the wall stands over the top of the stack and under its foot, where slanted cuts run out there (mm). */
+  readonly over: { readonly topMm: number; readonly footMm: number };
   readonly lumber: Lumber;
   readonly palette: readonly { readonly tone: Tone }[];
   readonly motifs: readonly { readonly use: MotifUse }[];

@@ -11,6 +11,7 @@ import { overlapChecks } from './overlap.js';
 import { readsChecks } from './reads.js';
 import { ringWarningChecks } from './ringWarnings.js';
 import { shortSegmentChecks } from './shortSegment.js';
+import { slantsLeaveChecks } from './slantsLeave.js';
 import { stackChecks } from './stack.js';
 import { thinWallChecks } from './thinWall.js';
 import { toneChecks } from './tones.js';
@@ -18,6 +19,7 @@ import { tooNarrowChecks } from './tooNarrow.js';
 
 const CHECKS = [
   stackChecks,
+  slantsLeaveChecks,
   tooNarrowChecks,
   impossibleChecks,
   overlapChecks,

@@ -7,12 +7,17 @@ const LEAST_LAYER = 1;
 
 /** Lines between layers that turning breaks through at some height, or nearly: with the margin on either side. */
 export const layerChecks = ({ rings, vessel }: Subject): Check[] =>
-  rings.flatMap(({ index, layers, bottomMm, topMm }) => {
-    const highest = Math.min(topMm, vessel.heightMm);
-    return layers.flatMap(({ name, nearMm, farMm, fromMm = 0, toMm = topMm - bottomMm }): Check[] => {
-      const [low, top] = [Math.min(highest, bottomMm + fromMm), Math.min(highest, bottomMm + toMm)];
-      const outside = extremes(vessel.outside, low, top).least;
-      const inside = boreBetween(vessel, low, top);
+  rings.flatMap(({ index, layers, course, reaches }) =>
+    layers.flatMap(({ name, nearMm, farMm, fromMm = 0, toMm = course.topMm - course.bottomMm }): Check[] => {
+      const walls = reaches.flatMap(({ region: { shift }, ...reach }) => {
+        const base = course.bottomMm + shift.z;
+        const [low, top] = [Math.max(reach.fromMm, base + fromMm), Math.min(reach.toMm, base + toMm)];
+        const aside = Math.hypot(shift.x, shift.y);
+        return low > top ? [] : [leftBetween(vessel, Math.min(low, vessel.heightMm), top, aside)];
+      });
+      if (walls.length === 0) return [];
+      const outside = Math.min(...walls.map((wall) => wall.outside));
+      const inside = Math.max(...walls.map((wall) => wall.inside));
       const margins = [
         {
           side: 'outside',
@@ -33,8 +38,14 @@ export const layerChecks = ({ rings, vessel }: Subject): Check[] =>
       );
       const message = `Ring ${index + 1}: ${name} between two woods is too near the wall: ${said.join('; ')}.`;
       return [{ code: 'layer-line', ring: index, message, remedies: [] }];
-    });
-  });
+    }),
+  );
+
+/** Radii between which wood is left at every height, of a ring that has been moved aside. */
+const leftBetween = (vessel: Subject['vessel'], low: number, top: number, aside: number) => ({
+  outside: extremes(vessel.outside, low, top).least - aside,
+  inside: boreBetween(vessel, low, top) + aside,
+});
 
 /** Greatest radius of the inside between two heights; 0 where it is solid all the way. */
 function boreBetween(

@@ -2,6 +2,7 @@ import type { Project } from '../project/schema.js';
 import { dewpondBowl, drystoneVase, secretarysBowl } from './bands.js';
 import { shepherdsLantern } from './lantern.js';
 import { bestFleeceBowl, fellRaceCup, honeyClassJar } from './pieces.js';
+import { threeBecksVase } from './slanted.js';
 import { beaconGlobe, conjurersVase, gatheringBasket, marchStarDish, whirlpoolGoblet } from './stacks.js';
 
 /** The trophies of the Hollin Tarn Show, an invented upland village show. */
@@ -18,6 +19,7 @@ export const demoProjects = (): Project[] => [
   gatheringBasket(),
   conjurersVase(),
   beaconGlobe(),
+  threeBecksVase(),
 ];
 
 export { demoStash } from './stash.js';

@@ -18,6 +18,7 @@ export function cutListCsv(plan: Plan, woods: readonly Species[], system: UnitSy
   const owners = [
     ...plan.rings.map(({ index, pieces }) => ({ name: String(index + 1), pieces })),
     ...plan.blanks.map(({ pieces }, i) => ({ name: `blank ${i + 1}`, pieces })),
+    ...plan.slants.map((pieces, i) => ({ name: `slanted band ${i + 1}`, pieces: [pieces] })),
   ];
   const rows = owners.flatMap((owner) =>
     owner.pieces.map(({ wood, kind, count }): Row => {

@@ -1,5 +1,6 @@
 import { radiusAt } from '../form/curve.js';
-import type { Prepared, PreparedRing } from '../project/prepare.js';
+import type { Prepared } from '../project/prepare.js';
+import { type Drawn, drawnOf } from '../project/standing.js';
 import { type UnrolledPart, unrolledParts } from '../surface/unrolled.js';
 import type { Species } from '../wood/species.js';
 
@@ -19,7 +20,7 @@ const NUMBERS = 10;
 
 /** A ring laid flat at full size: its width is its circumference at half height, its height that of the wall along the slope. */
 interface Row {
-  readonly prepared: PreparedRing;
+  readonly drawn: Drawn;
   readonly parts: readonly UnrolledPart[];
   readonly widthMm: number;
   /** Upper and lower edge, mm from the top of the drawing. */
@@ -33,20 +34,17 @@ interface Sheet {
   readonly heightMm: number;
 }
 
-function sheetOf({ vessel, rings }: Prepared): Sheet {
-  const { outside, heightMm } = vessel;
+function sheetOf(prepared: Prepared): Sheet {
+  const { outside } = prepared.vessel;
   let down = 0;
   const rows: Row[] = [];
-  for (const prepared of [...rings].reverse()) {
-    const { made, turn, course } = prepared;
-    const top = Math.min(course.topMm, heightMm);
-    if (!made.ok || course.bottomMm >= top) continue;
-    const slant = slantMm(outside, course.bottomMm, top);
-    const standing = { made: made.value, turn, bottomMm: course.bottomMm };
+  for (const drawn of drawnOf(prepared).sort((a, b) => b.fromMm + b.toMm - a.fromMm - a.toMm)) {
+    const { fromMm, toMm } = drawn;
+    const slant = slantMm(outside, fromMm, toMm);
     rows.push({
-      prepared,
-      parts: unrolledParts(standing, outside, course.bottomMm, top),
-      widthMm: 2 * Math.PI * radiusAt(outside, (course.bottomMm + top) / 2),
+      drawn,
+      parts: unrolledParts(drawn, outside, fromMm, toMm),
+      widthMm: 2 * Math.PI * radiusAt(outside, (fromMm + toMm) / 2),
       top: down,
       bottom: down + slant,
     });
@@ -75,12 +73,10 @@ const escaped = (text: string): string =>
 /** Everything on the sheet that lies between two distances from the left, as SVG in mm. */
 function drawing({ rows }: Sheet, palette: ReadonlyMap<string, Species>, from: number, to: number): string {
   return rows
-    .flatMap(({ prepared, parts, widthMm, top, bottom }) => {
-      const { course, ring } = prepared;
-      const reach = parts[0] ? Math.max(...parts.map(({ high }) => high.z)) : course.topMm;
+    .flatMap(({ drawn, parts, widthMm, top, bottom }) => {
+      const { index, band, woods, fromMm, toMm } = drawn;
       const x = (share: number) => NUMBERS + Math.min(1, Math.max(0, share)) * widthMm;
-      const y = (z: number) =>
-        bottom - ((z - course.bottomMm) / Math.max(1e-9, reach - course.bottomMm)) * (bottom - top);
+      const y = (z: number) => bottom - ((z - fromMm) / Math.max(1e-9, toMm - fromMm)) * (bottom - top);
       const shown = parts.filter(
         ({ low, high }) => x(Math.max(low.to, high.to)) >= from && x(Math.min(low.from, high.from)) <= to,
       );
@@ -92,9 +88,9 @@ function drawing({ rows }: Sheet, palette: ReadonlyMap<string, Species>, from: n
           [x(low.to), y(low.z)],
         ];
         const points = corners.map(([a, b]) => `${figure(a!)},${figure(b!)}`).join(' ');
-        return `<polygon points="${points}" fill="${palette.get(ring.woods[place]!)?.colour ?? '#999999'}"/>`;
+        return `<polygon points="${points}" fill="${palette.get(woods[place]!)?.colour ?? '#999999'}"/>`;
       });
-      const number = `<text x="1" y="${figure((top + bottom) / 2 + 1.2)}">${course.index + 1}</text>`;
+      const number = `<text x="1" y="${figure((top + bottom) / 2 + 1.2)}">${band === undefined ? index + 1 : `b${band + 1}`}</text>`;
       return [...shapes, number];
     })
     .join('\n');

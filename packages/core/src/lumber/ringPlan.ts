@@ -4,14 +4,21 @@ import type { Mm } from '../measure/quantity.js';
 import type { Reason } from '../measure/reason.js';
 import type { RingNeed } from '../ring/need.js';
 import type { Band } from '../ring/overlap.js';
+import type { Reach } from '../ring/reach.js';
+import type { Course } from '../ring/stack.js';
 import type { RingPieces } from './wants.js';
 
 /** The figures of one ring. */
 export interface RingPlan {
   readonly index: number;
   readonly id: string;
+  /** Heights of its faces in the piece, on the axis. */
   readonly bottomMm: Mm;
   readonly topMm: Mm;
+  /** Where it is glued, before slanted bands are cut through the stack. */
+  readonly course: Course;
+  /** Where it lies in the piece, region by region. */
+  readonly reaches: readonly Reach[];
   /** The turned wall, what the form asks for round it, and what the ring gives; null where it cannot be made. */
   readonly wall: Band;
   /** The wall as the ring leans, by radii at half its height; the same where it stands upright. */

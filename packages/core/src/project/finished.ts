@@ -4,23 +4,28 @@ import { insideAt, type Vessel } from '../form/vessel.js';
 import { woodVolume } from '../form/volume.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
 import type { LaidPiece, Made } from '../making/contract.js';
-import { outlineAtHeight } from '../making/layOut.js';
+import { layOut, outlineAtHeight } from '../making/layOut.js';
 import { integrate } from '../measure/quadrature.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import { shortfall } from '../ring/need.js';
-import { overPlaces } from '../surface/round.js';
+import type { Point } from '../ring/plane.js';
+import { type Cuts, sidesOf } from '../ring/slant.js';
+import { movedPiece, overPlaces } from '../surface/round.js';
+import { within } from '../surface/through.js';
 import { areaBetween } from '../surface/within.js';
+import type { PreparedBand } from './bands.js';
 import type { Prepared, PreparedRing } from './prepare.js';
 
 /** Volume of each wood that is left in the turned piece, mm³ by species; `plans` has the pieces of every ring. */
 export function finishedVolumes(
-  { vessel, rings }: Prepared,
+  { vessel, rings, cuts, bands }: Prepared,
   plans: readonly RingPlan[],
+  woodOf: ReadonlyMap<string, string>,
 ): ReadonlyMap<string, number> {
   const byWood = new Map<string, number>();
   const add = (wood: string, volume: number) => byWood.set(wood, (byWood.get(wood) ?? 0) + volume);
   rings.forEach((prepared, i) => {
-    const { course, made } = prepared;
+    const { course, made, turn, reaches } = prepared;
     if (!made.ok) return;
     const { pieces } = plans[i]!;
     const full = fullVolume(prepared, made.value, vessel);
@@ -29,56 +34,96 @@ export function finishedVolumes(
       add(only, full);
       return;
     }
-    const top = Math.min(course.topMm, vessel.heightMm);
-    const parts = placeVolumes(made.value, vessel, course.bottomMm, top, full !== null);
+    const moved = reaches.length !== 1 || reaches[0]!.region.above !== 0;
+    const body = { made: made.value, turn, bottomMm: course.bottomMm, reaches };
+    const parts = moved
+      ? movedVolumes(body, vessel, cuts)
+      : placeVolumes(made.value, vessel, course.bottomMm, reaches[0]!.toMm, full !== null);
     const scale = full === null ? 1 : full / parts.reduce((a, b) => a + b, 0);
     for (const { wood, places } of pieces)
       add(wood, scale * places.reduce((sum, place) => sum + parts[place]!, 0));
   });
+  for (const band of bands) add(woodOf.get(band.slant.wood)!, movedVolumes(band, vessel, cuts)[0]!);
   return byWood;
 }
 
-/** Volume of the turned wood in a ring that is wood all round and holds its wall, mm³; null for others. */
-function fullVolume({ wallAlong, course }: PreparedRing, made: Made, vessel: Vessel): number | null {
+/** Volume of the turned wood in a ring that lies whole in one region, is wood all round and holds its wall, mm³; null for others. */
+function fullVolume({ wallAlong, course, reaches }: PreparedRing, made: Made, vessel: Vessel): number | null {
   const { outsideMm, insideMm } = shortfall(made.gives, wallAlong);
-  if (!made.closed || Math.max(outsideMm, insideMm) > SAME_LENGTH) return null;
-  return woodVolume(vessel, course.bottomMm, Math.min(course.topMm, vessel.heightMm));
+  const [only, ...others] = reaches;
+  if (!only || others.length > 0 || !made.closed) return null;
+  if (Math.max(outsideMm, insideMm) > SAME_LENGTH) return null;
+  const { z } = only.region.shift;
+  return woodVolume(vessel, course.bottomMm + z, Math.min(course.topMm + z, vessel.heightMm));
 }
 
-/** Slices in which pieces are measured (mm). */
+/** Slices in which pieces are measured (mm), whole ones and those that slanted cuts go through. */
 const SLICE = 2;
+const CUT_SLICE = 0.5;
+
+const hollowAt = (vessel: Vessel, z: number) =>
+  Math.max(insideAt(vessel, z) ?? 0, recessAt(vessel.recess, z));
+
+/** Area of an outline that is left between inside and outside at a height of the piece, mm². */
+function areaLeft(outline: readonly Point[], vessel: Vessel, z: number): number {
+  const outer = radiusAt(vessel.outside, z);
+  return Math.max(0, areaBetween(outline, Math.min(outer, hollowAt(vessel, z)), outer));
+}
+
+/** The integral over heights, between the knots of the outside and where the hollow begins and ends, in slices. */
+function overHeights(of: (z: number) => number, vessel: Vessel, low: number, high: number, slice: number) {
+  if (high <= low) return 0;
+  const { hollowFromMm, hollowToMm, recess } = vessel;
+  const floors = [hollowFromMm, hollowToMm, recess?.depthMm ?? 0].filter((z) => z > low && z < high);
+  const knots = [...knotsBetween(vessel.outside, low, high), ...floors].sort((a, b) => a - b);
+  let sum = 0;
+  for (let k = 1; k < knots.length; k++) {
+    const [from, to] = [knots[k - 1]!, knots[k]!];
+    const slices = Math.max(1, Math.ceil((to - from) / slice));
+    for (let i = 0; i < slices; i++)
+      sum += integrate(of, from + ((to - from) * i) / slices, from + ((to - from) * (i + 1)) / slices);
+  }
+  return sum;
+}
 
 /**
  * What is left of every place between two heights, mm³: at each height the area of its outline between inside and
  * outside is exact. Only the proportions matter where the whole is known; radial joints hold theirs at every height.
  */
 function placeVolumes(made: Made, vessel: Vessel, z0: number, z1: number, whole: boolean): number[] {
-  const hollow = (z: number) => Math.max(insideAt(vessel, z) ?? 0, recessAt(vessel.recess, z));
-  const areaAt = (piece: LaidPiece, z: number) => {
-    const outline = outlineAtHeight(piece, z - z0);
-    const outer = radiusAt(vessel.outside, z);
-    return Math.max(0, areaBetween(outline, Math.min(outer, hollow(z)), outer));
-  };
   if (whole && made.radial) {
     const { outerMm, innerMm } = made.gives;
     return overPlaces(made, (place) => areaBetween(made.lay(place)[0]!.bottom, innerMm, outerMm));
   }
-  const volume = (piece: LaidPiece) => {
-    const [low, high] = [z0 + piece.fromMm, Math.min(z1, z0 + piece.toMm)];
-    if (high <= low) return 0;
-    const knots = knotsBetween(vessel.outside, low, high);
-    let sum = 0;
-    for (let k = 1; k < knots.length; k++) {
-      const [from, to] = [knots[k - 1]!, knots[k]!];
-      const slices = Math.max(1, Math.ceil((to - from) / SLICE));
-      for (let i = 0; i < slices; i++)
-        sum += integrate(
-          (z) => areaAt(piece, z),
-          from + ((to - from) * i) / slices,
-          from + ((to - from) * (i + 1)) / slices,
-        );
-    }
-    return sum;
-  };
+  const volume = (piece: LaidPiece) =>
+    overHeights(
+      (z) => areaLeft(outlineAtHeight(piece, z - z0), vessel, z),
+      vessel,
+      z0 + piece.fromMm,
+      Math.min(z1, z0 + piece.toMm),
+      SLICE,
+    );
   return overPlaces(made, (place) => made.lay(place).reduce((sum, piece) => sum + volume(piece), 0));
+}
+
+/** A ring or a band that cuts have moved. */
+type Moved = Pick<PreparedBand, 'made' | 'turn' | 'bottomMm' | 'reaches'>;
+
+/** The same of a ring or a band that slanted cuts have moved or divided: region by region, place by place. */
+function movedVolumes({ made, turn, bottomMm, reaches }: Moved, vessel: Vessel, cuts: Cuts): number[] {
+  return layOut(made).reduce<number[]>(
+    (volumes, piece) => {
+      for (const { region, fromMm, toMm } of reaches) {
+        const { shift } = region;
+        const part = movedPiece(piece, turn, shift);
+        const sides = sidesOf(cuts, region);
+        const base = bottomMm + shift.z;
+        const [low, high] = [Math.max(fromMm, base + piece.fromMm), Math.min(toMm, base + piece.toMm)];
+        const left = (z: number) => areaLeft(within(outlineAtHeight(part, z - base), sides, z), vessel, z);
+        volumes[piece.place]! += overHeights(left, vessel, low, Math.min(high, vessel.heightMm), CUT_SLICE);
+      }
+      return volumes;
+    },
+    made.groups.flatMap(({ count }) => Array.from({ length: count }, () => 0)),
+  );
 }

@@ -66,7 +66,7 @@ function woodReasons(project: Project): Reason[] {
         message: `Ring ${i + 1} uses “${key}”, which is not in the palette.`,
       });
   });
-  return [...reasons, ...blankReasons(project, keys)];
+  return [...reasons, ...blankReasons(project, keys), ...slantReasons(project, keys)];
 }
 
 /** Blanks have a wood of the palette at every place. */
@@ -86,6 +86,20 @@ function blankReasons({ blanks = [] }: Project, keys: readonly string[]): Reason
     if (places === 0 || places === woods.length) return [];
     const message = `Blank ${i + 1} has ${places} places and ${woods.length} woods; it needs one for each.`;
     return [{ code: 'woods-count', path, message }];
+  });
+}
+
+/** Slanted bands have a wood of the palette and ids of their own. */
+function slantReasons({ slants = [] }: Project, keys: readonly string[]): Reason[] {
+  return slants.flatMap(({ id, wood }, i): Reason[] => {
+    const where = `slants.${i}`;
+    if (!keys.includes(wood)) {
+      const message = `Slanted band ${i + 1} uses “${wood}”, which is not in the palette.`;
+      return [{ code: 'wood-unknown', path: `${where}.wood`, message }];
+    }
+    if (slants.findIndex((other) => other.id === id) === i) return [];
+    const message = `Slanted band ${i + 1}: the id “${id}” is taken by one before it.`;
+    return [{ code: 'slant-id-twice', path: `${where}.id`, message }];
   });
 }
 

@@ -13,6 +13,9 @@ export const mirrorImage = (project: Project, name: string): Project => ({
   ...project,
   name,
   motifs: [],
+  ...(project.slants && {
+    slants: project.slants.map((slant) => ({ ...slant, towardDeg: 0 - slant.towardDeg })),
+  }),
   rings: frozen(project).map((ring): Ring => {
     const making = mirrored(ring.making);
     const turn = -ring.turn * (pitchOf(ring.making) / pitchOf(making));

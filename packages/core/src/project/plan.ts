@@ -5,11 +5,13 @@ import { brimOf } from '../form/vessel.js';
 import { hollowVolume } from '../form/volume.js';
 import { type Lumber, lumberFor } from '../lumber/lumber.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
+import type { RingPieces } from '../lumber/wants.js';
 import { type Mm, mm } from '../measure/quantity.js';
 import { done, type Result, refuse } from '../measure/reason.js';
 import type { Shop } from '../settings/shop.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
 import { density, type Species } from '../wood/species.js';
+import { bandPieces } from './bands.js';
 import { type PlannedBlank, plannedBlanks, withBlanks } from './blanks.js';
 import { finishedVolumes } from './finished.js';
 import { prepare } from './prepare.js';
@@ -28,6 +30,8 @@ export interface Plan {
   readonly rings: readonly RingPlan[];
   /** Blanks beside the stack; their pieces are in all totals, as whole as they are sawn. */
   readonly blanks: readonly PlannedBlank[];
+  /** The boards of slanted bands, listed behind the blanks. */
+  readonly slants: readonly RingPieces[];
   readonly lumber: Lumber;
   readonly checks: readonly Check[];
 }
@@ -52,12 +56,13 @@ export function plan(
       `The palette names the wood “${project.palette[unknown]!.wood}”, which is not among the woods here.`,
     );
   const woodOf = new Map(project.palette.map((entry) => [entry.key, entry.wood]));
-  const { vessel, rings } = prepared.value;
+  const { vessel, rings, bands, overTopMm, underFootMm } = prepared.value;
   const plans = rings.map((ring, i) => ringPlan(ring, rings[i - 1], woodOf));
   const blanks = plannedBlanks(project, woodOf);
   const beside = blanks.flatMap(({ pieces }) => pieces);
-  const finished = withBlanks(finishedVolumes(prepared.value, plans), beside);
-  const lumber = lumberFor([...plans.flatMap((ring) => ring.pieces), ...beside], finished, shop);
+  const slants = bandPieces(bands, rings.length + blanks.length, woodOf);
+  const finished = withBlanks(finishedVolumes(prepared.value, plans, woodOf), beside);
+  const lumber = lumberFor([...plans.flatMap((ring) => ring.pieces), ...beside, ...slants], finished, shop);
   const mass = [...finished].reduce(
     (sum, [wood, volume]) => sum + (volume * density(known.get(wood)!)) / 1e9,
     0,
@@ -68,17 +73,18 @@ export function plan(
     capacityMm3: hollowVolume(vessel, 0, brimOf(vessel)),
     woodMm3: [...finished.values()].reduce((a, b) => a + b, 0),
     massKg: mass,
-    pieces: [...plans, ...blanks].reduce(
-      (sum, of) => sum + of.pieces.reduce((n, { count }) => n + count, 0),
-      0,
-    ),
+    pieces:
+      slants.length +
+      [...plans, ...blanks].reduce((sum, of) => sum + of.pieces.reduce((n, { count }) => n + count, 0), 0),
     rings: plans,
     blanks,
+    slants,
     lumber,
     checks: checksOf({
       shop,
       vessel,
       rings: plans,
+      over: { topMm: overTopMm, footMm: underFootMm },
       lumber,
       palette: project.palette,
       motifs: project.motifs,

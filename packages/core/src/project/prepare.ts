@@ -9,7 +9,10 @@ import { done, type Result, refuse } from '../measure/reason.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import { allowed, needOf, type RingNeed, wallBand } from '../ring/need.js';
 import type { Band } from '../ring/overlap.js';
+import { onAxis, type Reach, reachesOf } from '../ring/reach.js';
+import { type Cuts, cutOf, NO_CUTS } from '../ring/slant.js';
 import { type Course, courses } from '../ring/stack.js';
+import { bandsOf, type PreparedBand } from './bands.js';
 import { dressed, type Patterned } from './dress.js';
 import type { Project, Ring } from './schema.js';
 
@@ -17,7 +20,12 @@ import type { Project, Ring } from './schema.js';
 export interface PreparedRing {
   /** The ring with the woods that show: under a motif they are the motif's. */
   readonly ring: Ring;
+  /** Where it is glued, before any band is cut through the stack. */
   readonly course: Course;
+  /** Heights of its faces on the axis of the finished blank; those of its course where there are no slanted bands. */
+  readonly stands: Course;
+  /** Where it lies in the piece, region by region; nowhere when it stands above the form. */
+  readonly reaches: readonly Reach[];
   /** The turned wall in this ring, without allowance. */
   readonly wall: Band;
   /** The same between cones that lean as the ring does, by their radii at half its height. */
@@ -35,6 +43,12 @@ export interface PreparedRing {
 export interface Prepared {
   readonly vessel: Vessel;
   readonly rings: readonly PreparedRing[];
+  /** The slanted cuts through the stack, in the order in which they are made, and what is glued into them. */
+  readonly cuts: Cuts;
+  readonly bands: readonly PreparedBand[];
+  /** How far the wall stands over the top of the stack and under its foot where cuts run out there (mm). */
+  readonly overTopMm: number;
+  readonly underFootMm: number;
 }
 
 /** A ring's height as it stands in the stack: as measured, else as planned (mm). */
@@ -47,15 +61,16 @@ export function prepare(project: Stacking & Patterned): Result<Prepared> {
 }
 
 /** What the shape of a piece hangs on. */
-export type Stacking = Pick<Project, 'form' | 'rings' | 'allowances'>;
+export type Stacking = Pick<Project, 'form' | 'rings' | 'allowances' | 'slants'>;
 
 /** The rings of a stack in the woods that show; `rings` are those it was worked out from, or the same otherwise painted. */
-export function dress(stack: Prepared, project: Pick<Project, 'rings'> & Patterned): Prepared {
+export function dress(stack: Prepared, project: Pick<Project, 'rings' | 'slants'> & Patterned): Prepared {
   const rings = stack.rings.map((each, i): PreparedRing => {
     const ring = project.rings[i]!;
     return ring === each.ring ? each : { ...each, ring };
   });
-  return { vessel: stack.vessel, rings: dressed(rings, project) };
+  const bands = stack.bands.map((band, i) => ({ ...band, slant: project.slants?.[i] ?? band.slant }));
+  return { ...stack, rings: dressed(rings, project), bands: bands.length > 0 ? bands : stack.bands };
 }
 
 /** The same with every ring in the woods it was painted with, whatever motif lies over it: shape and sizes only. */
@@ -63,25 +78,57 @@ export function stackUp(project: Stacking): Result<Prepared> {
   const vessel = vesselOf(project.form);
   if (!vessel.ok) return vessel;
   const stack = courses(project.rings.map(heightOf));
-  const sized = project.rings.map((ring, i) => sizeRing(ring, stack[i]!, vessel.value, project.allowances));
+  const { slants = [], allowances } = project;
+  const cuts = slants.length > 0 ? slants.map(cutOf) : NO_CUTS;
   const { heightMm } = vessel.value;
-  return done({ vessel: vessel.value, rings: sized.map((ring) => prepareRing(ring, sized, heightMm)) });
+  const reaches = reachesOf(cuts, stack, heightMm, (z) => {
+    const { outerMm, innerMm } = wallAtHeight(vessel.value, z);
+    return [outerMm, (outerMm + innerMm) / 2, innerMm];
+  });
+  const sized = project.rings.map((ring, i) => {
+    const course = stack[i]!;
+    const stands =
+      cuts === NO_CUTS
+        ? course
+        : {
+            ...course,
+            bottomMm: mm(onAxis(cuts, course.bottomMm)),
+            topMm: mm(onAxis(cuts, course.topMm)),
+          };
+    return sizeRing(ring, { course, stands, reaches: reaches.rings[i]! }, vessel.value, allowances);
+  });
+  return done({
+    vessel: vessel.value,
+    rings: sized.map((ring) => prepareRing(ring, sized, heightMm)),
+    cuts,
+    bands: bandsOf(slants, cuts, reaches.bands, vessel.value, allowances.outsideMm),
+    overTopMm: reaches.overTopMm,
+    underFootMm: reaches.underFootMm,
+  });
 }
 
 /** A ring with the size that it is made to; null where it lies above the form. */
-interface SizedRing extends Pick<PreparedRing, 'ring' | 'course' | 'wall' | 'foot' | 'need'> {
+type Standing = Pick<PreparedRing, 'course' | 'stands' | 'reaches'>;
+
+interface SizedRing extends Standing, Pick<PreparedRing, 'ring' | 'wall' | 'foot' | 'need'> {
   readonly size: RingNeed | null;
   along(slope: number): Band;
 }
 
 const NO_BAND: Band = { outerMm: 0, innerMm: 0 };
 
-function sizeRing(ring: Ring, course: Course, vessel: Vessel, allowances: Project['allowances']): SizedRing {
-  if (course.bottomMm >= vessel.heightMm - SAME_LENGTH) {
+function sizeRing(
+  ring: Ring,
+  standing: Standing,
+  vessel: Vessel,
+  allowances: Project['allowances'],
+): SizedRing {
+  const { course, stands, reaches } = standing;
+  if (reaches.every(({ toMm, fromMm }) => toMm - fromMm <= SAME_LENGTH)) {
     const need = { outerMm: mm(0), innerMm: mm(0), heightMm: heightOf(ring) };
-    return { ring, course, wall: NO_BAND, foot: NO_BAND, need, size: null, along: () => NO_BAND };
+    return { ring, ...standing, wall: NO_BAND, foot: NO_BAND, need, size: null, along: () => NO_BAND };
   }
-  const along = (slope: number) => wallBand(vessel, course, slope);
+  const along = (slope: number) => wallIn(vessel, standing, slope);
   const wall = along(0);
   const need: RingNeed = {
     ...needOf(wall, course, allowances),
@@ -89,12 +136,30 @@ function sizeRing(ring: Ring, course: Course, vessel: Vessel, allowances: Projec
   };
   return {
     ring,
-    course,
+    ...standing,
     wall,
-    foot: wallAtHeight(vessel, course.bottomMm),
+    foot: wallAtHeight(vessel, stands.bottomMm),
     need,
     size: sizeOf(ring, need),
     along,
+  };
+}
+
+/**
+ * The wall that a ring has to hold, over all regions of the piece in which it lies: where bands have moved it aside it
+ * has to be so much wider, and its hole so much smaller.
+ */
+function wallIn(vessel: Vessel, { course, reaches }: Standing, slope: number): Band {
+  const middle = (course.bottomMm + course.topMm) / 2;
+  const bands = reaches.map(({ region: { shift }, fromMm, toMm }): Band => {
+    const heights = { bottomMm: mm(fromMm), topMm: mm(toMm) };
+    const { outerMm, innerMm } = wallBand(vessel, heights, slope, middle + shift.z);
+    const aside = Math.hypot(shift.x, shift.y);
+    return { outerMm: outerMm + aside, innerMm: Math.max(0, innerMm - aside) };
+  });
+  return {
+    outerMm: Math.max(...bands.map(({ outerMm }) => outerMm)),
+    innerMm: Math.min(...bands.map(({ innerMm }) => innerMm)),
   };
 }
 
@@ -113,13 +178,13 @@ function sizeOf({ fixed, measured, making }: Ring, need: RingNeed): RingNeed {
 }
 
 function prepareRing(sized: SizedRing, all: readonly SizedRing[], formMm: number): PreparedRing {
-  const { ring, course, wall, foot, need, size, along } = sized;
+  const { ring, course, stands, reaches, wall, foot, need, size, along } = sized;
+  const standing = { ring, course, stands, reaches };
   const turn = rad(ring.turn * pitchOf(ring.making));
   if (!size) {
-    const above = `It starts at ${sayMm(course.bottomMm)}, above the form, which ends at ${sayMm(formMm)}.`;
+    const above = `It starts at ${sayMm(stands.bottomMm)}, above the form, which ends at ${sayMm(formMm)}.`;
     return {
-      ring,
-      course,
+      ...standing,
       wall,
       wallAlong: wall,
       foot,
@@ -130,7 +195,7 @@ function prepareRing(sized: SizedRing, all: readonly SizedRing[], formMm: number
   }
   const made = makeRing(ring.making, withBody(sized, size, all));
   const wallAlong = made.ok && made.value.lean !== 0 ? along(made.value.lean) : wall;
-  return { ring, course, wall, wallAlong, foot, need, made, turn };
+  return { ...standing, wall, wallAlong, foot, need, made, turn };
 }
 
 /** The size together with those of all rings that are sawn from the same glue-up. */

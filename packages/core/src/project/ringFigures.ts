@@ -15,12 +15,14 @@ export function ringPlan(
   below: PreparedRing | undefined,
   woodOf: ReadonlyMap<string, string>,
 ): RingPlan {
-  const { ring, course, wall, wallAlong, need, made } = here;
+  const { ring, course, stands, reaches, wall, wallAlong, need, made } = here;
   const figures = {
     index: course.index,
     id: ring.id,
-    bottomMm: course.bottomMm,
-    topMm: course.topMm,
+    bottomMm: stands.bottomMm,
+    topMm: stands.topMm,
+    course,
+    reaches,
     wall,
     wallAlong,
     need,

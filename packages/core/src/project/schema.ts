@@ -6,8 +6,9 @@ import { length, number, text } from '../measure/field.js';
 import { sayMm } from '../measure/format.js';
 import { motifUseSchema } from '../pattern/motifUse.js';
 import { TONES } from '../pattern/tones.js';
+import { MOST_SLANTS, slantSchema } from '../ring/slant.js';
 
-export const SCHEMA_VERSION = 5;
+export const SCHEMA_VERSION = 6;
 export const MOST_BLANKS = 8;
 export const MOST_RINGS = 400;
 
@@ -99,6 +100,11 @@ export const projectSchema = z.strictObject({
   blanks: z
     .array(storedBlankSchema)
     .max(MOST_BLANKS, { error: () => `There are too many blanks; ${MOST_BLANKS} are allowed.` })
+    .optional(),
+  /** Slanted bands cut through the stack, in the order in which they are made; left out where there are none. */
+  slants: z
+    .array(slantSchema)
+    .max(MOST_SLANTS, { error: () => `There are too many slanted bands; ${MOST_SLANTS} are allowed.` })
     .optional(),
   palette: z
     .array(paletteEntrySchema)

@@ -9,6 +9,7 @@ export const UPGRADES: Readonly<Record<number, (document: Document) => Document>
   2: moreWays,
   3: motifsOverRings,
   4: featureRings,
+  5: slantedBands,
 };
 
 /** Documents of this version and later have the shape that undo steps saved with them speak of. */
@@ -35,6 +36,11 @@ function motifsOverRings(document: Document): Document {
 /** Version 5: feature rings, and blanks beside the stack; what version 4 knows stands as it was. */
 function featureRings(document: Document): Document {
   return { ...document, schema: 5 };
+}
+
+/** Version 6: slanted bands through the stack; what version 5 knows stands as it was. */
+function slantedBands(document: Document): Document {
+  return { ...document, schema: 6 };
 }
 
 /** Brings a document of any older version up to date, one step at a time; leaves judging its fields to the schema. */

@@ -9,21 +9,22 @@ const kept = new WeakMap<Made, { readonly key: string; readonly shown: ShownRing
 
 /** The rings of a piece as painting sees them: what shows of each on the outside at half its height below the lip. */
 export const wallOf = ({ vessel, rings }: Prepared): Wall =>
-  rings.map(({ made, turn, course }) => {
-    if (!made.ok || course.bottomMm >= vessel.heightMm) return null;
-    const z = (course.bottomMm + Math.min(course.topMm, vessel.heightMm)) / 2;
+  rings.map(({ made, turn, stands }) => {
+    if (!made.ok || stands.bottomMm >= vessel.heightMm) return null;
+    const z = (stands.bottomMm + Math.min(stands.topMm, vessel.heightMm)) / 2;
     const radius = radiusAt(vessel.outside, z);
-    const key = `${turn} ${radius} ${z - course.bottomMm}`;
+    const up = Math.min(made.value.heightMm, z - stands.bottomMm);
+    const key = `${turn} ${radius} ${up}`;
     const last = kept.get(made.value);
     if (last?.key === key) return last.shown;
-    const shown = shownRing(made.value, radius, turn, z - course.bottomMm);
+    const shown = shownRing(made.value, radius, turn, up);
     kept.set(made.value, { key, shown });
     return shown;
   });
 
 /** What the borders between woods measure in every ring, mm. */
 export const bordersIn = ({ vessel, rings }: Prepared): RingBorders[] =>
-  rings.map(({ course }) => {
+  rings.map(({ stands: course }) => {
     const top = Math.min(course.topMm, vessel.heightMm);
     const [low, high] = [radiusAt(vessel.outside, course.bottomMm), radiusAt(vessel.outside, top)];
     return { slantMm: Math.hypot(Math.max(0, top - course.bottomMm), high - low), topRadiusMm: high };
@@ -31,8 +32,8 @@ export const bordersIn = ({ vessel, rings }: Prepared): RingBorders[] =>
 
 /** How far round the outside is in the middle between two rings, mm; their height together, as far as it is turned. */
 function across({ vessel, rings }: Prepared, low: number, high: number): { round: number; height: number } {
-  const bottom = rings[low]!.course.bottomMm;
-  const top = Math.min(vessel.heightMm, rings[high]!.course.topMm);
+  const bottom = rings[low]!.stands.bottomMm;
+  const top = Math.min(vessel.heightMm, rings[high]!.stands.topMm);
   const radius = radiusAt(vessel.outside, Math.min(vessel.heightMm, (bottom + top) / 2));
   return { round: 2 * Math.PI * radius, height: top - bottom };
 }

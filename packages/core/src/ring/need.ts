@@ -32,11 +32,17 @@ export interface RingNeed {
 /**
  * The turned wall over `course`, without allowance: `max r` and `min inside` over the whole height and not just its two
  * faces. A part of the top ring that stands above the lip is turned away. The course has to begin below the lip. With a
- * `slope` it is the wall between cones that widen by it per mm, by their radii at half the course's height.
+ * `slope` it is the wall between cones that widen by it per mm, by their radii at a height `about`, usually half the
+ * course's.
  */
-export function wallBand(vessel: Vessel, course: Course, slope = 0): Band {
+export function wallBand(
+  vessel: Vessel,
+  course: Pick<Course, 'bottomMm' | 'topMm'>,
+  slope = 0,
+  about = (course.bottomMm + course.topMm) / 2,
+): Band {
   const top = Math.min(course.topMm, vessel.heightMm);
-  const lean = { slope, about: (course.bottomMm + course.topMm) / 2 };
+  const lean = { slope, about };
   return {
     outerMm: extremes(vessel.outside, course.bottomMm, top, lean).most,
     innerMm: innermost(vessel, course.bottomMm, top, lean),

@@ -19,6 +19,8 @@ export const CAUTIONS = {
     'Resaw with a tall fence and a push block; keep fingers out of the line of the blade as it comes through.',
   'open-work':
     'Open rings have edges that catch: keep fingers and loose cloth away, and sand with the lathe off or with a backed pad.',
+  'round-work':
+    'A round glue-up rolls and twists at the saw: bed it in a cradle and clamp it so that it cannot turn, and never cut it freehand.',
   lathe: 'Wear a full face shield, stand out of line of a fresh glue-up, turn it by hand first, start slow.',
 } as const;
 

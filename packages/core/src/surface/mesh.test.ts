@@ -57,8 +57,11 @@ function sound(project: Project, tolerance: number): void {
     expect(Math.abs(turned / (planned.value.woodMm3 - beside) - 1)).toBeLessThan(tolerance);
 }
 
+/** Pieces that slanted cuts go through are cut off at their sides; cut.test.ts looks at them. */
+const uncut = demoProjects().filter(({ slants }) => !slants);
+
 describe('the mesh of a piece', () => {
-  test.each(demoProjects().map((project) => [project.name, project] as const))(
+  test.each(uncut.map((project) => [project.name, project] as const))(
     '%s: closed pieces with the volume of the blank, and turned that of the finished piece',
     (_, project) => sound(project, 0.01),
   );

@@ -1,9 +1,11 @@
 import type { Vessel } from '../form/vessel.js';
 import type { LaidPiece, Made } from '../making/contract.js';
+import type { Point } from '../ring/plane.js';
 import { grainOf } from './grain.js';
 import { type Level, levelsOf } from './levels.js';
 import { MeshParts } from './meshParts.js';
 import { addPiece, type Setting } from './meshPiece.js';
+import { movedPiece } from './round.js';
 import { sectored } from './sectors.js';
 
 /** How closely a mesh follows the curves. */
@@ -49,9 +51,11 @@ export interface RingMesh {
   readonly pieces: readonly PieceRange[];
 }
 
+const ON_AXIS: Point = { x: 0, y: 0 };
+
 /**
  * The mesh of one ring that stands in the piece from a height on; `turn` in radians. Worked out for one repeat of the
- * ring and turned for the others.
+ * ring and turned for the others; a ring that has been moved `aside` (mm) has no repeats, since turning is about the axis.
  */
 export function ringMesh(
   made: Made,
@@ -59,7 +63,9 @@ export function ringMesh(
   bottomMm: number,
   vessel: Vessel,
   { arc, sagittaMm }: MeshFineness = FINE_MESH,
+  aside: Point = ON_AXIS,
 ): RingMesh {
+  const centred = aside.x === 0 && aside.y === 0;
   const known = new Map<string, Level[]>();
   const levelsIn = ({ fromMm, toMm }: LaidPiece): Level[] => {
     const key = `${fromMm} ${toMm}`;
@@ -68,16 +74,18 @@ export function ringMesh(
     return levels;
   };
   const setting: Setting = { bottomMm, grain: grainOf(made), arc };
+  const placed = (part: LaidPiece) => (centred ? part : movedPiece(part, turn, aside));
+  const radial = made.radial && centred;
   const parts = new MeshParts();
   const pieces: { readonly of: PieceRange; readonly place: number; readonly by: number }[] = [];
   let first = 0;
   for (const { count } of made.groups) {
-    const laps = count % made.repeats === 0 ? made.repeats : 1;
+    const laps = centred && count % made.repeats === 0 ? made.repeats : 1;
     const period = count / laps;
     const once = Array.from({ length: period }, (_, i) =>
       made
         .lay(first + i)
-        .flatMap((part) => sectored(made, part, levelsIn(part)))
+        .flatMap((part) => sectored({ radial, gives: made.gives }, placed(part), levelsIn(part)))
         .map((part): PieceRange => {
           const [vertex, triangle] = [parts.vertices, parts.triangles];
           const sorts = addPiece(parts, part, levelsIn(part), setting);
@@ -92,7 +100,7 @@ export function ringMesh(
         }),
     );
     for (let i = 0; i < count; i++) {
-      const by = turn + (2 * Math.PI * Math.floor(i / period)) / laps;
+      const by = centred ? turn + (2 * Math.PI * Math.floor(i / period)) / laps : 0;
       for (const of of once[i % period]!) pieces.push({ of, place: first + i, by });
     }
     first += count;

@@ -1,6 +1,7 @@
 import type { Curve } from '../form/curve.js';
 import type { SectionPoint } from './drawing.js';
-import { type Standing, wallPatches } from './wall.js';
+import type { Standing } from './standing.js';
+import { wallPatches } from './wall.js';
 
 /** A point of a drawing seen from the front: x to the right of the axis, z up, mm. */
 export interface FrontPoint {

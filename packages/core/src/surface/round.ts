@@ -1,6 +1,6 @@
 import type { LaidPiece, Made } from '../making/contract.js';
 import { laidAt, outlineAtHeight } from '../making/layOut.js';
-import { wrapped } from '../ring/plane.js';
+import { type Point, turned, wrapped } from '../ring/plane.js';
 import type { Arc } from './arcs.js';
 import { arcsInside } from './arcs.js';
 
@@ -28,6 +28,28 @@ export function placesRound(made: Made, radius: number, turn: number, z = made.h
     first += count;
   }
   return arcs.sort((a, b) => a.from - b.from);
+}
+
+/** The same of a ring that has been moved aside: its pieces are asked one by one, since none is like another any more. */
+export function placesAside(made: Made, radius: number, turn: number, z: number, aside: Point): PlaceArc[] {
+  if (aside.x === 0 && aside.y === 0) return placesRound(made, radius, turn, z);
+  const places = made.groups.reduce((sum, { count }) => sum + count, 0);
+  return Array.from({ length: places }, (_, place) =>
+    arcsOf(
+      laidAt(made.lay(place), z).map((part) => movedPiece(part, turn, aside)),
+      radius,
+      z,
+    ).map((arc) => ({ ...arc, place })),
+  )
+    .flat()
+    .sort((a, b) => a.from - b.from);
+}
+
+/** A piece, or a part of one, turned about the axis and then moved aside. */
+export function movedPiece(part: LaidPiece, turn: number, { x, y }: Point): LaidPiece {
+  const moved = (outline: readonly Point[]) => turned(outline, turn).map((p) => ({ x: p.x + x, y: p.y + y }));
+  const bottom = moved(part.bottom);
+  return { ...part, bottom, top: part.top === part.bottom ? bottom : moved(part.top) };
 }
 
 /** Stretches of a circle that lie in parts of one piece; those that meet are one. */

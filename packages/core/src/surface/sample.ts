@@ -2,7 +2,10 @@ import { radiusAt } from '../form/curve.js';
 import type { Vessel } from '../form/vessel.js';
 import { insideAt } from '../form/vessel.js';
 import type { Made } from '../making/contract.js';
+import type { Point } from '../ring/plane.js';
+import { type Cuts, NO_CUTS, type Region, stretchesRound } from '../ring/slant.js';
 import { endGrain, grainOf } from './grain.js';
+import { meets } from './meets.js';
 
 /** A ring as it stands in the piece; `made` null where it cannot be made. */
 export interface SampledRing {
@@ -11,6 +14,14 @@ export interface SampledRing {
   readonly bottomMm: number;
   readonly topMm: number;
 }
+
+/** Slanted cuts through the stack and the bands in them, which count on behind the rings. */
+export interface SampledCuts {
+  readonly cuts: Cuts;
+  readonly bands: readonly SampledRing[];
+}
+
+const UNCUT: SampledCuts = { cuts: NO_CUTS, bands: [] };
 
 /** How finely a wall is sampled. */
 export interface Fineness {
@@ -28,7 +39,7 @@ export interface SampledWall extends Fineness {
   readonly side: Side;
   readonly fromMm: number;
   readonly toMm: number;
-  /** Ring of every row, −1 where there is none. */
+  /** Ring of every point, −1 where there is none. */
   readonly ring: Int16Array;
   /** Radius of every row, mm. */
   readonly radius: Float32Array;
@@ -50,6 +61,7 @@ export function* sampling(
   rings: readonly SampledRing[],
   side: Side,
   { columns, rows }: Fineness,
+  { cuts, bands }: SampledCuts = UNCUT,
 ): Generator<number, SampledWall> {
   const [fromMm, toMm] = side === 'outside' ? [0, vessel.heightMm] : [vessel.hollowFromMm, vessel.hollowToMm];
   const wall: SampledWall = {
@@ -58,7 +70,7 @@ export function* sampling(
     rows,
     fromMm,
     toMm,
-    ring: new Int16Array(rows).fill(-1),
+    ring: new Int16Array(columns * rows).fill(-1),
     radius: new Float32Array(rows),
     place: new Int16Array(columns * rows).fill(-1),
     end: new Uint8Array(columns * rows),
@@ -68,27 +80,45 @@ export function* sampling(
   const radiusOf = (z: number) =>
     side === 'outside' ? radiusAt(vessel.outside, z) : (insideAt(vessel, z) ?? 0);
   const directions = circle(columns);
-  let index = rings.length - 1;
+  const index = new Map<number, number>();
   for (let row = 0; row < rows; row++) {
     const z = toMm - (row + 0.5) * step;
-    while (index > 0 && rings[index]!.bottomMm > z) index--;
     const radius = radiusOf(z);
     wall.radius[row] = radius;
-    const ring = rings[index]!;
-    if (z <= ring.topMm && ring.made) {
-      wall.ring[row] = index;
-      const slope =
-        (radiusOf(Math.min(toMm, z + step / 2)) - radiusOf(Math.max(fromMm, z - step / 2))) / step;
-      sampleRow(
-        wall,
-        row,
-        { made: ring.made, turn: ring.turn, z: z - ring.bottomMm, radius, slope },
-        directions,
-      );
+    const slope = (radiusOf(Math.min(toMm, z + step / 2)) - radiusOf(Math.max(fromMm, z - step / 2))) / step;
+    for (const { from, to, region } of stretchesRound(cuts, radius, z)) {
+      const [first, end] = [columnAt(from, columns), columnAt(to, columns)];
+      const here = standingAt(rings, bands, region, z, index);
+      if (!here?.ring.made || first >= end) continue;
+      wall.ring.fill(here.index, row * columns + first, row * columns + end);
+      const { made, turn, bottomMm } = here.ring;
+      const level = { made, turn, z: z - region.shift.z - bottomMm, radius, slope, aside: region.shift };
+      sampleRow(wall, row * columns, [first, end], level, directions);
     }
     if (row % ROWS_A_STRETCH === ROWS_A_STRETCH - 1) yield (row + 1) / rows;
   }
   return wall;
+}
+
+/** The first column whose middle lies at a direction or beyond it. */
+const columnAt = (angle: number, columns: number) =>
+  Math.min(columns, Math.max(0, Math.ceil((angle / (2 * Math.PI)) * columns - 0.5)));
+
+/** The ring, or the band, that a region has at a height; `last` is where the rings of a region were found before. */
+function standingAt(
+  rings: readonly SampledRing[],
+  bands: readonly SampledRing[],
+  { band, above, shift }: Region,
+  z: number,
+  last: Map<number, number>,
+): { readonly ring: SampledRing; readonly index: number } | null {
+  if (band !== null) return { ring: bands[band]!, index: rings.length + band };
+  const was = z - shift.z;
+  let index = last.get(above) ?? rings.length - 1;
+  while (index > 0 && rings[index]!.bottomMm > was) index--;
+  last.set(above, index);
+  const ring = rings[index];
+  return ring && was >= ring.bottomMm && was <= ring.topMm ? { ring, index } : null;
 }
 
 /** The whole wall at once. */
@@ -97,8 +127,9 @@ export function sampleWall(
   rings: readonly SampledRing[],
   side: Side,
   fineness: Fineness,
+  through: SampledCuts = UNCUT,
 ): SampledWall {
-  const steps = sampling(vessel, rings, side, fineness);
+  const steps = sampling(vessel, rings, side, fineness, through);
   for (;;) {
     const step = steps.next();
     if (step.done) return step.value;
@@ -112,33 +143,32 @@ interface Level {
   readonly radius: number;
   /** Change of the radius with the height. */
   readonly slope: number;
+  /** How far cuts have moved the ring aside. */
+  readonly aside: Point;
 }
-
-/** A hair counter-clockwise, radians. */
-const BESIDE = 1e-7;
 
 function sampleRow(
   { columns, place, end }: SampledWall,
   row: number,
-  { made, turn, z, radius, slope }: Level,
+  [first, last]: readonly [number, number],
+  { made, turn, z, radius, slope, aside }: Level,
   directions: Float64Array,
 ): void {
   const grain = grainOf(made);
   const level = 1 / Math.hypot(1, slope);
   const rise = slope * level;
-  const [cos, sin] = [radius * Math.cos(turn), -radius * Math.sin(turn)];
+  const [ct, st] = [Math.cos(turn), -Math.sin(turn)];
+  const [cos, sin] = [radius * ct, radius * st];
+  const [ax, ay] = [aside.x * ct - aside.y * st, aside.x * st + aside.y * ct];
   const height = Math.min(made.heightMm, Math.max(0, z));
-  const first = row * columns;
-  for (let column = 0; column < columns; column++) {
+  for (let column = first; column < last; column++) {
     const [x, y] = [directions[2 * column]!, directions[2 * column + 1]!];
-    const [px, py] = [x * cos - y * sin, x * sin + y * cos];
-    let met = made.placeAt(px, py, height);
-    // The very line of a joint belongs to neither side: a closed ring is asked beside it.
-    if (met === null && made.closed) met = made.placeAt(px - BESIDE * py, py + BESIDE * px, height);
+    const [px, py] = [x * cos - y * sin - ax, x * sin + y * cos - ay];
+    const met = meets(made, px, py, height);
     if (met === null) continue;
-    place[first + column] = met;
+    place[row + column] = met;
     const angle = ((column + 0.5) / columns) * 2 * Math.PI - turn;
-    end[first + column] = Math.round(255 * endGrain(grain, met, angle, level, rise));
+    end[row + column] = Math.round(255 * endGrain(grain, met, angle, level, rise));
   }
 }
 

@@ -23,7 +23,11 @@ const SIDES: readonly EdgeSide[] = ['joint', 'outer', 'joint', 'inner'];
  * turning may take its middle and leave its ends. Between two rays it has one edge outside and one inside, or the axis. Rings whose joints all run to the axis
  * need none of it.
  */
-export function sectored(made: Made, part: LaidPiece, levels: readonly Level[]): readonly LoftPart[] {
+export function sectored(
+  made: Pick<Made, 'radial' | 'gives'>,
+  part: LaidPiece,
+  levels: readonly Level[],
+): readonly LoftPart[] {
   const { bottom, top } = part;
   const floor = made.gives.innerMm === 0;
   const wide = floor || aroundAxis(bottom) || widthFromAxis(bottom) > NARROW;

@@ -12,9 +12,9 @@ import { anyMaking, between } from '../testing/randomMakings.js';
 import { arcsInside } from './arcs.js';
 import { woodOutline } from './drawing.js';
 import { outsidePatches } from './outside.js';
+import type { Standing } from './standing.js';
 import { cutParts, placeToward } from './toward.js';
 import { type UnrolledPart, unrolledParts } from './unrolled.js';
-import type { Standing } from './wall.js';
 import { areaBetween, areaWithin } from './within.js';
 
 const cases = fc

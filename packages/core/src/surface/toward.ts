@@ -1,6 +1,8 @@
 import type { LaidPiece, Made } from '../making/contract.js';
 import { laidAt, layOut, outlineAtHeight } from '../making/layOut.js';
+import type { Band } from '../ring/overlap.js';
 import type { Point } from '../ring/plane.js';
+import { movedPiece } from './round.js';
 
 /** The place that a level direction (radians from the index mark) meets at a radius and a height of the ring; null in air. */
 export const placeToward = (
@@ -24,6 +26,8 @@ export interface CutPart {
 /** Gaps and stretches shorter than this are nothing (mm): rims are drawn with straight sides. */
 const NOTHING = 0.05;
 
+const ON_AXIS: Point = { x: 0, y: 0 };
+
 /** A layer of a cut through the axis that is drawn alike from its bottom to its top, heights in mm above the ring's. */
 export interface CutRow {
   readonly fromMm: number;
@@ -36,14 +40,26 @@ const ROW = { heightMm: 0.7, most: 60 } as const;
 
 /**
  * What a cut through the axis meets in a ring, bottom to top: one row where all pieces go from its bottom to its top, many
- * where they are put together of parts. Rows that are alike are one.
+ * where they are put together of parts. Rows that are alike are one. The ring may have been moved `aside` of the axis (mm).
  */
-export function cutRows(made: Made, turn: number, direction: number): CutRow[] {
-  const all = layOut(made);
-  const { heightMm } = made;
+export function cutRows(made: Made, turn: number, direction: number, aside: Point = ON_AXIS): CutRow[] {
+  if (aside.x !== 0 || aside.y !== 0)
+    return rowsOf(
+      made.heightMm,
+      null,
+      layOut(made).map((part) => movedPiece(part, turn, aside)),
+      direction,
+    );
+  return rowsOf(made.heightMm, made.gives, layOut(made), direction - turn);
+}
+
+/** Rims about the axis between which a ring is drawn; none where it was moved aside: its pieces end where they end. */
+type Rims = Band | null;
+
+function rowsOf(heightMm: number, rims: Rims, all: readonly LaidPiece[], angle: number): CutRow[] {
+  const [x, y] = [Math.cos(angle), Math.sin(angle)];
   if (all.every(({ fromMm, toMm }) => fromMm === 0 && toMm === heightMm))
-    return [{ fromMm: 0, toMm: heightMm, parts: cutParts(made, turn, direction) }];
-  const [x, y] = [Math.cos(direction - turn), Math.sin(direction - turn)];
+    return [{ fromMm: 0, toMm: heightMm, parts: partsAt(rims, all, heightMm / 2, x, y) }];
   const near = all.filter(({ bottom, top }) =>
     [bottom, top].some((outline) => outline.some((p) => p.x * x + p.y * y > 0) && crosses(outline, x, y)),
   );
@@ -51,7 +67,7 @@ export function cutRows(made: Made, turn: number, direction: number): CutRow[] {
   const rows: CutRow[] = [];
   for (let i = 0; i < count; i++) {
     const [fromMm, toMm] = [(heightMm * i) / count, (heightMm * (i + 1)) / count];
-    const parts = partsAt(made, near, (fromMm + toMm) / 2, x, y);
+    const parts = partsAt(rims, near, (fromMm + toMm) / 2, x, y);
     const last = rows.at(-1);
     if (last && alike(last.parts, parts)) rows[rows.length - 1] = { ...last, toMm };
     else rows.push({ fromMm, toMm, parts });
@@ -74,30 +90,36 @@ const alike = (a: readonly CutPart[], b: readonly CutPart[]): boolean =>
 
 /** What a cut through the axis meets in a ring at half its height, in a direction from the index mark, inside out. */
 export const cutParts = (made: Made, turn: number, direction: number): CutPart[] =>
-  partsAt(made, layOut(made), made.heightMm / 2, Math.cos(direction - turn), Math.sin(direction - turn));
+  partsAt(
+    made.gives,
+    layOut(made),
+    made.heightMm / 2,
+    Math.cos(direction - turn),
+    Math.sin(direction - turn),
+  );
 
 /** What a level line from the axis in a direction (x, y) meets of some pieces at a height of their ring, inside out. */
-function partsAt(made: Made, pieces: readonly LaidPiece[], z: number, x: number, y: number): CutPart[] {
-  const { innerMm, outerMm } = made.gives;
+function partsAt(rims: Rims, pieces: readonly LaidPiece[], z: number, x: number, y: number): CutPart[] {
   const met = laidAt(pieces, z)
     .flatMap((piece) =>
       stretches(outlineAtHeight(piece, z), x, y).map(([from, to]) => ({
         place: piece.place,
-        innerMm: Math.max(from, innerMm),
-        outerMm: Math.min(to, outerMm),
+        innerMm: Math.max(from, rims?.innerMm ?? 0),
+        outerMm: Math.min(to, rims?.outerMm ?? to),
       })),
     )
     .filter((part) => part.outerMm - part.innerMm > NOTHING)
     .sort((a, b) => a.innerMm - b.innerMm);
   const parts: CutPart[] = [];
-  let reached = innerMm;
+  let reached = rims?.innerMm ?? met[0]?.innerMm ?? 0;
   for (const part of met) {
     if (part.innerMm - reached > NOTHING)
       parts.push({ place: null, innerMm: reached, outerMm: part.innerMm });
     parts.push(part);
     reached = part.outerMm;
   }
-  if (outerMm - reached > NOTHING) parts.push({ place: null, innerMm: reached, outerMm });
+  if (rims && rims.outerMm - reached > NOTHING)
+    parts.push({ place: null, innerMm: reached, outerMm: rims.outerMm });
   return parts;
 }
 

@@ -1,5 +1,6 @@
 import type { Curve } from '../form/curve.js';
-import { type Standing, type WallPatch, wallPatches } from './wall.js';
+import type { Standing } from './standing.js';
+import { type WallPatch, wallPatches } from './wall.js';
 
 /** A place on the unrolled wall: its corners as shares of the way round (they may lie a little beyond 0 and 1) and heights. */
 export interface UnrolledPart {

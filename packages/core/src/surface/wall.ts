@@ -1,15 +1,9 @@
 import { type Curve, radiusAt } from '../form/curve.js';
 import type { Made } from '../making/contract.js';
+import type { Cuts } from '../ring/slant.js';
 import { type PlaceArc, placesRound } from './round.js';
-
-/** A ring as it stands in the piece, for drawing its turned wall. */
-export interface Standing {
-  readonly made: Made;
-  /** Radians from the index mark. */
-  readonly turn: number;
-  /** Height of its bottom in the piece, mm. */
-  readonly bottomMm: number;
-}
+import type { Standing } from './standing.js';
+import { arcsThrough } from './through.js';
 
 /**
  * A place on the turned wall between two heights of the piece: where it begins and ends round the piece at either,
@@ -32,6 +26,7 @@ const LEVELS = { joints: 4, layers: 8, faces: 40 } as const;
 
 /** Which places show on the outside between two heights of the piece. */
 export function wallPatches(ring: Standing, outside: Curve, from: number, to: number): WallPatch[] {
+  if (ring.cuts?.length) return cutPatches(ring, ring.cuts, outside, from, to);
   return atRest(ring, outside, from, to).map(({ place, low, high }) => {
     const back = 2 * Math.PI * Math.floor((low.from + ring.turn) / (2 * Math.PI));
     const moved = ({ z, ...edge }: PatchEdge) => ({
@@ -84,6 +79,19 @@ function worked(made: Made, bottomMm: number, outside: Curve, from: number, to: 
   return Array.from({ length: levels }, (_, i) =>
     between(rounds[i]!, rounds[i + 1]!, at(i), at(i + 1), () => round((at(i) + at(i + 1)) / 2)),
   ).flat();
+}
+
+/** Height of the bands in which a ring is followed that slanted cuts go through (mm), and how many there are at most. */
+const CUT_BAND = { heightMm: 0.5, most: 240 } as const;
+
+/** The same where cuts go through the ring: in level bands, each as it is at half its height. */
+function cutPatches(ring: Standing, cuts: Cuts, outside: Curve, from: number, to: number): WallPatch[] {
+  const count = Math.max(1, Math.min(CUT_BAND.most, Math.ceil((to - from) / CUT_BAND.heightMm)));
+  const at = (i: number) => from + ((to - from) * i) / count;
+  return Array.from({ length: count }, (_, i) => {
+    const z = (at(i) + at(i + 1)) / 2;
+    return arcsThrough(ring, cuts, radiusAt(outside, z), z).map((arc) => patchOf(arc, arc, at(i), at(i + 1)));
+  }).flat();
 }
 
 const patchOf = (low: PlaceArc, high: PlaceArc, from: number, to: number): WallPatch => ({

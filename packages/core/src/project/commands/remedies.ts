@@ -8,7 +8,7 @@ import type { Project, Ring } from '../schema.js';
 import type { Command } from './command.js';
 import { setPoint } from './pointCommands.js';
 import { setFixed, setMeasured } from './ringCommands.js';
-import { fitStack, segmentedLike, usualSolid } from './stack.js';
+import { fitStack, liftOfBands, segmentedLike, usualSolid } from './stack.js';
 import { removeRings, splitRing } from './stackCommands.js';
 import { alternateHands } from './tiltedCommands.js';
 import { setCount, setMaking, setParams, setWay } from './wayCommands.js';
@@ -75,7 +75,7 @@ export function remedyOf(remedy: Remedy): Command {
       return {
         label: 'Bring the form to the stack',
         apply(draft) {
-          const top = mm(stackHeight(draft.rings.map(heightOf)));
+          const top = mm(stackHeight(draft.rings.map(heightOf)) + liftOfBands(draft));
           return setPoint(draft.form.points.length - 1, { heightMm: top }).apply(draft);
         },
       };

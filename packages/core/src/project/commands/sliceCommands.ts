@@ -9,7 +9,7 @@ import { heightOf } from '../prepare.js';
 import { MOST_RINGS, type Project, type Ring } from '../schema.js';
 import { madeAs } from './carry.js';
 import type { Command } from './command.js';
-import { copyOf, freshId, segmentedLike, stackOf, usualSolid } from './stack.js';
+import { copyOf, freshId, liftOfBands, segmentedLike, stackOf, usualSolid } from './stack.js';
 
 /** Slices the whole form anew into rings of one height, or of these heights from the bottom up, the last one repeated. */
 export const sliceBy = (heights: readonly Mm[]): Command => ({
@@ -123,7 +123,7 @@ function stretchesBetweenLocked(draft: Project, vessel: Vessel, slicer: Slicer):
     slots.push({ ring, fromMm: z, heightMm: heightOf(ring) });
     z += heightOf(ring);
   }
-  const rest = fill(vessel.heightMm, false);
+  const rest = fill(vessel.heightMm - liftOfBands(draft), false);
   return rest.ok ? done(slots) : rest;
 }
 

@@ -2,12 +2,13 @@ import { vesselOf } from '../../form/vessel.js';
 import { begun, bodyOf, isSolid, type RingMaking, segmentsOf } from '../../making/registry.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { bondOf, turnIn } from '../../ring/bond.js';
+import { cutOf, liftOf } from '../../ring/slant.js';
 import { courses, stackHeight } from '../../ring/stack.js';
 import { heightOf } from '../prepare.js';
 import { MOST_RINGS, type Project, type Ring } from '../schema.js';
 
 /** An id that no ring of the piece has. */
-export function freshId(rings: readonly Ring[]): string {
+export function freshId(rings: readonly { readonly id: string }[]): string {
   const taken = new Set(rings.map((ring) => ring.id));
   for (let n = rings.length + 1; ; n++) if (!taken.has(`r${n}`)) return `r${n}`;
 }
@@ -38,6 +39,9 @@ export function anotherOnTop(project: Project): void {
   project.rings.push(copyOf(top, { id: freshId(project.rings), turn: nextTurn(project.rings) }));
 }
 
+/** How much of a piece's height its slanted bands make up, mm: its rings make up the rest. */
+export const liftOfBands = ({ slants = [] }: Pick<Project, 'slants'>): number => liftOf(slants.map(cutOf));
+
 /**
  * Adds copies of the top ring until the stack reaches the form, and takes away rings that stand wholly above it.
  * Says in one sentence what it did; undefined when the stack fits already.
@@ -45,7 +49,7 @@ export function anotherOnTop(project: Project): void {
 export function fitStack(project: Project): string | undefined {
   const vessel = vesselOf(project.form);
   if (!vessel.ok) return undefined;
-  const { heightMm } = vessel.value;
+  const heightMm = vessel.value.heightMm - liftOfBands(project);
   const before = project.rings.length;
   const kept = stackOf(project.rings).filter((course) => course.bottomMm < heightMm - SAME_LENGTH).length;
   project.rings.length = Math.max(1, kept);

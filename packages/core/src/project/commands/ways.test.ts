@@ -188,7 +188,9 @@ describe('what is left of each wood', () => {
     const prepared = prepare(lantern);
     if (!prepared.ok) throw new Error('prepare');
     const full = planned(lantern);
-    const total = [...finishedVolumes(prepared.value, full.rings).values()].reduce((a, b) => a + b, 0);
+    const woodOf = new Map(lantern.palette.map(({ key, wood }) => [key, wood]));
+    const left = finishedVolumes(prepared.value, full.rings, woodOf);
+    const total = [...left.values()].reduce((a, b) => a + b, 0);
     expect(total).toBeCloseTo(full.woodMm3, 3);
     const closed = planned(after(lantern, edit.setWay([9, 10, 11, 12], 'flat'))).woodMm3;
     const wall = rings(lantern)

@@ -5,6 +5,8 @@ export interface Point3 {
   readonly z: number;
 }
 
+export const NO_MOVE: Point3 = { x: 0, y: 0, z: 0 };
+
 export const plus = (p: Point3, q: Point3): Point3 => ({ x: p.x + q.x, y: p.y + q.y, z: p.z + q.z });
 export const minus = (p: Point3, q: Point3): Point3 => ({ x: p.x - q.x, y: p.y - q.y, z: p.z - q.z });
 export const times = (p: Point3, by: number): Point3 => ({ x: p.x * by, y: p.y * by, z: p.z * by });

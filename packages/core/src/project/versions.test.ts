@@ -9,10 +9,10 @@ import type { Project } from './schema.js';
 const demo = (name: string) => demoProjects().find((project) => project.name.includes(name))!;
 const stored = (project: unknown) => JSON.parse(JSON.stringify(project));
 
-describe('documents of version 5', () => {
-  test('a version 4 piece comes in as it was', () => {
+describe('documents of earlier versions and of this one', () => {
+  test.each([4, 5])('a version %i piece comes in as it was', (schema) => {
     const cup = stored(demoProjects()[0]!);
-    expect(readProject({ ...cup, schema: 4 })).toEqual({ ok: true, value: cup });
+    expect(readProject({ ...cup, schema })).toEqual({ ok: true, value: cup });
   });
   test.each(demoProjects().map((project) => [project.name, project] as const))(
     '%s goes out as a file and comes back',

@@ -1,0 +1,149 @@
+import { radiusAt } from '../form/curve.js';
+import type { Vessel } from '../form/vessel.js';
+import type { RingPieces } from '../lumber/wants.js';
+import type { LaidPiece, Made } from '../making/contract.js';
+import { type Mm, mm } from '../measure/quantity.js';
+import { polar } from '../ring/plane.js';
+import type { Reach } from '../ring/reach.js';
+import { type Cut, type Cuts, type Slant, stretchesRound } from '../ring/slant.js';
+import { dot } from '../ring/space.js';
+
+/** A slanted band as it lies in the piece. It is shown behind the rings: band i under the number of rings + i. */
+export interface PreparedBand {
+  readonly slant: Slant;
+  readonly reaches: readonly Reach[];
+  /** The board that is glued in: along the slope and level across it. */
+  readonly lengthMm: Mm;
+  readonly widthMm: Mm;
+  /** The band as a ring that stands upright round it: wood wherever it is asked. */
+  readonly made: Made;
+  readonly bottomMm: number;
+  /** Its grain runs up the slope. */
+  readonly turn: number;
+}
+
+/** Heights at which the extent of a band is looked for, mm, and directions in a stretch. */
+const STEP = 0.5;
+const LOOKS = 12;
+
+export const bandsOf = (
+  slants: readonly Slant[],
+  cuts: Cuts,
+  reaches: readonly (readonly Reach[])[],
+  vessel: Vessel,
+  outsideMm: number,
+): PreparedBand[] =>
+  slants.map((slant, i) => {
+    const { along, across, farthest } = extentOf(cuts, i, reaches[i]!, vessel);
+    const [lengthMm, widthMm] = [mm(2 * (along + outsideMm)), mm(2 * (across + outsideMm))];
+    const moved = reaches[i]!.map(({ region: { shift }, fromMm, toMm }) => [
+      fromMm - shift.z,
+      toMm - shift.z,
+    ]);
+    const bottomMm = Math.min(...moved.map(([from]) => from!), slant.heightMm);
+    const topMm = Math.max(...moved.map(([, to]) => to!), slant.heightMm);
+    const size = { lengthMm, widthMm, thicknessMm: slant.thicknessMm };
+    return {
+      slant,
+      reaches: reaches[i]!,
+      lengthMm,
+      widthMm,
+      made: madeBand(size, farthest + outsideMm, topMm - bottomMm),
+      bottomMm,
+      turn: (slant.towardDeg * Math.PI) / 180,
+    };
+  });
+
+/** How far the turned piece reaches in a band from where the cut met the axis: up the slope, across it, from the axis (mm). */
+function extentOf(cuts: Cuts, index: number, reaches: readonly Reach[], { outside, heightMm }: Vessel) {
+  const cut = cuts[index]!;
+  const { up, level } = directionsOf(cut);
+  const middle = dot(up, { x: 0, y: 0, z: cut.atMm / cut.normal.z });
+  let [along, across, farthest] = [0, 0, 0];
+  for (const { fromMm, toMm } of reaches)
+    for (let z = fromMm; z <= Math.min(toMm, heightMm) + STEP; z += STEP) {
+      const radius = radiusAt(outside, Math.min(z, heightMm));
+      for (const { from, to, region } of stretchesRound(cuts, radius, z)) {
+        if (region.band !== index) continue;
+        for (let i = 0; i <= LOOKS; i++) {
+          const at = polar(radius, from + ((to - from) * i) / LOOKS);
+          const p = { x: at.x - region.shift.x, y: at.y - region.shift.y, z: z - region.shift.z };
+          along = Math.max(along, Math.abs(dot(up, p) - middle));
+          across = Math.max(across, Math.abs(dot(level, p)));
+          farthest = Math.max(farthest, Math.hypot(p.x, p.y));
+        }
+      }
+    }
+  return { along, across, farthest };
+}
+
+/** Up the slope of a cut, and level across it. */
+function directionsOf({ normal }: Cut) {
+  const toward = Math.atan2(normal.y, normal.x);
+  const [cos, sin] = [Math.cos(toward), Math.sin(toward)];
+  const level = Math.hypot(normal.x, normal.y);
+  return {
+    up: { x: -normal.z * cos, y: -normal.z * sin, z: level },
+    level: { x: -sin, y: cos, z: 0 },
+  };
+}
+
+/** Corners that a band is drawn with. */
+const CORNERS = 96;
+
+interface Board {
+  readonly lengthMm: Mm;
+  readonly widthMm: Mm;
+  readonly thicknessMm: Mm;
+}
+
+function madeBand({ lengthMm, widthMm, thicknessMm }: Board, outerMm: number, heightMm: number): Made {
+  const corner = outerMm / Math.cos(Math.PI / CORNERS);
+  const outline = Array.from({ length: CORNERS }, (_, i) => polar(corner, (2 * Math.PI * i) / CORNERS));
+  const piece: LaidPiece = { place: 0, fromMm: 0, toMm: heightMm, bottom: outline, top: outline };
+  return {
+    heightMm: mm(heightMm),
+    gives: { outerMm, innerMm: 0 },
+    lean: 0,
+    closed: true,
+    radial: false,
+    repeats: 1,
+    cornerMm: mm(Math.hypot(lengthMm, widthMm) / 2),
+    groups: [{ name: 'Slanted band', count: 1 }],
+    kinds: [
+      {
+        name: 'slanted band',
+        grain: 'across',
+        heightMm: thicknessMm,
+        stock: { from: 'panel', shape: 'layer', lengthMm, widthMm, thicknessMm },
+        places: [0],
+      },
+    ],
+    together: [],
+    hidesGlue: false,
+    reads: null,
+    layers: [],
+    figures: [],
+    warnings: [],
+    lay: () => [piece],
+    placeAt: () => 0,
+    mark: () => null,
+    steps: () => [],
+    cautions: ['round-work', 'bandsaw', 'dust'],
+  };
+}
+
+/** The boards of all bands as pieces; `first` is the number under which the lowest is listed. */
+export const bandPieces = (
+  bands: readonly PreparedBand[],
+  first: number,
+  woodOf: ReadonlyMap<string, string>,
+): RingPieces[] =>
+  bands.map(({ slant, made, lengthMm, widthMm }, i) => ({
+    ring: first + i,
+    wood: woodOf.get(slant.wood)!,
+    kind: made.kinds[0]!,
+    count: 1,
+    places: [0],
+    volumeMm3: lengthMm * widthMm * slant.thicknessMm,
+  }));

@@ -1,0 +1,116 @@
+import { radiusAt } from '../form/curve.js';
+import { insideAt } from '../form/vessel.js';
+import { courseAt } from '../ring/reach.js';
+import { regionAt } from '../ring/slant.js';
+import { meets } from '../surface/meets.js';
+import type { SampledCuts, SampledRing } from '../surface/sample.js';
+import type { Standing } from '../surface/standing.js';
+import type { Prepared } from './prepare.js';
+
+/** The rings of a piece as its walls are sampled from them. */
+export const sampledRings = ({ rings }: Pick<Prepared, 'rings'>): SampledRing[] =>
+  rings.map(({ made, turn, course }) => ({
+    made: made.ok ? made.value : null,
+    turn,
+    bottomMm: course.bottomMm,
+    topMm: course.topMm,
+  }));
+
+/** Its slanted cuts and bands. */
+export const sampledCuts = ({ cuts, bands }: Pick<Prepared, 'cuts' | 'bands'>): SampledCuts => ({
+  cuts,
+  bands: bands.map(({ made, turn, bottomMm }) => ({
+    made,
+    turn,
+    bottomMm,
+    topMm: bottomMm + made.heightMm,
+  })),
+});
+
+/** A ring, or a band, with the heights of the piece between which it lies, for drawing it. */
+export interface Drawn extends Standing {
+  /** Number under which it is drawn: rings from the bottom, then bands. */
+  readonly index: number;
+  readonly fromMm: number;
+  readonly toMm: number;
+  /** Palette key of every place. */
+  readonly woods: readonly string[];
+}
+
+/** All rings and bands of a piece that can be made and lie in it. */
+export function drawnOf({ rings, cuts, bands, vessel }: Prepared): Drawn[] {
+  const between = (reaches: readonly { readonly fromMm: number; readonly toMm: number }[]) => ({
+    fromMm: Math.min(...reaches.map(({ fromMm }) => fromMm)),
+    toMm: Math.min(vessel.heightMm, Math.max(...reaches.map(({ toMm }) => toMm))),
+  });
+  const through = cuts.length > 0 ? { cuts } : {};
+  const drawn = rings.flatMap(({ ring, made, turn, course, reaches }, index): Drawn[] =>
+    made.ok && reaches.length > 0
+      ? [
+          {
+            index,
+            made: made.value,
+            turn,
+            bottomMm: course.bottomMm,
+            ...through,
+            ...between(reaches),
+            woods: ring.woods,
+          },
+        ]
+      : [],
+  );
+  const glued = bands.flatMap(({ slant, made, turn, bottomMm, reaches }, band): Drawn[] =>
+    reaches.length > 0
+      ? [
+          {
+            index: rings.length + band,
+            band,
+            made,
+            turn,
+            bottomMm,
+            ...through,
+            ...between(reaches),
+            woods: [slant.wood],
+          },
+        ]
+      : [],
+  );
+  return [...drawn, ...glued].filter(({ fromMm, toMm }) => fromMm < toMm);
+}
+
+/** What every ring, and every band behind the rings, shows: the palette keys of its places. */
+export const shownOn = ({ rings, bands }: Pick<Prepared, 'rings' | 'bands'>) => [
+  ...rings.map(({ ring, made }) => ({ woods: ring.woods, made: made.ok ? made.value : null })),
+  ...bands.map(({ slant, made }) => ({ woods: [slant.wood], made })),
+];
+
+/** A ring, or a band behind the rings, and one of its places. */
+export interface MetPlace {
+  readonly ring: number;
+  readonly place: number;
+}
+
+/** What is met on a turned wall in a direction from the index mark (radians) at a height of the piece; null in air. */
+export function placeOnWall(
+  { vessel, rings, cuts, bands }: Prepared,
+  side: 'outside' | 'inside',
+  direction: number,
+  z: number,
+): MetPlace | null {
+  const radius = side === 'outside' ? radiusAt(vessel.outside, z) : (insideAt(vessel, z) ?? 0);
+  const p = { x: radius * Math.cos(direction), y: radius * Math.sin(direction), z };
+  const { band, shift } = regionAt(cuts, p);
+  if (band !== null) return bands[band] ? { ring: rings.length + band, place: 0 } : null;
+  const was = z - shift.z;
+  const course = courseAt(
+    rings.map(({ course }) => course),
+    was,
+  );
+  const here = course && rings[course.index];
+  if (!here?.made.ok) return null;
+  const [x, y] = [p.x - shift.x, p.y - shift.y];
+  const [cos, sin] = [Math.cos(here.turn), Math.sin(here.turn)];
+  const up = was - here.course.bottomMm;
+  const place = meets(here.made.value, x * cos + y * sin, y * cos - x * sin, up);
+  return place === null ? null : { ring: here.course.index, place };
+}
