@@ -26,6 +26,7 @@ export { STARTING_SHAPES, startingForm } from './form/starting.js';
 export { brimOf, insideAt, type Vessel, vesselOf, wallAt } from './form/vessel.js';
 export type { WoodLedger } from './lumber/ledger.js';
 export type { Lumber, StripListEntry, WoodTotal } from './lumber/lumber.js';
+export { ownerName } from './lumber/owners.js';
 export { QUARTERS } from './lumber/quarters.js';
 export type { RingPlan } from './lumber/ringPlan.js';
 export type { Figure, Made, PieceKind } from './making/contract.js';
@@ -98,7 +99,6 @@ export {
 export { readProject } from './project/inspect.js';
 export { meshesOf, type StackMesh } from './project/meshes.js';
 export { mirrorImage } from './project/mirror.js';
-export { ownerName } from './project/owners.js';
 export { type Plan, plan } from './project/plan.js';
 export {
   dress,

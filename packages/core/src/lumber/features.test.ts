@@ -24,7 +24,8 @@ describe('wood of feature rings', () => {
             .reduce((n, place) => n + volumeOfAll(made.value.lay(place)), 0)
         );
       }, 0);
-      const beside = planned(project).blanks.flatMap(({ pieces }) => pieces);
+      const { blanks, slants } = planned(project);
+      const beside = [...blanks.flatMap(({ pieces }) => pieces), ...slants];
       const whole = laid + beside.reduce((n, { count, volumeMm3 }) => n + count * volumeMm3, 0);
       // Segments with plugs, and rims that are bored, are counted as they are sawn, whole.
       expect(sum(project, 'segments') / whole).toBeGreaterThan(0.995);

@@ -4,6 +4,7 @@ import { boardFeet } from '../measure/volume.js';
 import type { Shop } from '../settings/shop.js';
 import { enterPanel, enterStash, enterStrips, type Panel } from './account.js';
 import { emptyLedger, type WoodLedger } from './ledger.js';
+import { type Owner, ringName } from './owners.js';
 import { QUARTERS, type Quarter, quarterFor } from './quarters.js';
 import { cutIntoStrips, type StripList } from './strips.js';
 import { panelsOf, type RingPieces, stripWants } from './wants.js';
@@ -36,6 +37,7 @@ export function lumberFor(
   pieces: readonly RingPieces[],
   finished: ReadonlyMap<string, number>,
   shop: Shop,
+  nameOf: Owner = ringName,
 ): Lumber {
   const tally = new Map<string, Mutable<WoodTotal>>();
   const of = (wood: string): Mutable<WoodTotal> => {
@@ -57,8 +59,8 @@ export function lumberFor(
   }
   const reasons: Reason[] = [];
   const strips = stripWants(pieces, shop).flatMap((want): StripListEntry[] => {
-    const list = cutIntoStrips(want, shop);
-    const quarter = thickEnough(want.thicknessMm, want.cuts[0]?.ring ?? 0, reasons);
+    const list = cutIntoStrips(want, shop, nameOf);
+    const quarter = thickEnough(want.thicknessMm, want.cuts[0]?.ring ?? 0, reasons, nameOf);
     if (!list.ok) reasons.push(...list.reasons);
     if (!list.ok || !quarter) return [];
     const total = of(want.wood);
@@ -68,7 +70,7 @@ export function lumberFor(
     return [{ ...list.value, quarter: quarter.name }];
   });
   const panels = panelsOf(pieces, shop).flatMap((panel): PanelEntry[] => {
-    const quarter = thickEnough(panel.thicknessMm, panel.ring, reasons);
+    const quarter = thickEnough(panel.thicknessMm, panel.ring, reasons, nameOf);
     if (!quarter) return [];
     const total = of(panel.wood);
     enterPanel(total.ledger, panel, quarter, shop);
@@ -83,16 +85,18 @@ export function lumberFor(
   return { strips, panels, woods: [...tally.values()], reasons };
 }
 
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
 type Mutable<T> = { -readonly [K in keyof T]: T[K] };
 
-function thickEnough(planedMm: number, ring: number, reasons: Reason[]): Quarter | null {
+function thickEnough(planedMm: number, ring: number, reasons: Reason[], nameOf: Owner): Quarter | null {
   const quarter = quarterFor(planedMm);
   const thickest = QUARTERS[QUARTERS.length - 1]!;
   if (!quarter)
     reasons.push({
       code: 'too-thick',
       path: `rings.${ring}.heightMm`,
-      message: `Ring ${ring + 1} is cut from wood planed to ${sayMm(planedMm)}; the thickest lumber sold, ${thickest.name}, gives ${sayMm(thickest.surfacedMm)}. Use two rings, or glue boards face to face.`,
+      message: `${capital(nameOf(ring))} is cut from wood planed to ${sayMm(planedMm)}; the thickest lumber sold, ${thickest.name}, gives ${sayMm(thickest.surfacedMm)}. Use two rings, or glue boards face to face.`,
       limits: { most: thickest.surfacedMm },
     });
   return quarter;

@@ -5,6 +5,7 @@ import { done, type Result, refuse } from '../measure/reason.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import type { Shop } from '../settings/shop.js';
 import { cutsFor, endsAlong, kerfAlong, lengthFor, pieceAlong, type StripSetting } from './cutting.js';
+import { type Owner, ringName } from './owners.js';
 
 /** What pieces are for: a ring, spares, or those of the other hand that come out whether wanted or not. */
 export type Purpose = 'ring' | 'spare' | 'other-hand';
@@ -64,15 +65,18 @@ function byLength(cuts: readonly Cut[]): { first: Cut; count: number }[] {
 /** Without what is true of single pieces: order and hand. */
 const alike = ({ numbers: _, hand: __, ...cut }: Cut): Cut => cut;
 
+/** Spares of the size of a cut. */
+export const spareOf = (cut: Cut, count: number): Cut => ({
+  ...alike(cut),
+  ring: null,
+  purpose: 'spare',
+  count,
+});
+
 /** One test piece a setting and a percentage, rounded up, for every length that is cut. */
 export function withSpares(cuts: readonly Cut[], shop: Shop): Cut[] {
-  const spares = byLength(cuts).map(
-    ({ first, count }): Cut => ({
-      ...alike(first),
-      ring: null,
-      purpose: 'spare',
-      count: shop.testPieces + Math.ceil((count * shop.sparePercent) / 100),
-    }),
+  const spares = byLength(cuts).map(({ first, count }) =>
+    spareOf(first, shop.testPieces + Math.ceil((count * shop.sparePercent) / 100)),
   );
   return [...cuts, ...spares.filter((spare) => spare.count > 0)];
 }
@@ -95,7 +99,7 @@ export function withOtherHand(cuts: readonly Cut[]): Cut[] {
  * Divides what is wanted into strips no longer than the shop's, whole pieces only, the trim off first and the
  * hold-back tail never cut. All strips but the last are full length; the last is as long as it has to be.
  */
-export function cutIntoStrips(want: StripWant, shop: Shop): Result<StripList> {
+export function cutIntoStrips(want: StripWant, shop: Shop, nameOf: Owner = ringName): Result<StripList> {
   const setting: StripSetting = { ...want, kerfMm: shop.kerfMm };
   const kerf = kerfAlong(setting);
   const spent = shop.endTrimMm + shop.holdBackMm;
@@ -109,7 +113,8 @@ export function cutIntoStrips(want: StripWant, shop: Shop): Result<StripList> {
   };
   for (const cut of want.cuts) {
     const along = pieceAlong(setting, cut.longEdgeMm, cut.boardEdgeMm);
-    if (lengthFor(setting, 1, along) > room) return tooLong(cut, lengthFor(setting, 1, along) + spent, shop);
+    if (lengthFor(setting, 1, along) > room)
+      return tooLong(cut, lengthFor(setting, 1, along) + spent, shop, nameOf);
     let cutSoFar = 0;
     while (cutSoFar < cut.count) {
       const free = room - endsAlong(setting) - kerf * cutsFor(setting, open.count) - open.total;
@@ -129,8 +134,8 @@ export function cutIntoStrips(want: StripWant, shop: Shop): Result<StripList> {
   return done({ ...want, strips });
 }
 
-function tooLong(cut: Cut, needed: number, shop: Shop): Result<never> {
-  const whose = cut.ring === null ? 'A spare segment' : `A segment of ring ${cut.ring + 1}`;
+function tooLong(cut: Cut, needed: number, shop: Shop, nameOf: Owner): Result<never> {
+  const whose = cut.ring === null ? 'A spare segment' : `A segment of ${nameOf(cut.ring)}`;
   return refuse(
     'segment-longer-than-strip',
     cut.ring === null ? 'shop.stripLengthMm' : `rings.${cut.ring}`,

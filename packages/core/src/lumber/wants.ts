@@ -4,7 +4,7 @@ import { mm } from '../measure/quantity.js';
 import { SAME_ANGLE, SAME_SETTING } from '../measure/tolerance.js';
 import type { Shop } from '../settings/shop.js';
 import type { Panel } from './account.js';
-import { type Cut, type StripWant, withOtherHand, withSpares } from './strips.js';
+import { type Cut, type StripWant, spareOf, withOtherHand, withSpares } from './strips.js';
 
 /** Pieces of one kind and one wood that a ring (by index) is made of. */
 export interface RingPieces {
@@ -16,26 +16,39 @@ export interface RingPieces {
   readonly places: readonly number[];
   /** Of one piece as it lies in the ring, mm³. */
   readonly volumeMm3: number;
+  /** Spares wanted besides those of the shop's rule. */
+  readonly spares?: number;
 }
 
 /** Planed thickness that a ring of a height is cut from: both faces are sanded after gluing (mm). */
 export const plannedThickness = (heightMm: number, shop: Shop) => mm(heightMm + 2 * shop.faceSandingMm);
 
+/** Width that a strip is ripped to: as wide as it has to be, or the next full step of the shop's. */
+const rippedWidth = (widthMm: number, { ripStepMm }: Shop) =>
+  mm(ripStepMm > 0 ? Math.ceil(widthMm / ripStepMm - SAME_STEP) * ripStepMm : widthMm);
+
+/** A width this share of a step over is on the step. */
+const SAME_STEP = 1e-3;
+
 type Setting = Omit<StripWant, 'cuts'>;
 
 /** Groups pieces by what one strip can serve: same wood, width, thickness and setting. Spares are added. */
 export function stripWants(pieces: readonly RingPieces[], shop: Shop): StripWant[] {
-  const groups: { want: Setting; cuts: Cut[] }[] = [];
+  const groups: { want: Setting; cuts: Cut[]; byHand: Cut[] }[] = [];
   for (const of of pieces) {
     const { stock } = of.kind;
     if (stock.from !== 'strip') continue;
-    const { widthMm, cutAngle, bladeTilt, cutting } = stock;
+    const { cutAngle, bladeTilt, cutting } = stock;
+    const widthMm = rippedWidth(stock.widthMm, shop);
     const thicknessMm = plannedThickness(stock.thicknessMm, shop);
     const want = { wood: of.wood, widthMm, thicknessMm, cutAngle, bladeTilt, cutting };
     const group = groups.find((g) => sameStrip(g.want, want));
-    if (!group) groups.push({ want, cuts: [cutOf(of, stock)] });
+    const cut = cutOf(of, stock);
+    const byHand = of.spares ? [spareOf(cut, of.spares)] : [];
+    if (!group) groups.push({ want, cuts: [cut], byHand });
     else {
-      group.cuts.push(cutOf(of, stock));
+      group.cuts.push(cut);
+      group.byHand.push(...byHand);
       group.want = {
         ...group.want,
         widthMm: mm(Math.max(group.want.widthMm, want.widthMm)),
@@ -43,9 +56,9 @@ export function stripWants(pieces: readonly RingPieces[], shop: Shop): StripWant
       };
     }
   }
-  return groups.map(({ want, cuts }) => {
+  return groups.map(({ want, cuts, byHand }) => {
     const all = want.cutting === 'two-fences' ? withOtherHand(cuts) : cuts;
-    return { ...want, cuts: withSpares(all, shop) };
+    return { ...want, cuts: [...withSpares(all, shop), ...byHand] };
   });
 }
 

@@ -4,6 +4,7 @@ import { extremes } from '../form/curve.js';
 import { brimOf } from '../form/vessel.js';
 import { hollowVolume } from '../form/volume.js';
 import { type Lumber, lumberFor } from '../lumber/lumber.js';
+import { ownerName } from '../lumber/owners.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
 import type { RingPieces } from '../lumber/wants.js';
 import { type Mm, mm } from '../measure/quantity.js';
@@ -62,7 +63,12 @@ export function plan(
   const beside = blanks.flatMap(({ pieces }) => pieces);
   const slants = bandPieces(bands, rings.length + blanks.length, woodOf);
   const finished = withBlanks(finishedVolumes(prepared.value, plans, woodOf), beside);
-  const lumber = lumberFor([...plans.flatMap((ring) => ring.pieces), ...beside, ...slants], finished, shop);
+  const lumber = lumberFor(
+    [...plans.flatMap((ring) => ring.pieces), ...beside, ...slants],
+    finished,
+    shop,
+    (index) => ownerName({ rings, blanks }, index),
+  );
   const mass = [...finished].reduce(
     (sum, [wood, volume]) => sum + (volume * density(known.get(wood)!)) / 1e9,
     0,

@@ -1,13 +1,14 @@
 import type { RingPlan } from '../lumber/ringPlan.js';
 import type { RingPieces } from '../lumber/wants.js';
-import type { Made } from '../making/contract.js';
+import type { Made, PieceKind } from '../making/contract.js';
 import { volumeOfAll } from '../making/layOut.js';
 import { insteadOf } from '../making/registry.js';
-import { type PanelStock, roundVolume } from '../making/stock.js';
+import { type PanelStock, roundVolume, type StripStock } from '../making/stock.js';
 import { bandAt, overlap } from '../ring/overlap.js';
 import { leastContact } from '../surface/contact.js';
 import { overPlaces } from '../surface/round.js';
 import type { PreparedRing } from './prepare.js';
+import type { Ring } from './schema.js';
 
 /** The figures of one ring, and how it lies on the one below; `woodOf` gives the species of a palette key. */
 export function ringPlan(
@@ -47,7 +48,7 @@ export function ringPlan(
     reads,
     warnings,
     figures: made.value.figures,
-    pieces: piecesOf(made.value, course.index, ring.woods, woodOf),
+    pieces: piecesOf(made.value, course.index, ring, woodOf),
     reasons: [],
     instead: null,
   };
@@ -84,11 +85,12 @@ const ROUND: readonly PanelStock['shape'][] = ['disc', 'plug'];
 function piecesOf(
   made: Made,
   ring: number,
-  woods: readonly string[],
+  { woods, sawing }: Pick<Ring, 'woods' | 'sawing'>,
   woodOf: ReadonlyMap<string, string>,
 ): RingPieces[] {
   const volumes = overPlaces(made, (place) => volumeOfAll(made.lay(place)));
-  return made.kinds.flatMap((kind) => {
+  return made.kinds.flatMap((given) => {
+    const kind = sawnAs(given, sawing?.edge);
     const { stock } = kind;
     const round = stock.from === 'panel' && ROUND.includes(stock.shape);
     const mean = (places: readonly number[]) =>
@@ -100,8 +102,16 @@ function piecesOf(
       count: places.length,
       places,
       volumeMm3: round ? roundVolume(stock) : mean(places),
+      ...(sawing?.spares && stock.from === 'strip' && { spares: sawing.spares }),
     }));
   });
+}
+
+/** A kind with the edge out that was chosen, where one may choose: not between two fences, nor where pieces come in order. */
+function sawnAs(kind: PieceKind, edge: StripStock['cutting'] | undefined): PieceKind {
+  const { stock } = kind;
+  if (!edge || stock.from !== 'strip' || stock.cutting === 'two-fences' || stock.inOrder) return kind;
+  return { ...kind, stock: { ...stock, cutting: edge } };
 }
 
 /** The places that have each species. */

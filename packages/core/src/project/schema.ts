@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { blankSchema } from '../blank/registry.js';
 import { formSchema } from '../form/shape.js';
 import { makingSchema } from '../making/registry.js';
-import { length, number, text } from '../measure/field.js';
+import { length, number, text, whole } from '../measure/field.js';
 import { sayMm } from '../measure/format.js';
 import { motifUseSchema } from '../pattern/motifUse.js';
 import { TONES } from '../pattern/tones.js';
@@ -48,6 +48,17 @@ const ringSchema = z.strictObject({
         const { outerMm, innerMm } = input as { outerMm: number; innerMm: number };
         return `The ring's inner radius is ${sayMm(innerMm)}; it has to be smaller than the outer one of ${sayMm(outerMm)}.`;
       },
+    })
+    .optional(),
+  /** How its segments are sawn: which edge is out along the strip where one may choose, and spares besides the shop's. */
+  sawing: z
+    .strictObject({
+      edge: z
+        .enum(['turned-over', 'same-edge'], {
+          error: () => 'Pieces are turned over, or the same edge is out.',
+        })
+        .optional(),
+      spares: whole('Spare pieces', 1, 200).optional(),
     })
     .optional(),
   /** As really made; overrides what was planned. */

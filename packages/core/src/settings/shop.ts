@@ -39,6 +39,34 @@ export const shopSchema = z.strictObject({
   jawMostMm: length('Largest diameter in the jaws', 1, 1000),
   /** How deep the hollowing tools reach below the rim. */
   reachMm: length('Reach of the tools', 10, 2000),
+  /** Taken off the one edge of a board that is jointed straight before it is ripped. */
+  edgeJointMm: length('Jointed edge', 0, 50),
+  /** Strips are ripped to the next full step of this; 0: exactly as wide as they have to be. */
+  ripStepMm: length('Step of strip widths', 0, 25.4),
+  /** Whether strips are resawn into thinner ones where the board is thick enough; what the blade and cleaning each leaf take. */
+  resaws: z.boolean({ error: () => 'Resawing is on or off.' }),
+  resawKerfMm: length('Resaw kerf', 0.1, 10),
+  resawCleanMm: length('Clean-up of a resawn leaf', 0, 10),
+  /** What is left of a board is kept when it is no smaller than this, along and across. */
+  leastOffcutMm: z.strictObject({
+    lengthMm: length('Shortest offcut kept', 10, 3000),
+    widthMm: length('Narrowest offcut kept', 5, 1000),
+  }),
+  /** Sizes of boards that the yard sells, in every thickness. */
+  yard: z
+    .array(
+      z.strictObject({
+        widthMm: length('Width of boards sold', 20, 1000),
+        lengthMm: length('Length of boards sold', 200, 10_000),
+      }),
+    )
+    .max(12, { error: () => 'There are too many sizes of boards; 12 are allowed.' }),
+  /** What a board foot costs, by species; woods without a price count by their board feet. */
+  prices: z.record(z.string().min(1).max(60), number('Price of a board foot', 0.01, 100_000)),
+  currency: z
+    .string()
+    .trim()
+    .max(4, { error: () => 'The sign of the currency is at most 4 letters long.' }),
   /** Thicknesses that rings are made in, as planed, and how many rings the boards on hand give of each. */
   thicknesses: z
     .array(
@@ -72,6 +100,19 @@ export const DEFAULT_SHOP: Shop = {
   jawLeastMm: mm(25.4),
   jawMostMm: mm(127),
   reachMm: mm(304.8),
+  edgeJointMm: mm(3),
+  ripStepMm: mm(0),
+  resaws: true,
+  resawKerfMm: mm(1.5),
+  resawCleanMm: mm(1),
+  leastOffcutMm: { lengthMm: mm(200), widthMm: mm(20) },
+  yard: [
+    { widthMm: mm(127), lengthMm: mm(1828.8) },
+    { widthMm: mm(152.4), lengthMm: mm(2438.4) },
+    { widthMm: mm(203.2), lengthMm: mm(2438.4) },
+  ],
+  prices: {},
+  currency: '£',
   thicknesses: [
     { heightMm: mm(19.05), rings: 12 },
     { heightMm: mm(12.7), rings: 6 },

@@ -37,6 +37,29 @@ export const setTurn = (rings: Rings, turn: number): Command => ({
   }),
 });
 
+/** Which edge is out along the strip where one may choose; null: as the way of making usually does. */
+export const setEdgeOut = (rings: Rings, edge: NonNullable<Ring['sawing']>['edge'] | null): Command => ({
+  label: `How ${named(rings)} ${rings.length === 1 ? 'is' : 'are'} sawn`,
+  apply: each(rings, (ring) => sawn(ring, { edge: edge ?? undefined })),
+});
+
+/** Spare pieces of every kind and wood, besides those of the shop's rule. */
+export const setSpares = (rings: Rings, spares: number): Command => ({
+  label: `Spares of ${named(rings)}`,
+  apply: each(rings, (ring) => sawn(ring, { spares: spares === 0 ? undefined : spares })),
+});
+
+function sawn(
+  ring: Ring,
+  change: { [K in keyof NonNullable<Ring['sawing']>]: NonNullable<Ring['sawing']>[K] | undefined },
+) {
+  const sawing = { ...ring.sawing, ...change };
+  for (const key of ['edge', 'spares'] as const) if (sawing[key] === undefined) delete sawing[key];
+  if (Object.keys(sawing).length > 0) ring.sawing = sawing as NonNullable<Ring['sawing']>;
+  else delete ring.sawing;
+  return undefined;
+}
+
 const BOND_NAMES = { brick: 'Brick bond', grid: 'Aligned joints', spiral: 'Spiral' } as const;
 
 /** Turns rings against each other: every other one by half a segment, none, or each by a step more than the one below. */

@@ -4,6 +4,11 @@ interface Counts {
   readonly blanks?: { readonly length: number } | undefined;
 }
 
+/** Says what pieces of a list belong to by its number. */
+export type Owner = (index: number) => string;
+
+export const ringName: Owner = (index) => `ring ${index + 1}`;
+
 /** What pieces of a list belong to, as it is said: `ring 3`, `blank 1`, `slanted band 2`. */
 export function ownerName({ rings, blanks }: Counts, index: number): string {
   const beside = index - rings.length;

@@ -1,0 +1,150 @@
+import load from 'highs';
+import { test } from 'vitest';
+import { type Demand, demandsOf } from '../src/lumber/layout/demand.js';
+import { greedy } from '../src/lumber/layout/greedy.js';
+import { costOf, type Problem } from '../src/lumber/layout/problem.js';
+import { type Solver, solverOf } from '../src/lumber/layout/program.js';
+import { solve } from '../src/lumber/layout/solve.js';
+import { mm } from '../src/measure/quantity.js';
+import { plan } from '../src/project/plan.js';
+import { type Project, SCHEMA_VERSION } from '../src/project/schema.js';
+import { DEFAULT_SHOP } from '../src/settings/shop.js';
+import { vaseOf } from './vase.js';
+
+/** mulberry32: a small generator of even numbers from 0 to 1, so that every run asks the same. */
+function random(seed: number): () => number {
+  let state = seed;
+  return () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+const PALETTE = [
+  { key: 'light', tone: 'light' as const, wood: 'sugar-maple' },
+  { key: 'dark', tone: 'dark' as const, wood: 'black-walnut' },
+];
+
+/** A vase of some rings, and a few boards of its woods on hand. */
+function demandsFor(rings: number, count: number, seed: number): Demand[] {
+  const chance = random(seed);
+  const vase = vaseOf(rings, count);
+  const project: Project = {
+    schema: SCHEMA_VERSION,
+    name: 'Bench',
+    form: vase.form,
+    rings: vase.rings,
+    allowances: vase.allowances,
+    palette: PALETTE,
+    motifs: [],
+    underlay: null,
+  };
+  for (const point of project.form.points) point.radiusMm = mm(point.radiusMm * (0.5 + chance()));
+  const made = plan(project, DEFAULT_SHOP);
+  if (!made.ok) throw new Error(made.reasons[0]!.message);
+  const boards = Array.from({ length: Math.floor(6 * chance()) }, (_, i) => ({
+    id: `b${i}`,
+    wood: chance() < 0.5 ? 'sugar-maple' : 'black-walnut',
+    lengthMm: mm(600 + 1800 * chance()),
+    widthMm: mm(80 + 140 * chance()),
+    thicknessMm: mm(25.4),
+    surfaced: false,
+    price: null,
+    moisturePercent: null,
+    note: '',
+    defects: [],
+  }));
+  return demandsOf(made.value.lumber, boards, DEFAULT_SHOP);
+}
+
+const TEXTBOOK = [
+  [1380, 22],
+  [1520, 25],
+  [1560, 12],
+  [1710, 14],
+  [1820, 18],
+  [1880, 18],
+  [1930, 20],
+  [2000, 10],
+  [2050, 12],
+  [2100, 14],
+  [2140, 16],
+  [2150, 18],
+  [2200, 20],
+] as const;
+const textbook: Problem = {
+  kinds: TEXTBOOK.map(([width, count]) => ({ width, overhead: 0, pieces: [{ length: 1, count }] })),
+  stocks: [
+    {
+      sections: [{ length: 1, width: 5600 }],
+      copies: Number.POSITIVE_INFINITY,
+      cost: 1,
+      leaves: TEXTBOOK.map(() => 1),
+    },
+  ],
+};
+
+const timed = <T>(work: () => T): { readonly out: T; readonly ms: number } => {
+  const start = performance.now();
+  const out = work();
+  return { out, ms: performance.now() - start };
+};
+
+test('boards laid out: the textbook case, thirty projects, growth', async () => {
+  const solver: Solver = solverOf(await load());
+  const rolls = timed(() => solve(textbook, solver));
+  console.log(
+    `textbook cutting stock: ${rolls.out.cost} rolls, bound ${rolls.out.bound}, at once ${rolls.out.heuristic}; ${(rolls.ms / 1000).toFixed(1)} s`,
+  );
+  const gaps: number[] = [];
+  const apart: number[] = [];
+  let [quick, whole] = [0, 0];
+  for (let seed = 1; seed <= 30; seed++) {
+    const chance = random(1000 + seed);
+    const demands = demandsFor(6 + Math.floor(30 * chance()), 8 + 4 * Math.floor(5 * chance()), seed);
+    let [cost, bound, heuristic] = [0, 0, 0];
+    for (const { problem } of demands) {
+      const first = timed(() => costOf(problem, greedy(problem)));
+      const full = timed(() => solve(problem, solver));
+      quick += first.ms;
+      whole += full.ms;
+      cost += full.out.cost;
+      bound += full.out.bound;
+      heuristic += full.out.heuristic;
+    }
+    gaps.push(cost / bound - 1);
+    apart.push(heuristic / bound - 1);
+  }
+  const percent = (share: number) => `${(100 * share).toFixed(2)} %`;
+  const within = gaps.filter((gap) => gap <= 0.01).length;
+  console.log(
+    [
+      `thirty seeded projects: ${within} of 30 within 1 % of the proven bound, worst ${percent(Math.max(...gaps))}`,
+      `  the answer at once: ${percent(apart.reduce((a, b) => a + b, 0) / 30)} from the bound on average, worst ${percent(Math.max(...apart))}`,
+      `  at once ${(quick / 30).toFixed(0)} ms a project, solved ${(whole / 30).toFixed(0)} ms: ${(whole / quick).toFixed(0)} times as long`,
+      `  gaps: ${gaps.map((gap) => (100 * gap).toFixed(1)).join(' ')}`,
+    ].join('\n'),
+  );
+  const times = [5, 20, 60, 120].map((rings) => {
+    const demands = demandsFor(rings, 24, 7);
+    const first = timed(() => {
+      for (const { problem } of demands) greedy(problem);
+    });
+    const full = timed(() => {
+      for (const { problem } of demands) solve(problem, solver);
+    });
+    return { rings, first: first.ms, full: full.ms };
+  });
+  console.log(
+    [
+      'growth with the number of rings, 24 segments each',
+      ...times.map(
+        ({ rings, first, full }) =>
+          `  ${rings} rings: at once ${first.toFixed(0)} ms, solved ${(full / 1000).toFixed(1)} s`,
+      ),
+      `  from 5 to 120 rings: ${(times[3]!.first / times[0]!.first).toFixed(0)} times at once, ${(times[3]!.full / times[0]!.full).toFixed(0)} times solved`,
+    ].join('\n'),
+  );
+}, 1_200_000);

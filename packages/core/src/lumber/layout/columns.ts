@@ -1,0 +1,154 @@
+import { bestAcross, bestRun } from './knapsack.js';
+import { type Problem, type Rips, type Sawn, wantedOf, yieldOf } from './problem.js';
+import type { Program, Solver } from './program.js';
+
+/** A way to saw a board of a stock, and what it gives of every piece, in one row after the other. */
+export interface Column {
+  readonly sawn: Sawn;
+  readonly gives: readonly number[];
+}
+
+export const columnOf = (problem: Problem, sawn: Sawn): Column => ({
+  sawn,
+  gives: yieldOf(problem, sawn.rips).flat(),
+});
+
+const keyOf = ({ sawn, gives }: Column): string => `${sawn.stock}: ${gives.join(' ')}`;
+
+/** Columns without those that give the same from the same stock. */
+export function distinct(columns: readonly Column[]): Column[] {
+  const known = new Map(columns.map((column) => [keyOf(column), column]));
+  return [...known.values()];
+}
+
+/** What the pieces that are missing cost in a program: more than any board. */
+export const missingCost = ({ stocks }: Problem): number =>
+  1000 * Math.max(1, ...stocks.map(({ cost }) => cost));
+
+/** Which boards to saw how, so that all pieces come out or are missing at a price: columns first, then pieces missing. */
+export function masterOf(problem: Problem, columns: readonly Column[], whole: boolean): Program {
+  const wanted = wantedOf(problem).flat();
+  const dear = missingCost(problem);
+  const first = columns.length;
+  const supply = wanted.map((count, piece) => ({
+    terms: [
+      ...columns.flatMap(({ gives }, c) => (gives[piece]! > 0 ? [[c, gives[piece]!] as const] : [])),
+      [first + piece, 1] as const,
+    ],
+    least: count,
+  }));
+  const stock = problem.stocks.map(({ copies }, s) => ({
+    terms: columns.flatMap(({ sawn }, c) => (sawn.stock === s ? [[c, -1] as const] : [])),
+    least: Number.isFinite(copies) ? -copies : -1e6,
+  }));
+  return {
+    costs: [...columns.map(({ sawn }) => problem.stocks[sawn.stock]!.cost), ...wanted.map(() => dear)],
+    rows: [...supply, ...stock.filter(({ terms }) => terms.length > 0)],
+    whole,
+  };
+}
+
+/** The best way to saw a board of a stock when every piece has a price; `most` is what no way of sawing it exceeds. */
+export function bestSawn(
+  problem: Problem,
+  stock: number,
+  prices: readonly (readonly number[])[],
+): {
+  readonly sawn: Sawn;
+  readonly value: number;
+  readonly most: number;
+  readonly rips: readonly number[][];
+} {
+  const { sections, leaves } = problem.stocks[stock]!;
+  const limits = wantedOf(problem);
+  let [value, most] = [0, 0];
+  const rips: Rips[] = [];
+  const worth = sections.map((section, s) => {
+    const runs = problem.kinds.map((kind, k) =>
+      leaves[k]! > 0 ? bestRun(kind, section.length, prices[k]!, limits[k]!) : null,
+    );
+    const items = problem.kinds.map(({ width }, k) => ({
+      width,
+      value: leaves[k]! * (runs[k]?.most ?? 0),
+      limit: Number.MAX_SAFE_INTEGER,
+    }));
+    const { counts, value: across } = bestAcross(section.width, items);
+    most += across;
+    counts.forEach((count, kind) => {
+      const run = runs[kind]?.counts;
+      if (!run) return;
+      value += count * leaves[kind]! * runs[kind]!.value;
+      for (let i = 0; i < count; i++)
+        rips.push({ section: s, kind, runs: Array.from({ length: leaves[kind]! }, () => run) });
+    });
+    return items.map((item) => item.value);
+  });
+  return { sawn: { stock, rips }, value, most, rips: worth };
+}
+
+/** Rounds of new columns at most, and by how much a column has to be better than its board costs. */
+const MOST_ROUNDS = 60;
+const BETTER = 1e-7;
+
+export interface Generated {
+  readonly columns: Column[];
+  /** Prices of pieces, by kind and piece, when no better column was found. */
+  readonly prices: readonly (readonly number[])[];
+  /** No answer costs less, and none with parts of boards either (Farley's bound where rounds ran out). */
+  readonly bound: number;
+}
+
+/**
+ * Column generation (Gilmore and Gomory, Operations Research 9, 1961): pieces get prices from the linear program, and boards are
+ * sawn anew for them until none is worth more than it costs. Yields after each round.
+ */
+export function* generated(
+  problem: Problem,
+  solver: Solver,
+  begun: readonly Column[],
+): Generator<{ readonly round: number; readonly bound: number }, Generated> {
+  const columns = distinct(begun);
+  const known = new Set(columns.map(keyOf));
+  const split = (duals: readonly number[]): number[][] => {
+    let at = 0;
+    return problem.kinds.map(({ pieces }) => pieces.map(() => Math.max(0, duals[at++] ?? 0)));
+  };
+  let [bound, prices] = [0, split([])];
+  for (let round = 1; round <= MOST_ROUNDS; round++) {
+    const program = masterOf(problem, columns, false);
+    const solved = solver(program, { seconds: 20, gap: 0 });
+    if (!solved) break;
+    const now = split(solved.duals);
+    const total = wantedOf(problem).flatMap((counts, k) => counts.map((count, i) => count * now[k]![i]!));
+    const worth = total.reduce((a, b) => a + b, 0);
+    // Stocks that are used up have a price of their own, which a column has to pay besides its cost.
+    const stockRows = problem.stocks
+      .map((_, s) => s)
+      .filter((s) => columns.some(({ sawn }) => sawn.stock === s));
+    const rents = problem.stocks.map((_, s) => {
+      const row = stockRows.indexOf(s);
+      return row < 0
+        ? 0
+        : Math.max(0, solved.duals[problem.kinds.flatMap(({ pieces }) => pieces).length + row] ?? 0);
+    });
+    let found = 0;
+    let lagrange = worth;
+    problem.stocks.forEach((stock, s) => {
+      const best = bestSawn(problem, s, now);
+      const gain = best.most - stock.cost;
+      // Lagrange: every board of this stock could be worth so much more than it costs.
+      if (gain > 0 && Number.isFinite(stock.copies)) lagrange -= gain * stock.copies;
+      else if (gain > BETTER * stock.cost) lagrange = Math.min(lagrange, (worth * stock.cost) / best.most);
+      if (best.value <= (stock.cost + rents[s]!) * (1 + BETTER) + BETTER) return;
+      const column = columnOf(problem, best.sawn);
+      if (known.has(keyOf(column))) return;
+      known.add(keyOf(column));
+      columns.push(column);
+      found++;
+    });
+    if (lagrange > bound) [bound, prices] = [lagrange, now];
+    yield { round, bound };
+    if (found === 0) break;
+  }
+  return { columns, prices, bound };
+}

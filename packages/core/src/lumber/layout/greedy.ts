@@ -1,0 +1,162 @@
+import { bestAcross, fullRun, type Item } from './knapsack.js';
+import { type Answer, missingIn, type Problem, type Rips, type Run, type Sawn, wantedOf } from './problem.js';
+
+/** Runs for all leaves of one rip, taken off what is still wanted; what it is worth in wanted length. */
+export function ripOff(
+  { kinds, stocks }: Problem,
+  { stock, section, kind }: { readonly stock: number; readonly section: number; readonly kind: number },
+  wanted: readonly number[][],
+): { readonly runs: Run[]; readonly length: number } {
+  const { sections, leaves } = stocks[stock]!;
+  const left = wanted[kind]!.slice();
+  let length = 0;
+  const runs: Run[] = [];
+  for (let leaf = 0; leaf < leaves[kind]!; leaf++) {
+    const run = fullRun(kinds[kind]!, sections[section]!.length, left);
+    if (run.every((count) => count === 0)) break;
+    run.forEach((count, piece) => {
+      left[piece]! -= count;
+      length += count * kinds[kind]!.pieces[piece]!.length;
+    });
+    runs.push(run);
+  }
+  return { runs, length };
+}
+
+const take = (wanted: number[][], kind: number, runs: readonly Run[]): void => {
+  for (const run of runs)
+    run.forEach((count, piece) => {
+      wanted[kind]![piece]! -= count;
+    });
+};
+
+/** Saws one board for what is still wanted, which it is taken off: section by section, the most wanted wood across each. */
+export function sawBoard(
+  problem: Problem,
+  stock: number,
+  wanted: number[][],
+  weigh: (kind: number) => number = () => 1,
+): Sawn {
+  const { sections } = problem.stocks[stock]!;
+  const rips: Rips[] = [];
+  const order = sections.map((_, i) => i).sort((a, b) => sections[b]!.length - sections[a]!.length);
+  for (const section of order) {
+    let room = sections[section]!.width;
+    for (;;) {
+      const items = problem.kinds.map(({ width }, kind): Item => {
+        const { runs, length } = ripOff(problem, { stock, section, kind }, wanted);
+        // No more rips at once than are wanted of the fullest.
+        const limit =
+          runs.length === 0 ? 0 : Math.max(1, Math.floor(stripsLeft(problem, kind, wanted, runs)));
+        return { width, value: length * width * weigh(kind), limit };
+      });
+      const { counts } = bestAcross(room, items);
+      if (counts.every((count) => count === 0)) break;
+      counts.forEach((count, kind) => {
+        for (let i = 0; i < count; i++) {
+          const { runs } = ripOff(problem, { stock, section, kind }, wanted);
+          if (runs.length === 0) continue;
+          take(wanted, kind, runs);
+          rips.push({ section, kind, runs });
+          room -= problem.kinds[kind]!.width;
+        }
+      });
+    }
+  }
+  return { stock, rips };
+}
+
+/** How many rips like these runs what is wanted of a kind comes to. */
+function stripsLeft(
+  { kinds }: Problem,
+  kind: number,
+  wanted: readonly number[][],
+  runs: readonly Run[],
+): number {
+  const lengthOf = (counts: readonly number[]) =>
+    counts.reduce((sum, count, piece) => sum + count * kinds[kind]!.pieces[piece]!.length, 0);
+  return (
+    lengthOf(wanted[kind]!) /
+    Math.max(
+      1,
+      runs.reduce((sum, run) => sum + lengthOf(run), 0),
+    )
+  );
+}
+
+/**
+ * A good answer at once: board after board, each time the one whose wanted wood costs least, until nothing is wanted or no
+ * board gives any of it. `weigh` makes some kinds more wanted than others.
+ */
+export function greedy(problem: Problem, weigh: (kind: number) => number = () => 1): Answer {
+  const wanted = wantedOf(problem);
+  const left = problem.stocks.map(({ copies }) => copies);
+  const boards: Sawn[] = [];
+  for (;;) {
+    if (wanted.flat().every((count) => count <= 0)) break;
+    const tries = problem.stocks.flatMap((_, stock) => {
+      if (left[stock]! <= 0) return [];
+      const rest = wanted.map((counts) => counts.slice());
+      const board = sawBoard(problem, stock, rest, weigh);
+      if (board.rips.length === 0) return [];
+      const gained = worthOf(problem, wanted) - worthOf(problem, rest);
+      const done = rest.flat().every((count) => count <= 0);
+      return [
+        { board, rest, rate: gained / problem.stocks[stock]!.cost, cost: problem.stocks[stock]!.cost, done },
+      ];
+    });
+    if (tries.length === 0) break;
+    // The last board is the cheapest that finishes it.
+    const last = tries.filter(({ done }) => done).sort((a, b) => a.cost - b.cost)[0];
+    const rates = tries.slice().sort((a, b) => b.rate - a.rate);
+    const chosen = last && last.cost <= rates[0]!.cost * 1.0001 ? last : rates[0]!;
+    boards.push(chosen.board);
+    left[chosen.board.stock]! -= 1;
+    wanted.forEach((counts, kind) => {
+      counts.splice(0, counts.length, ...chosen.rest[kind]!);
+    });
+  }
+  return spared(problem, {
+    boards,
+    missing: wanted.map((counts) => counts.map((count) => Math.max(0, count))),
+  });
+}
+
+const worthOf = ({ kinds }: Problem, wanted: readonly number[][]): number =>
+  wanted.reduce(
+    (sum, counts, kind) =>
+      sum +
+      counts.reduce((all, count, piece) => all + Math.max(0, count) * kinds[kind]!.pieces[piece]!.length, 0) *
+        kinds[kind]!.width,
+    0,
+  );
+
+/** The same without boards that the others can do without, the dearest first. */
+function spared(problem: Problem, answer: Answer): Answer {
+  let best = answer;
+  const order = answer.boards
+    .map(({ stock }) => stock)
+    .sort((a, b) => problem.stocks[b]!.cost - problem.stocks[a]!.cost);
+  for (const stock of new Set(order)) {
+    const rest = best.boards.slice();
+    rest.splice(
+      rest.findIndex((board) => board.stock === stock),
+      1,
+    );
+    const again = sawAgain(
+      problem,
+      rest.map((board) => board.stock),
+    );
+    if (missingIn(again) <= missingIn(best)) best = again;
+  }
+  return best;
+}
+
+/** What given boards give, sawn one after the other. */
+export function sawAgain(problem: Problem, stocks: readonly number[]): Answer {
+  const wanted = wantedOf(problem);
+  const boards = stocks
+    .map((stock) => sawBoard(problem, stock, wanted))
+    .filter(({ rips }) => rips.length > 0);
+  return { boards, missing: wanted.map((counts) => counts.map((count) => Math.max(0, count))) };
+}

@@ -1,0 +1,148 @@
+import { type Mm, mm } from '../../measure/quantity.js';
+import type { Shop } from '../../settings/shop.js';
+import type { Section } from '../board.js';
+import { cutsFor, endsAlong, kerfAlong } from '../cutting.js';
+import type { Cut } from '../strips.js';
+import type { Demand, DemandKind, StockBoard } from './demand.js';
+import type { Answer, Rips, Run } from './problem.js';
+
+/** A piece on its strip, mm from the strip's beginning; its slanted ends stand half over on either side. */
+export interface LaidPiece extends Pick<Cut, 'ring' | 'purpose' | 'hand'> {
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly edgeMm: Mm;
+  /** Number of the piece in its ring, where it matters. */
+  readonly number?: number;
+}
+
+/** A strip ripped off a board, mm from the board's left end and lower edge; where it is resawn, its leaves. */
+export interface LaidStrip extends Section {
+  /** Index of the kind in the demand. */
+  readonly kind: number;
+  readonly leaves: readonly (readonly LaidPiece[])[];
+}
+
+export interface LaidBoard {
+  readonly stock: StockBoard;
+  readonly strips: readonly LaidStrip[];
+  /** What is left and worth keeping. */
+  readonly offcuts: readonly Section[];
+}
+
+/** The boards of one wood as they are sawn. */
+export interface WoodLayout {
+  readonly wood: string;
+  readonly kinds: readonly DemandKind[];
+  readonly boards: readonly LaidBoard[];
+  /** Pieces that no board was left for. */
+  readonly missing: readonly (Pick<Cut, 'ring' | 'purpose'> & {
+    readonly kind: number;
+    readonly count: number;
+  })[];
+}
+
+type Waiting = { ring: number | null; purpose: Cut['purpose']; hand?: Cut['hand']; number?: number };
+
+/** An answer in places: which piece lies where on which board. Pieces of more than is wanted are not cut. */
+export function placed({ wood, kinds, stocks }: Demand, answer: Answer, shop: Shop): WoodLayout {
+  const waiting = kinds.map(({ pieces }) =>
+    pieces.map(({ owners }): Waiting[] =>
+      owners.flatMap(({ ring, purpose, hand, numbers, count }) =>
+        Array.from({ length: count }, (_, i) => ({
+          ring,
+          purpose,
+          ...(hand && { hand }),
+          ...(numbers?.[i] !== undefined && { number: numbers[i] }),
+        })),
+      ),
+    ),
+  );
+  const used = stocks.map(() => 0);
+  const boards = answer.boards.flatMap(({ stock, rips }): LaidBoard[] => {
+    const same = stocks[stock]!;
+    const board = same[0]!.board ? same[used[stock]!++]! : same[0]!;
+    const strips = laidStrips(board, kinds, rips, waiting, shop);
+    return strips.length > 0 ? [{ stock: board, strips, offcuts: offcutsOf(board, strips, shop) }] : [];
+  });
+  const missing = waiting.flatMap((pieces, kind) =>
+    pieces.flatMap((left) => {
+      const counts = new Map<
+        string,
+        { ring: number | null; purpose: Cut['purpose']; kind: number; count: number }
+      >();
+      for (const { ring, purpose } of left) {
+        const key = `${ring} ${purpose}`;
+        const known = counts.get(key) ?? { ring, purpose, kind, count: 0 };
+        counts.set(key, { ...known, count: known.count + 1 });
+      }
+      return [...counts.values()];
+    }),
+  );
+  return { wood, kinds, boards, missing };
+}
+
+/** Rips one beside the other from the jointed edge, the widest first; those that nothing is cut from are left out. */
+function laidStrips(
+  { sections }: StockBoard,
+  kinds: readonly DemandKind[],
+  rips: readonly Rips[],
+  waiting: Waiting[][][],
+  shop: Shop,
+): LaidStrip[] {
+  const strips: LaidStrip[] = [];
+  const reached = sections.map(({ yMm }) => yMm);
+  for (const { section, kind, runs } of [...rips].sort(
+    (a, b) => kinds[b.kind]!.widthMm - kinds[a.kind]!.widthMm,
+  )) {
+    const leaves = runs
+      .map((run) => laidPieces(kinds[kind]!, run, waiting[kind]!))
+      .filter((leaf) => leaf.length > 0);
+    if (leaves.length === 0) continue;
+    const { xMm, lengthMm } = sections[section]!;
+    const { widthMm } = kinds[kind]!;
+    strips.push({ kind, xMm, yMm: reached[section]!, lengthMm, widthMm, leaves });
+    reached[section]! += widthMm + shop.ripKerfMm;
+  }
+  return strips;
+}
+
+function laidPieces({ setting, pieces }: DemandKind, run: Run, waiting: Waiting[][]): LaidPiece[] {
+  const kerf = kerfAlong(setting);
+  const each = cutsFor(setting, 1) - cutsFor(setting, 0);
+  let at = cutsFor(setting, 0) * kerf + endsAlong(setting) / 2;
+  const laid: LaidPiece[] = [];
+  run.forEach((count, i) => {
+    const { along, edgeMm } = pieces[i]!;
+    for (let n = 0; n < count; n++) {
+      const next = waiting[i]!.shift();
+      if (!next) return;
+      // With the same edge out a kerf goes before each piece and one behind it.
+      const fromMm = at + (each > 1 ? kerf : 0);
+      laid.push({ ...next, fromMm, toMm: fromMm + along, edgeMm });
+      at += along + each * kerf;
+    }
+  });
+  return laid;
+}
+
+/** What is left of a board beside its strips, and behind the last piece of a strip, when it is large enough to keep. */
+function offcutsOf({ sections }: StockBoard, strips: readonly LaidStrip[], shop: Shop): Section[] {
+  const { lengthMm: long, widthMm: wide } = shop.leastOffcutMm;
+  const beside = sections.map((section): Section => {
+    const own = strips.filter((strip) => isIn(strip, section));
+    const top = Math.max(section.yMm, ...own.map((strip) => strip.yMm + strip.widthMm + shop.ripKerfMm));
+    return { ...section, yMm: top, widthMm: section.yMm + section.widthMm - top };
+  });
+  const behind = strips.map((strip): Section => {
+    const end = Math.max(...strip.leaves.map((leaf) => leaf.at(-1)!.toMm)) + shop.holdBackMm;
+    return { ...strip, xMm: strip.xMm + end, lengthMm: strip.lengthMm - end };
+  });
+  return [...beside, ...behind.filter((_, i) => strips[i]!.leaves.length === 1)]
+    .filter(({ lengthMm, widthMm }) => lengthMm >= long && widthMm >= wide)
+    .map(({ xMm, yMm, lengthMm, widthMm }) => ({ xMm, yMm, lengthMm: mm(lengthMm), widthMm: mm(widthMm) }));
+}
+
+const isIn = (strip: Section, section: Section): boolean =>
+  Math.abs(strip.xMm - section.xMm) < 1e-6 &&
+  strip.yMm >= section.yMm - 1e-6 &&
+  strip.yMm < section.yMm + section.widthMm;

@@ -1,0 +1,70 @@
+/**
+ * What is to be laid out, in whole tenths of a millimetre, sizes rounded up and boards down: rips across the width of
+ * boards, pieces along the rips. One wood at a time.
+ */
+export interface Problem {
+  readonly kinds: readonly RipKind[];
+  readonly stocks: readonly Stock[];
+}
+
+/** A kind of strip: everything that is cut with one setting from strips of one width and thickness. */
+export interface RipKind {
+  /** Across the board, the rip's kerf with it. */
+  readonly width: number;
+  /** Along a strip, besides its pieces: the first cut, slanted ends, the tail that is held back. */
+  readonly overhead: number;
+  /** Sizes along the strip, kerf with each, and how many are wanted. */
+  readonly pieces: readonly { readonly length: number; readonly count: number }[];
+}
+
+/** Boards that are alike. */
+export interface Stock {
+  /** Clear parts, the rip's kerf added to the width: the last rip needs none. */
+  readonly sections: readonly { readonly length: number; readonly width: number }[];
+  readonly copies: number;
+  readonly cost: number;
+  /** By kind: how many strips one rip gives when it is resawn; 0 where the board is too thin. */
+  readonly leaves: readonly number[];
+}
+
+/** How many of each piece of one kind follow each other along a strip. */
+export type Run = readonly number[];
+
+/** Rips of one kind from a section that are cut alike: a run for every leaf. */
+export interface Rips {
+  readonly section: number;
+  readonly kind: number;
+  readonly runs: readonly Run[];
+}
+
+/** One board of a stock, sawn up. */
+export interface Sawn {
+  readonly stock: number;
+  readonly rips: readonly Rips[];
+}
+
+/** Boards that are sawn, and pieces that no board gave: by kind and piece. */
+export interface Answer {
+  readonly boards: readonly Sawn[];
+  readonly missing: readonly (readonly number[])[];
+}
+
+export const costOf = ({ stocks }: Problem, { boards }: Pick<Answer, 'boards'>): number =>
+  boards.reduce((sum, { stock }) => sum + stocks[stock]!.cost, 0);
+
+export const missingIn = ({ missing }: Answer): number =>
+  missing.flat().reduce((sum, count) => sum + count, 0);
+
+/** What a board gives, by kind and piece. */
+export function yieldOf({ kinds }: Problem, rips: readonly Rips[]): number[][] {
+  const given = kinds.map(({ pieces }) => pieces.map(() => 0));
+  for (const { kind, runs } of rips)
+    for (const run of runs)
+      run.forEach((count, piece) => {
+        given[kind]![piece]! += count;
+      });
+  return given;
+}
+
+export const wantedOf = ({ kinds }: Problem): number[][] =>
+  kinds.map(({ pieces }) => pieces.map(({ count }) => count));
