@@ -5,6 +5,7 @@ import {
   DEFAULT_SHOP,
   MOST_BYTES,
   plan,
+  planFile,
   type Reason,
   type Result,
   readProjectFile,
@@ -69,7 +70,7 @@ function answered(command: string, file: string, shopFile: string | undefined): 
   if (command === 'cuts') return { ok: true, value: `${cutListCsv(planned.value, woods, shop.units)}\r\n` };
   if (command === 'check')
     return { ok: true, value: planned.value.checks.map(({ message }) => `${message}\n`).join('') };
-  return { ok: true, value: `${JSON.stringify(planned.value, null, 2)}\n` };
+  return { ok: true, value: planFile(planned.value) };
 }
 
 function readShop(file: string) {

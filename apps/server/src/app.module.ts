@@ -1,6 +1,8 @@
 import { type DynamicModule, Module } from '@nestjs/common';
 import { ServeStaticModule } from '@nestjs/serve-static';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { BoardsController } from './boards/boards.controller.js';
+import { BoardsService } from './boards/boards.service.js';
 import { databaseOptions } from './database/options.js';
 import { PatternsController } from './patterns/patterns.controller.js';
 import { PicturesController } from './pictures/pictures.controller.js';
@@ -33,8 +35,9 @@ export class AppModule {
         PicturesController,
         StashController,
         PatternsController,
+        BoardsController,
       ],
-      providers: [ProjectsService, WoodsService, StashService],
+      providers: [ProjectsService, WoodsService, StashService, BoardsService],
     };
   }
 }

@@ -1,10 +1,11 @@
 import 'reflect-metadata';
 import { MOST_BYTES } from '@fellside/core';
-import { demoProjects, demoStash } from '@fellside/core/demo';
+import { demoBoards, demoProjects, demoStash } from '@fellside/core/demo';
 import { HttpAdapterHost, NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
+import { BoardsService } from './boards/boards.service.js';
 import { ownPagesOnly } from './neighbours.js';
 import { MOST_PICTURE } from './pictures/pictures.controller.js';
 import { ProjectsService } from './projects/projects.service.js';
@@ -35,13 +36,18 @@ export async function createServer(settings: Settings): Promise<NestExpressAppli
   app.useBodyParser('text', { limit: MOST_BODY });
   app.useBodyParser('raw', { type: ['image/png', 'image/jpeg'], limit: MOST_PICTURE });
   app.useGlobalFilters(new BodyFilter(app.get(HttpAdapterHost).httpAdapter));
-  if (settings.demo) await fillShelf(app.get(ProjectsService), app.get(StashService));
+  if (settings.demo) await fillShelf(app.get(ProjectsService), app.get(StashService), app.get(BoardsService));
   return app;
 }
 
-/** Puts the demo pieces and rings into a database that never held any. */
-async function fillShelf(projects: ProjectsService, stash: StashService): Promise<void> {
+/** Puts the demo pieces, rings and boards into a database that never held any. */
+async function fillShelf(
+  projects: ProjectsService,
+  stash: StashService,
+  boards: BoardsService,
+): Promise<void> {
   if ((await projects.count()) > 0) return;
   for (const piece of demoProjects().reverse()) await projects.create(piece);
   for (const ring of demoStash()) await stash.add(ring);
+  await boards.replace([], demoBoards());
 }

@@ -1,6 +1,9 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { BlanksStation } from './blanks/BlanksStation.js';
+import { BoardsView } from './cuts/boards/BoardsView.js';
 import { CutsStation } from './cuts/CutsStation.js';
+import { PapersView } from './cuts/PapersView.js';
+import { PiecesView } from './cuts/PiecesView.js';
 import { FormStation } from './form/FormStation.js';
 import { PatternStation } from './pattern/PatternStation.js';
 import { RingPlan } from './plan/RingPlan.js';
@@ -40,7 +43,15 @@ export const router = createBrowserRouter([
             children: [{ path: 'turntable', element: <TurntablePage /> }],
           },
           { path: 'blanks', element: <BlanksStation /> },
-          { path: 'cuts', element: <CutsStation /> },
+          {
+            path: 'cuts',
+            element: <CutsStation />,
+            children: [
+              { index: true, element: <PiecesView /> },
+              { path: 'boards', element: <BoardsView /> },
+              { path: 'papers', element: <PapersView /> },
+            ],
+          },
         ],
       },
       { path: '*', element: <Problem missing /> },

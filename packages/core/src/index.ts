@@ -1,7 +1,10 @@
 export type { MadeBlank } from './blank/contract.js';
 export { BLANKS, type BlankKind, type BlankMaking } from './blank/registry.js';
 export type { Check } from './check/check.js';
+export { boardsCsv, readBoardsCsv } from './exchange/boardsCsv.js';
 export { cutListCsv } from './exchange/cutListCsv.js';
+export { type DrawingFormat, drawingFile, type FlatDrawing } from './exchange/drawing.js';
+export { layoutDrawing } from './exchange/layoutDrawing.js';
 export { glyphFromLoops, inlayFile, readOutline } from './exchange/outlineFile.js';
 export {
   type Pattern,
@@ -9,6 +12,7 @@ export {
   readPatternFile,
   writePatternFile,
 } from './exchange/patternFile.js';
+export { PLAN_VERSION, planFile } from './exchange/planFile.js';
 export {
   PROFILE_FORMATS,
   type ProfileFormat,
@@ -16,6 +20,9 @@ export {
   writeProfile,
 } from './exchange/profile/formats.js';
 export { MOST_BYTES, type ProjectFile, readProjectFile, writeProjectFile } from './exchange/projectFile.js';
+export { ringDrawing } from './exchange/ringDrawing.js';
+export { segmentDrawing } from './exchange/segmentDrawing.js';
+export { accountCsv, buyingCsv, layoutCsv, ringsCsv, setupsCsv, stripsCsv } from './exchange/tablesCsv.js';
 export { templateSvg } from './exchange/templateSvg.js';
 export { PAPERS, type Paper, wallPages, wallSvg } from './exchange/wallSvg.js';
 export type { Fit } from './form/corridor.js';
@@ -24,11 +31,32 @@ export { landmarksOf } from './form/landmarks.js';
 export type { Form, FormPoint, Inside, Lid, Recess, WallAt } from './form/shape.js';
 export { STARTING_SHAPES, startingForm } from './form/starting.js';
 export { brimOf, insideAt, type Vessel, vesselOf, wallAt } from './form/vessel.js';
+export {
+  type Board,
+  boardSchema,
+  DEFECTS,
+  type Defect,
+  type NewBoard,
+  newBoardSchema,
+  replaceBoardsSchema,
+  surfacedThickness,
+} from './lumber/board.js';
+export { areasOf, type BoardAreas } from './lumber/layout/areas.js';
+export { type Buying, buyingOf } from './lumber/layout/buying.js';
+export { type Demand, demandsOf, GOALS, type Goal } from './lumber/layout/demand.js';
+export { greedy } from './lumber/layout/greedy.js';
+export { howMany } from './lumber/layout/howMany.js';
+export { drawnPieces } from './lumber/layout/outlines.js';
+export { type LaidBoard, type LaidStrip, placed, type WoodLayout } from './lumber/layout/placed.js';
+export { type HighsLike, solverOf } from './lumber/layout/program.js';
+export { type Progress, solving } from './lumber/layout/solve.js';
 export type { WoodLedger } from './lumber/ledger.js';
 export type { Lumber, StripListEntry, WoodTotal } from './lumber/lumber.js';
 export { ownerName } from './lumber/owners.js';
 export { QUARTERS } from './lumber/quarters.js';
 export type { RingPlan } from './lumber/ringPlan.js';
+export { changesSaved, type Setup, type Stop, setupSteps, setupsOf } from './lumber/setups.js';
+export { afterCutting, splitBoard } from './lumber/splitBoard.js';
 export type { Figure, Made, PieceKind } from './making/contract.js';
 export { partsFromDegrees } from './making/flat/parts.js';
 export { ILLUSIONS, type IllusionName } from './making/illusion/illusion.js';

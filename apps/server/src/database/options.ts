@@ -1,6 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { DataSourceOptions } from 'typeorm';
+import { BoardEntity } from '../boards/board.entity.js';
 import { PatternEntity } from '../patterns/pattern.entity.js';
 import { PictureEntity } from '../pictures/picture.entity.js';
 import { ProjectEntity } from '../projects/project.entity.js';
@@ -12,6 +13,7 @@ import { First1763900000000 } from './0001-first.js';
 import { Pictures1764000000000 } from './0002-pictures.js';
 import { Stash1764100000000 } from './0003-stash.js';
 import { Patterns1764200000000 } from './0004-patterns.js';
+import { Boards1764300000000 } from './0005-boards.js';
 
 /**
  * SQLite in WAL mode, every commit on disk before it is answered. The exclusive lock keeps a second Fellside off the
@@ -37,8 +39,15 @@ export function databaseOptions(dataFolder: string): DataSourceOptions {
       PictureEntity,
       StashEntity,
       PatternEntity,
+      BoardEntity,
     ],
-    migrations: [First1763900000000, Pictures1764000000000, Stash1764100000000, Patterns1764200000000],
+    migrations: [
+      First1763900000000,
+      Pictures1764000000000,
+      Stash1764100000000,
+      Patterns1764200000000,
+      Boards1764300000000,
+    ],
     migrationsRun: true,
     synchronize: false,
   };

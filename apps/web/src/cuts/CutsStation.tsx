@@ -1,56 +1,29 @@
-import { cutListCsv } from '@fellside/core';
-import { Download } from 'lucide-react';
-import { planOf, projectOf, unitsOf, woodsOf } from '../store/selectors.js';
-import { useApp } from '../store/store.js';
-import { Button } from '../ui/Button.js';
-import { saveFile } from '../ui/saveFile.js';
-import { PieceTable } from './PieceTable.js';
-import { SafetyNotes } from './SafetyNotes.js';
-import { StripTable } from './StripTable.js';
-import { WoodAccount } from './WoodAccount.js';
+import { NavLink, Outlet, useParams } from 'react-router';
 
-/** Cuts: the pieces of every ring, the strips they come from, and the wood to buy. */
+const PAGES = [
+  ['cuts', 'Pieces and strips'],
+  ['cuts/boards', 'Saw and boards'],
+  ['cuts/papers', 'Papers and files'],
+] as const;
+
+/** Cuts: pieces and strips, the saw's settings and the boards, and the papers that go to the saw; each at an address of its own. */
 export function CutsStation() {
-  const plan = useApp(planOf);
-  const units = useApp(unitsOf);
-  const woods = useApp(woodsOf);
-  const { name } = useApp(projectOf);
-  if (!plan.ok) return null;
-  const download = () => saveFile(`${name} cut list.csv`, 'text/csv', cutListCsv(plan.value, woods, units));
+  const { id } = useParams();
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,21fr)_minmax(0,19fr)_240px] gap-2 overflow-auto p-2">
-      <section
-        aria-label="Pieces"
-        className="overflow-auto rounded border border-line bg-pane p-2"
-        tabIndex={0}
-      >
-        <div className="mb-2 flex items-center justify-between">
-          <h2 className="font-semibold">Pieces, ring by ring</h2>
-          <Button onClick={download}>
-            <Download aria-hidden size={14} /> Cut list, CSV
-          </Button>
-        </div>
-        <PieceTable plan={plan.value} />
-      </section>
-      <section
-        aria-label="Strips"
-        className="overflow-auto rounded border border-line bg-pane p-2"
-        tabIndex={0}
-      >
-        <h2 className="mb-2 flex h-8 items-center font-semibold">Strips to rip and plane</h2>
-        <StripTable lumber={plan.value.lumber} />
-      </section>
-      <section
-        aria-label="Wood to buy"
-        className="overflow-auto rounded border border-line bg-pane p-2"
-        tabIndex={0}
-      >
-        <h2 className="mb-2 flex h-8 items-center font-semibold">Wood to buy</h2>
-        {plan.value.lumber.woods.map((total) => (
-          <WoodAccount key={total.wood} total={total} />
+    <div className="flex min-h-0 flex-1 flex-col">
+      <nav aria-label="Cuts" className="flex gap-1 border-b border-line bg-pane px-2 pt-1">
+        {PAGES.map(([path, name]) => (
+          <NavLink
+            key={path}
+            end
+            to={`/piece/${id}/${path}`}
+            className="rounded-t border-b-2 border-transparent px-3 py-1.5 aria-[current=page]:border-teal aria-[current=page]:font-semibold"
+          >
+            {name}
+          </NavLink>
         ))}
-        <SafetyNotes />
-      </section>
+      </nav>
+      <Outlet />
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import { formatAngle, formatLength, mitred, type Plan, rad } from '@fellside/core';
+import { clickRing } from '../bench/keys.js';
 import { unitsOf, woodsOf } from '../store/selectors.js';
-import { useApp } from '../store/store.js';
+import { useActions, useApp } from '../store/store.js';
 import { pieceSizes } from '../ui/pieceSizes.js';
 import { Swatch } from '../ui/Swatch.js';
 import { headClass, tableClass } from './tables.js';
@@ -12,7 +13,9 @@ export function PieceTable({ plan }: { plan: Plan }) {
   const owners = [
     ...plan.slants.map((pieces, i) => ({ id: `slant-${i}`, pieces: [pieces], name: `Band ${i + 1}` })),
     ...plan.blanks.map(({ id, pieces }, i) => ({ id, pieces, name: `Blank ${i + 1}` })),
-    ...[...plan.rings].reverse().map(({ id, pieces, index }) => ({ id, pieces, name: String(index + 1) })),
+    ...[...plan.rings]
+      .reverse()
+      .map(({ id, pieces, index }) => ({ id, pieces, name: String(index + 1), index })),
   ];
   const rows = owners.flatMap((ring) => ring.pieces.map((pieces, i) => ({ ring, pieces, first: i === 0 })));
   return (
@@ -37,7 +40,9 @@ export function PieceTable({ plan }: { plan: Plan }) {
               key={`${ring.id} ${wood} ${kind.name} ${pieceSizes(stock, units).join()}`}
               className={first ? 'border-t border-line' : ''}
             >
-              <th scope="row">{first ? ring.name : <span className="sr-only">{ring.name}</span>}</th>
+              <th scope="row">
+                {first ? <RingName ring={ring} /> : <span className="sr-only">{ring.name}</span>}
+              </th>
               <td>
                 <span className="flex items-center gap-1.5">
                   <Swatch wood={species} size={16} /> {species?.name}
@@ -66,5 +71,24 @@ export function PieceTable({ plan }: { plan: Plan }) {
         })}
       </tbody>
     </table>
+  );
+}
+
+/** A ring's number selects it; blanks and bands have a name only. */
+function RingName({ ring }: { ring: { readonly name: string; readonly index?: number } }) {
+  const dispatch = useActions();
+  const selected = useApp((state) => state.session.selected);
+  const { name, index } = ring;
+  if (index === undefined) return name;
+  return (
+    <button
+      type="button"
+      aria-pressed={selected.includes(index)}
+      aria-label={`Ring ${name}`}
+      className="min-w-6 rounded px-1 text-left aria-pressed:bg-teal-wash aria-pressed:text-teal"
+      onClick={(event) => dispatch(clickRing(index, event))}
+    >
+      {name}
+    </button>
   );
 }

@@ -4,7 +4,7 @@ import { cleanup, screen, within } from '@testing-library/react';
 import { afterEach, expect, test } from 'vitest';
 import { FootBar } from '../shell/FootBar.js';
 import { showWith } from '../testing/open.js';
-import { CutsStation } from './CutsStation.js';
+import { PiecesView } from './PiecesView.js';
 
 afterEach(cleanup);
 
@@ -15,7 +15,7 @@ const planned = (index: number) => {
 };
 
 test.each([0, 1, 2, 3])('demo piece %i: the tables count what the plan counts', (index) => {
-  showWith(<CutsStation />, demoProjects()[index]!);
+  showWith(<PiecesView />, demoProjects()[index]!);
   const expected = planned(index);
   const pieces = within(screen.getByRole('region', { name: 'Pieces' }))
     .getAllByRole('row')
@@ -33,7 +33,7 @@ test.each([0, 1, 2, 3])('demo piece %i: the tables count what the plan counts', 
 test('board feet stand step by step for each wood, and the foot bar shows the same', () => {
   showWith(
     <>
-      <CutsStation />
+      <PiecesView />
       <FootBar />
     </>,
   );
@@ -50,7 +50,7 @@ test('board feet stand step by step for each wood, and the foot bar shows the sa
 });
 
 test('cautions stand beside the cuts and defer to training and local rules', () => {
-  showWith(<CutsStation />);
+  showWith(<PiecesView />);
   const care = screen.getByRole('heading', { name: 'Take care' }).parentElement!;
   expect(care.textContent).toMatch(/never with fingers near the blade/);
   expect(care.textContent).toMatch(/Purpleheart: /);

@@ -5,6 +5,7 @@ import { shopOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { LengthField } from '../ui/LengthField.js';
 import { NumberField } from '../ui/NumberField.js';
+import { BuyingFields } from './BuyingFields.js';
 
 type LengthKey = { [K in keyof Shop]: Shop[K] extends Mm ? K : never }[keyof Shop];
 type CountKey = 'testPieces' | 'sparePercent' | 'wastePercent';
@@ -113,6 +114,7 @@ export function ShopStation() {
             </div>
           </section>
         ))}
+        <BuyingFields shop={shop} change={change} />
       </div>
     </div>
   );

@@ -1,5 +1,7 @@
 import type {
+  Board,
   History,
+  NewBoard,
   Pattern,
   Project,
   Reason,
@@ -34,7 +36,7 @@ export type ListedWood = Species & { readonly own: boolean };
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: `${location.origin}/api` }),
-  tagTypes: ['shelf', 'woods', 'shop', 'stash', 'patterns'],
+  tagTypes: ['shelf', 'woods', 'shop', 'stash', 'patterns', 'boards'],
   endpoints: (build) => ({
     projects: build.query<ShelvedProject[], void>({
       query: () => 'projects',
@@ -97,6 +99,19 @@ export const api = createApi({
     removePattern: build.mutation<void, string>({
       query: (id) => ({ url: `patterns/${id}`, method: 'DELETE' }),
       invalidatesTags: ['patterns'],
+    }),
+    boards: build.query<Board[], void>({ query: () => 'boards', providesTags: ['boards'] }),
+    changeBoard: build.mutation<Board, { readonly id: string; readonly board: NewBoard }>({
+      query: ({ id, board }) => ({ url: `boards/${id}`, method: 'PUT', body: board }),
+      invalidatesTags: ['boards'],
+    }),
+    /** Takes boards out and puts others in, all or nothing. */
+    replaceBoards: build.mutation<
+      Board[],
+      { readonly remove: readonly string[]; readonly add: readonly NewBoard[] }
+    >({
+      query: (body) => ({ url: 'boards/replace', method: 'POST', body }),
+      invalidatesTags: ['boards'],
     }),
     woods: build.query<ListedWood[], void>({ query: () => 'woods', providesTags: ['woods'] }),
     addWood: build.mutation<ListedWood, Species>({

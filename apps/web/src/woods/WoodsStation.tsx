@@ -1,6 +1,7 @@
 import { changeCoefficient, density } from '@fellside/core';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import { BoardsPanel } from '../boards/BoardsPanel.js';
 import { headClass, tableClass } from '../cuts/tables.js';
 import { StashPanel } from '../stash/StashPanel.js';
 import { api, type ListedWood, sentencesOf } from '../store/api.js';
@@ -22,6 +23,7 @@ export function WoodsStation() {
   return (
     <div className="overflow-auto p-6">
       <h1 className="sr-only">Woods and rings on hand</h1>
+      <BoardsPanel />
       <StashPanel />
       <div className="mb-3 flex items-center gap-4">
         <h2 className="text-xl font-semibold">Woods</h2>

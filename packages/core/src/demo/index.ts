@@ -22,4 +22,5 @@ export const demoProjects = (): Project[] => [
   threeBecksVase(),
 ];
 
+export { demoBoards } from './boards.js';
 export { demoStash } from './stash.js';

@@ -34,8 +34,10 @@ const boardFields = z.strictObject({
   defects: z.array(defectSchema).max(40),
 });
 
-/** A board on hand. Defects lie within it. */
-export const boardSchema = boardFields.superRefine(({ lengthMm, widthMm, defects }, context) => {
+type Fields = z.infer<typeof boardFields>;
+
+/** Defects lie within the board. */
+function defectsWithin({ lengthMm, widthMm, defects }: Omit<Fields, 'id'>, context: z.RefinementCtx): void {
   defects.forEach((defect, i) => {
     const [over, above] = [defect.xMm + defect.lengthMm - lengthMm, defect.yMm + defect.widthMm - widthMm];
     if (over > 0.01 || above > 0.01)
@@ -45,8 +47,23 @@ export const boardSchema = boardFields.superRefine(({ lengthMm, widthMm, defects
         message: `Defect ${i + 1} reaches to ${sayMm(defect.xMm + defect.lengthMm)} × ${sayMm(defect.yMm + defect.widthMm)}; the board is ${sayMm(lengthMm)} × ${sayMm(widthMm)}.`,
       });
   });
-});
+}
+
+/** A board on hand. */
+export const boardSchema = boardFields.superRefine(defectsWithin);
 export type Board = z.infer<typeof boardSchema>;
+
+/** A board as it is entered, before it is kept. */
+export const newBoardSchema = boardFields.omit({ id: true }).superRefine(defectsWithin);
+export type NewBoard = z.infer<typeof newBoardSchema>;
+
+/** Boards that are taken out, by id, and others that are put in. */
+export const replaceBoardsSchema = z.strictObject({
+  remove: z.array(text('Id', 40)).max(2000),
+  add: z
+    .array(newBoardSchema)
+    .max(2000, { error: () => 'There are too many boards; 2000 are allowed at once.' }),
+});
 
 /** What rough boards between the trade's thicknesses lose to the planer, both faces together. */
 const USUAL_SURFACING = (3 / 16) * INCH;

@@ -26,7 +26,7 @@ function pieceArea({ toMm, fromMm, edgeMm }: LaidPiece, { setting, widthMm }: De
 }
 
 export function areasOf(
-  { stock, strips, offcuts }: LaidBoard,
+  { stock, sections, strips, offcuts }: LaidBoard,
   kinds: readonly DemandKind[],
   shop: Shop,
 ): BoardAreas {
@@ -34,19 +34,16 @@ export function areasOf(
   const pieces = sum(({ leaves, kind }) =>
     Math.max(...leaves.map((leaf) => leaf.reduce((all, piece) => all + pieceArea(piece, kinds[kind]!), 0))),
   );
-  const isStripEnd = (offcut: { readonly xMm: number; readonly yMm: number }) =>
-    strips.some((strip) => Math.abs(offcut.yMm - strip.yMm) < 1e-6 && offcut.xMm > strip.xMm);
   const kept = offcuts.reduce((total, offcut) => total + areaOf(offcut), 0);
-  const fromStrips = offcuts.reduce((total, offcut) => total + (isStripEnd(offcut) ? areaOf(offcut) : 0), 0);
   const ripped = sum(areaOf);
   // The last kerf of a section may run out beyond its edge.
   const kerf = sum(({ lengthMm, yMm, widthMm, xMm }) => {
-    const section = stock.sections.find(
+    const section = sections.find(
       (own) => Math.abs(own.xMm - xMm) < 1e-6 && yMm >= own.yMm - 1e-6 && yMm < own.yMm + own.widthMm,
     )!;
     return lengthMm * Math.min(shop.ripKerfMm, Math.max(0, section.yMm + section.widthMm - yMm - widthMm));
   });
-  const ends = ripped - pieces - fromStrips;
+  const ends = ripped - pieces;
   const whole = stock.lengthMm * stock.widthMm;
   return { pieces, ends, kerf, offcuts: kept, rest: whole - pieces - ends - kerf - kept };
 }

@@ -26,7 +26,9 @@ const THIN = 0.6;
 export function buyingOf(layouts: readonly WoodLayout[], lumber: Lumber, shop: Shop): Buying[] {
   return layouts.flatMap(({ wood, boards }) =>
     QUARTERS.flatMap((quarter): Buying[] => {
-      const bought = boards.filter(({ stock }) => stock.quarter === quarter).map(({ stock }) => stock);
+      const bought = boards
+        .filter(({ stock }) => stock.quarter?.name === quarter.name)
+        .map(({ stock }) => stock);
       if (bought.length === 0) return [];
       const feet = bought.reduce((sum, board) => sum + board.boardFeet, 0);
       const sizes = new Map<string, { widthMm: number; lengthMm: number; count: number }>();

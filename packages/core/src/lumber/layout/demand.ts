@@ -9,7 +9,8 @@ import type { Lumber } from '../lumber.js';
 import { type Owner, ringName } from '../owners.js';
 import { QUARTERS, type Quarter, quarterFor } from '../quarters.js';
 import type { Cut } from '../strips.js';
-import type { Problem } from './problem.js';
+import { greedy } from './greedy.js';
+import { costOf as costOfBoards, missingIn, type Problem } from './problem.js';
 
 /** Pieces of one size, and for whom they are, in the order in which they are cut. */
 export interface DemandPiece {
@@ -39,6 +40,7 @@ export interface StockBoard {
   readonly widthMm: Mm;
   /** When planed. */
   readonly thicknessMm: Mm;
+  /** Its clear parts, crosscut into lengths where that leaves less. */
   readonly sections: readonly Section[];
   readonly boardFeet: number;
   /** Of the whole board; null where no price is known. */
@@ -74,7 +76,37 @@ export function demandsOf(
   { goal = 'cost', buying = true, nameOf = ringName }: { goal?: Goal; buying?: boolean; nameOf?: Owner } = {},
 ): Demand[] {
   const woods = new Set([...lumber.strips, ...lumber.panels].map(({ wood }) => wood));
-  return [...woods].map((wood) => demandOf(wood, lumber, boards, shop, { goal, buying, nameOf }));
+  return [...woods].map((wood) => {
+    const of = (partMm: number) => demandOf(wood, lumber, boards, shop, { goal, buying, nameOf, partMm });
+    const whole = of(Number.POSITIVE_INFINITY);
+    const tries = [whole, ...partsFor(whole).map(of)];
+    return tries.reduce((best, next) => (isBetter(next, best) ? next : best));
+  });
+}
+
+/** Lengths of parts that are tried, as quantiles of what strips of the wood need; shorter ones are not worth their tails (mm). */
+const QUANTILES = [0.95, 0.8, 0.6];
+const LEAST_PART = 250;
+
+/** Lengths that boards might be crosscut into: enough for most strips in one. */
+function partsFor({ kinds, problem }: Demand): number[] {
+  const needs = problem.kinds
+    .map(
+      ({ overhead, pieces }) => overhead + pieces.reduce((sum, { length, count }) => sum + length * count, 0),
+    )
+    .sort((a, b) => a - b);
+  const longest = Math.max(0, ...kinds.flatMap(({ pieces }) => pieces.map(({ along }) => along)));
+  const parts = QUANTILES.map((share) => (needs[Math.floor(share * (needs.length - 1))] ?? 0) / 10 + 1);
+  return [...new Set(parts.map((part) => Math.max(LEAST_PART, longest + LEAST_PART / 2, part)))];
+}
+
+/** Whether boards crosscut so give more, or the same for less, by what is laid out at once. */
+function isBetter(next: Demand, best: Demand): boolean {
+  if (next.reasons.length > best.reasons.length) return false;
+  const [a, b] = [next, best].map(({ problem }) => ({ problem, answer: greedy(problem) }));
+  const lacks = missingIn(a!.answer) - missingIn(b!.answer);
+  if (lacks !== 0) return lacks < 0;
+  return costOfBoards(a!.problem, a!.answer) < costOfBoards(b!.problem, b!.answer) * (1 - 1e-9);
 }
 
 function demandOf(
@@ -82,7 +114,7 @@ function demandOf(
   lumber: Lumber,
   boards: readonly Board[],
   shop: Shop,
-  { goal, buying, nameOf }: { goal: Goal; buying: boolean; nameOf: Owner },
+  { goal, buying, nameOf, partMm }: { goal: Goal; buying: boolean; nameOf: Owner; partMm: number },
 ): Demand {
   const all = [
     ...stripKinds(wood, lumber, shop),
@@ -90,8 +122,8 @@ function demandOf(
   ];
   const own = boards.filter((board) => board.wood === wood);
   const stocks = [
-    ...alike(own.map((board) => onHand(board, shop))),
-    ...(buying ? sold(wood, all, shop).map((board) => [board]) : []),
+    ...alike(own.map((board) => onHand(board, shop, partMm))),
+    ...(buying ? sold(wood, all, shop, partMm).map((board) => [board]) : []),
   ];
   const leaves = stocks.map(([board]) => all.map((kind) => leavesOf(kind, board!, shop)));
   const fits = all.map((kind, k) =>
@@ -227,7 +259,20 @@ function usable(lengthMm: number, widthMm: number, shop: Shop, defects: Board['d
   return clearSections(whole, defects, shop.ripKerfMm);
 }
 
-export function onHand(board: Board, shop: Shop): StockBoard {
+/** Clear parts crosscut into equal lengths of no less than `partMm`. */
+function crosscut(sections: readonly Section[], partMm: number, { kerfMm }: Shop): Section[] {
+  return sections.flatMap((section): Section[] => {
+    const count = Math.max(1, Math.floor((section.lengthMm + kerfMm) / (partMm + kerfMm)));
+    const each = (section.lengthMm - (count - 1) * kerfMm) / count;
+    return Array.from({ length: count }, (_, i) => ({
+      ...section,
+      xMm: section.xMm + i * (each + kerfMm),
+      lengthMm: each,
+    }));
+  });
+}
+
+export function onHand(board: Board, shop: Shop, partMm = Number.POSITIVE_INFINITY): StockBoard {
   const { lengthMm, widthMm, thicknessMm, price, wood } = board;
   const feet = boardFeet(lengthMm * widthMm * Math.max(thicknessMm, 25.4));
   const each = price ?? shop.prices[wood] ?? null;
@@ -237,14 +282,14 @@ export function onHand(board: Board, shop: Shop): StockBoard {
     lengthMm,
     widthMm,
     thicknessMm: surfacedThickness(board),
-    sections: usable(lengthMm, widthMm, shop, board.defects),
+    sections: crosscut(usable(lengthMm, widthMm, shop, board.defects), partMm, shop),
     boardFeet: feet,
     price: each === null ? null : each * feet,
   };
 }
 
 /** Sizes of the yard in the thicknesses that are wanted. */
-function sold(wood: string, kinds: readonly DemandKind[], shop: Shop): StockBoard[] {
+function sold(wood: string, kinds: readonly DemandKind[], shop: Shop, partMm: number): StockBoard[] {
   const quarters = new Set(kinds.flatMap(({ thicknessMm }) => quarterFor(thicknessMm) ?? []));
   return QUARTERS.filter((quarter) => quarters.has(quarter)).flatMap((quarter) =>
     shop.yard.map(({ lengthMm, widthMm }): StockBoard => {
@@ -256,7 +301,7 @@ function sold(wood: string, kinds: readonly DemandKind[], shop: Shop): StockBoar
         lengthMm,
         widthMm,
         thicknessMm: quarter.surfacedMm,
-        sections: usable(lengthMm, widthMm, shop),
+        sections: crosscut(usable(lengthMm, widthMm, shop), partMm, shop),
         boardFeet: feet,
         price: each === undefined ? null : each * feet,
       };

@@ -1,4 +1,4 @@
-import { type Mm, mm } from '../../measure/quantity.js';
+import type { Mm } from '../../measure/quantity.js';
 import type { Shop } from '../../settings/shop.js';
 import type { Section } from '../board.js';
 import { cutsFor, endsAlong, kerfAlong } from '../cutting.js';
@@ -24,6 +24,8 @@ export interface LaidStrip extends Section {
 
 export interface LaidBoard {
   readonly stock: StockBoard;
+  /** The parts that it is sawn into first, each as long as its strips need. */
+  readonly sections: readonly Section[];
   readonly strips: readonly LaidStrip[];
   /** What is left and worth keeping. */
   readonly offcuts: readonly Section[];
@@ -61,8 +63,9 @@ export function placed({ wood, kinds, stocks }: Demand, answer: Answer, shop: Sh
   const boards = answer.boards.flatMap(({ stock, rips }): LaidBoard[] => {
     const same = stocks[stock]!;
     const board = same[0]!.board ? same[used[stock]!++]! : same[0]!;
-    const strips = laidStrips(board, kinds, rips, waiting, shop);
-    return strips.length > 0 ? [{ stock: board, strips, offcuts: offcutsOf(board, strips, shop) }] : [];
+    const parts = board.sections;
+    const strips = laidStrips(parts, kinds, rips, waiting, shop);
+    return strips.length > 0 ? [shortened({ stock: board, sections: parts, strips }, kinds, shop)] : [];
   });
   const missing = waiting.flatMap((pieces, kind) =>
     pieces.flatMap((left) => {
@@ -83,7 +86,7 @@ export function placed({ wood, kinds, stocks }: Demand, answer: Answer, shop: Sh
 
 /** Rips one beside the other from the jointed edge, the widest first; those that nothing is cut from are left out. */
 function laidStrips(
-  { sections }: StockBoard,
+  sections: readonly Section[],
   kinds: readonly DemandKind[],
   rips: readonly Rips[],
   waiting: Waiting[][][],
@@ -125,22 +128,45 @@ function laidPieces({ setting, pieces }: DemandKind, run: Run, waiting: Waiting[
   return laid;
 }
 
-/** What is left of a board beside its strips, and behind the last piece of a strip, when it is large enough to keep. */
-function offcutsOf({ sections }: StockBoard, strips: readonly LaidStrip[], shop: Shop): Section[] {
+/**
+ * Every part crosscut behind what its strips need, where what is left behind is worth keeping; and all that is left: behind the
+ * strips, beside them, and parts that nothing is sawn from.
+ */
+function shortened(
+  { stock, sections, strips }: Omit<LaidBoard, 'offcuts'>,
+  kinds: readonly DemandKind[],
+  shop: Shop,
+): LaidBoard {
   const { lengthMm: long, widthMm: wide } = shop.leastOffcutMm;
-  const beside = sections.map((section): Section => {
+  const keeps = ({ lengthMm, widthMm }: Section) => lengthMm >= long && widthMm >= wide;
+  const parts = sections.map((section) => {
     const own = strips.filter((strip) => isIn(strip, section));
-    const top = Math.max(section.yMm, ...own.map((strip) => strip.yMm + strip.widthMm + shop.ripKerfMm));
-    return { ...section, yMm: top, widthMm: section.yMm + section.widthMm - top };
+    const needed = Math.max(0, ...own.map((strip) => neededLength(strip, kinds[strip.kind]!)));
+    const behind: Section = {
+      ...section,
+      xMm: section.xMm + needed + (own.length > 0 ? shop.kerfMm : 0),
+      lengthMm: section.lengthMm - needed - (own.length > 0 ? shop.kerfMm : 0),
+    };
+    if (own.length === 0) return { part: section, own, left: [section].filter(keeps) };
+    const part = keeps(behind) ? { ...section, lengthMm: needed } : section;
+    const top = Math.max(...own.map((strip) => strip.yMm + strip.widthMm + shop.ripKerfMm));
+    const beside = { ...part, yMm: top, widthMm: section.yMm + section.widthMm - top };
+    return { part, own, left: [behind, beside].filter(keeps) };
   });
-  const behind = strips.map((strip): Section => {
-    const end = Math.max(...strip.leaves.map((leaf) => leaf.at(-1)!.toMm)) + shop.holdBackMm;
-    return { ...strip, xMm: strip.xMm + end, lengthMm: strip.lengthMm - end };
-  });
-  return [...beside, ...behind.filter((_, i) => strips[i]!.leaves.length === 1)]
-    .filter(({ lengthMm, widthMm }) => lengthMm >= long && widthMm >= wide)
-    .map(({ xMm, yMm, lengthMm, widthMm }) => ({ xMm, yMm, lengthMm: mm(lengthMm), widthMm: mm(widthMm) }));
+  return {
+    stock,
+    sections: parts.map(({ part }) => part),
+    strips: parts.flatMap(({ part, own }) => own.map((strip) => ({ ...strip, lengthMm: part.lengthMm }))),
+    offcuts: parts.flatMap(({ left }) => left),
+  };
 }
+
+/** Length of strip up to behind its last piece, with the tail that is held back. */
+const neededLength = ({ leaves }: LaidStrip, { setting, tailMm }: DemandKind): number => {
+  const last = Math.max(...leaves.map((leaf) => leaf.at(-1)!.toMm));
+  const cut = setting.cutting === 'same-edge' ? kerfAlong(setting) : 0;
+  return last + cut + kerfAlong(setting) + endsAlong(setting) / 2 + tailMm;
+};
 
 const isIn = (strip: Section, section: Section): boolean =>
   Math.abs(strip.xMm - section.xMm) < 1e-6 &&

@@ -1,0 +1,70 @@
+import { areasOf, formatLength, type LaidBoard, mm, type Species } from '@fellside/core';
+import { shopOf } from '../../store/selectors.js';
+import { useApp } from '../../store/store.js';
+import { Swatch } from '../../ui/Swatch.js';
+import type { WoodState } from '../../workers/layout.js';
+import { BoardDrawing } from './BoardDrawing.js';
+
+interface LaidBoardsProps {
+  readonly state: WoodState;
+  readonly species: Species | undefined;
+  /** Width that there is for the longest board, px. */
+  readonly room: number;
+  readonly nameOf: (ring: number) => string;
+  readonly onRing: (ring: number) => void;
+}
+
+/** The boards of one wood, all to one scale, and how near they are to what is possible. */
+export function LaidBoards({ state, species, room, nameOf, onRing }: LaidBoardsProps) {
+  const { layout } = state;
+  const longest = Math.max(1, ...layout.boards.map(({ stock }) => stock.lengthMm));
+  const scale = room / longest;
+  return (
+    <section aria-label={species?.name ?? layout.wood} className="mb-4">
+      <h3 className="flex items-center gap-1.5 font-semibold">
+        <Swatch wood={species} size={18} /> {species?.name ?? layout.wood}
+        <span className="text-xs font-normal text-quiet">{nearness(state)}</span>
+      </h3>
+      {layout.boards.length === 0 && <p className="text-sm text-quiet">No board is used.</p>}
+      {layout.boards.map((laid, i) => (
+        <Board key={i} {...{ laid, species, scale, nameOf, onRing }} kinds={layout.kinds} />
+      ))}
+    </section>
+  );
+}
+
+/** What is known of how good a layout is. */
+function nearness({ cost, bound, stage }: WoodState): string {
+  if (stage === 'at once') return 'laid out at once, not solved yet';
+  if (bound <= 0) return 'being solved';
+  const over = cost / bound - 1;
+  if (over < 0.0005) return 'proven: no layout does better';
+  return `within ${(100 * over).toFixed(over < 0.1 ? 1 : 0)} % of what is proven to be the least`;
+}
+
+function Board({
+  laid,
+  kinds,
+  ...rest
+}: { laid: LaidBoard; kinds: WoodState['layout']['kinds'] } & Omit<LaidBoardsProps, 'state' | 'room'> & {
+    scale: number;
+  }) {
+  const shop = useApp(shopOf);
+  const { stock } = laid;
+  const { pieces } = areasOf(laid, kinds, shop);
+  const size = [stock.widthMm, stock.lengthMm].map((side) => formatLength(mm(side), shop.units)).join(' × ');
+  return (
+    <figure className="mt-2">
+      <figcaption className="flex gap-2 text-[13px]">
+        <b>{stock.quarter?.name ?? formatLength(stock.board!.thicknessMm, shop.units)}</b> {size}
+        <span className="text-quiet">
+          {stock.board ? `on hand${stock.board.note ? `: ${stock.board.note}` : ''}` : 'to buy'}
+        </span>
+        <span className="ml-auto text-quiet">
+          {Math.round((100 * pieces) / (stock.lengthMm * stock.widthMm))} % in pieces
+        </span>
+      </figcaption>
+      <BoardDrawing {...{ laid, kinds }} {...rest} />
+    </figure>
+  );
+}

@@ -1,0 +1,91 @@
+import {
+  type Buying,
+  buyingOf,
+  formatLength,
+  type Lumber,
+  mm,
+  type Shop,
+  type Species,
+  type WoodLayout,
+} from '@fellside/core';
+import { Swatch } from '../../ui/Swatch.js';
+
+interface ToBuyProps {
+  readonly layouts: readonly WoodLayout[];
+  readonly lumber: Lumber;
+  readonly shop: Shop;
+  readonly woods: readonly Species[];
+  readonly nameOf: (ring: number) => string;
+}
+
+/** What has to be bought, and what is short. */
+export function ToBuy({ layouts, lumber, shop, woods, nameOf }: ToBuyProps) {
+  const buying = buyingOf(layouts, lumber, shop);
+  const short = layouts.flatMap(({ wood, missing, kinds }) =>
+    missing.map((lost) => ({ wood, ...lost, widthMm: kinds[lost.kind]!.widthMm })),
+  );
+  const total = buying.reduce((sum, { price }) => sum + (price ?? 0), 0);
+  const priced = buying.length > 0 && buying.every(({ price }) => price !== null);
+  const species = (id: string) => woods.find((wood) => wood.id === id);
+  return (
+    <section aria-label="To buy" className="mb-4">
+      <h2 className="mb-1 font-semibold">To buy</h2>
+      {buying.length === 0 && short.length === 0 && <p>Nothing: the boards on hand give it all.</p>}
+      <ul>
+        {buying.map((each) => (
+          <li key={`${each.wood} ${each.quarter}`} className="border-t border-line py-1">
+            <Line {...{ each, shop }} species={species(each.wood)} />
+          </li>
+        ))}
+        {short.map(({ wood, ring, purpose, count, kind, widthMm }) => (
+          <li key={`${wood} ${ring} ${purpose} ${kind}`} className="border-t border-line py-1 text-rust">
+            {species(wood)?.name}: short of {count} {purpose === 'spare' ? 'spare ' : ''}
+            {count === 1 ? 'piece' : 'pieces'}
+            {ring !== null && ` of ${nameOf(ring)}`}, from strips {formatLength(mm(widthMm), shop.units)}{' '}
+            wide.
+          </li>
+        ))}
+      </ul>
+      {priced && (
+        <p className="border-t border-line pt-1 text-right">
+          <b>
+            {shop.currency}
+            {total.toFixed(2)}
+          </b>{' '}
+          <span className="text-quiet">with allowance</span>
+        </p>
+      )}
+    </section>
+  );
+}
+
+function Line({ each, shop, species }: { each: Buying; shop: Shop; species: Species | undefined }) {
+  const { units } = shop;
+  return (
+    <>
+      <p className="flex items-center gap-1.5">
+        <Swatch wood={species} size={16} /> <b>{species?.name ?? each.wood}</b> {each.quarter}
+        <span className="ml-auto whitespace-nowrap">
+          <b>{each.withAllowance.toFixed(2)}</b> bd ft
+        </span>
+      </p>
+      <p className="text-xs text-quiet">
+        {each.boards
+          .map(
+            ({ count, widthMm, lengthMm }) =>
+              `${count} × ${formatLength(mm(widthMm), units)} × ${formatLength(mm(lengthMm), units)}`,
+          )
+          .join(', ')}
+        ; {each.boardFeet.toFixed(2)} bd ft laid out + {shop.wastePercent} % = {each.cubicMetres.toFixed(4)}{' '}
+        m³
+        {each.price !== null && `, ${shop.currency}${each.price.toFixed(2)}`}
+      </p>
+      {each.thinMm.length > 0 && (
+        <p className="text-xs text-quiet">
+          Planed to {each.thinMm.map((t) => formatLength(mm(t), units)).join(', ')}, but charged as a full
+          inch.
+        </p>
+      )}
+    </>
+  );
+}

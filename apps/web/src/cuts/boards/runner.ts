@@ -1,0 +1,72 @@
+import { proxy, wrap } from 'comlink';
+import type { LayoutAsk, LayoutState } from '../../workers/layout.js';
+import type { LayoutService } from '../../workers/layout.worker.js';
+
+export interface Running {
+  readonly state: LayoutState | null;
+  readonly running: boolean;
+  /** Stopped before it was done: what was found so far stays. */
+  readonly cancelled: boolean;
+  readonly trouble: string | null;
+}
+
+const IDLE: Running = { state: null, running: false, cancelled: false, trouble: null };
+
+/** A worker that lays out boards. A new question, or cancelling, ends it; the best answer so far stays. */
+export function createRunner(start: () => Worker | null) {
+  let worker: Worker | null = null;
+  let now = IDLE;
+  let asked: LayoutAsk | null = null;
+  const listeners = new Set<() => void>();
+  const set = (next: Partial<Running>) => {
+    now = { ...now, ...next };
+    for (const listener of listeners) listener();
+  };
+  const end = () => {
+    worker?.terminate();
+    worker = null;
+  };
+  return {
+    get: () => now,
+    subscribe: (listener: () => void) => {
+      listeners.add(listener);
+      return () => listeners.delete(listener);
+    },
+    /** Lays out anew unless the very same was asked last. */
+    ask(next: LayoutAsk): void {
+      if (asked && sameAsk(asked, next)) return;
+      asked = next;
+      end();
+      worker = start();
+      if (!worker) return;
+      const mine = worker;
+      set({ running: true, cancelled: false, trouble: null });
+      const service = wrap<LayoutService>(mine) as unknown as LayoutService;
+      const tell = (state: LayoutState) => {
+        if (worker === mine) set({ state, running: !state.done });
+      };
+      service.run(next, proxy(tell)).catch((error: unknown) => {
+        if (worker === mine) set({ running: false, trouble: String((error as Error).message ?? error) });
+      });
+    },
+    cancel(): void {
+      end();
+      set({ running: false, cancelled: true });
+    },
+    /** Starts again what was cancelled. */
+    again(): void {
+      const last = asked;
+      asked = null;
+      if (last) this.ask(last);
+    },
+  };
+}
+
+const sameAsk = (a: LayoutAsk, b: LayoutAsk): boolean =>
+  (Object.keys(b) as (keyof LayoutAsk)[]).every((key) => a[key] === b[key]);
+
+export const runner = createRunner(() =>
+  typeof Worker === 'undefined'
+    ? null
+    : new Worker(new URL('../../workers/layout.worker.ts', import.meta.url), { type: 'module' }),
+);

@@ -1,0 +1,22 @@
+import type { Goal } from '@fellside/core';
+import { useEffect, useSyncExternalStore } from 'react';
+import { api } from '../../store/api.js';
+import { planOf, shopOf } from '../../store/selectors.js';
+import { useApp } from '../../store/store.js';
+import { type Running, runner } from './runner.js';
+
+const NONE: never[] = [];
+
+/** The layout of the open piece on the boards on hand and at the yard; laid out anew whenever any of it changes. */
+export function useLayout(goal: Goal, buying: boolean): Running {
+  const plan = useApp(planOf);
+  const shop = useApp(shopOf);
+  const { data: boards } = api.useBoardsQuery();
+  const running = useSyncExternalStore(runner.subscribe, runner.get);
+  const lumber = plan.ok ? plan.value.lumber : null;
+  const [rings, blanks] = plan.ok ? [plan.value.rings.length, plan.value.blanks.length] : [0, 0];
+  useEffect(() => {
+    if (lumber && boards) runner.ask({ lumber, boards: boards ?? NONE, shop, goal, buying, rings, blanks });
+  }, [lumber, boards, shop, goal, buying, rings, blanks]);
+  return running;
+}

@@ -1,0 +1,93 @@
+import {
+  type Board,
+  type Demand,
+  demandsOf,
+  type Goal,
+  greedy,
+  type HighsLike,
+  howMany,
+  type Lumber,
+  ownerName,
+  placed,
+  type Reason,
+  type Shop,
+  solverOf,
+  solving,
+  type WoodLayout,
+} from '@fellside/core';
+
+/** What is to be laid out: plain data, as a worker is sent it. */
+export interface LayoutAsk {
+  readonly lumber: Lumber;
+  readonly boards: readonly Board[];
+  readonly shop: Shop;
+  readonly goal: Goal;
+  readonly buying: boolean;
+  readonly rings: number;
+  readonly blanks: number;
+}
+
+/** How far one wood's layout is. */
+export interface WoodState {
+  readonly layout: WoodLayout;
+  readonly cost: number;
+  readonly heuristic: number;
+  readonly bound: number;
+  readonly stage: 'at once' | 'working' | 'done';
+}
+
+export interface LayoutState {
+  readonly woods: readonly WoodState[];
+  readonly reasons: readonly Reason[];
+  /** How many of the piece the boards on hand give. */
+  readonly copies: number;
+  readonly done: boolean;
+}
+
+const counted = (length: number) => ({ length });
+
+/** The demands of all woods; what pieces belong to is said by name. */
+function demands({ lumber, boards, shop, goal, rings, blanks }: LayoutAsk, buying: boolean): Demand[] {
+  const counts = { rings: counted(rings), blanks: counted(blanks) };
+  return demandsOf(lumber, boards, shop, { goal, buying, nameOf: (index) => ownerName(counts, index) });
+}
+
+/** Lays out all woods: a good answer of each at once, then better ones with their bounds, told as they come. */
+export async function layOutBoards(
+  ask: LayoutAsk,
+  loadSolver: () => Promise<HighsLike>,
+  tell: (state: LayoutState) => Promise<void> | void,
+): Promise<void> {
+  const all = demands(ask, ask.buying);
+  const copies = howMany(demands(ask, false));
+  const woods: WoodState[] = all.map((demand) => {
+    const first = greedy(demand.problem);
+    const cost = first.boards.reduce((sum, { stock }) => sum + demand.problem.stocks[stock]!.cost, 0);
+    return {
+      layout: placed(demand, first, ask.shop),
+      cost,
+      heuristic: cost,
+      bound: 0,
+      stage: 'at once',
+    };
+  });
+  const state = (done: boolean): LayoutState => ({
+    woods: woods.slice(),
+    reasons: all.flatMap(({ reasons }) => reasons),
+    copies,
+    done,
+  });
+  await tell(state(all.length === 0));
+  if (all.length === 0) return;
+  const solver = solverOf(await loadSolver());
+  for (const [i, demand] of all.entries()) {
+    const steps = solving(demand.problem, solver);
+    for (let step = steps.next(); ; step = steps.next()) {
+      const { answer, cost, heuristic, bound } = step.value;
+      const stage = step.done ? 'done' : 'working';
+      woods[i] = { layout: placed(demand, answer, ask.shop), cost, heuristic, bound, stage };
+      await tell(state(step.done === true && i === all.length - 1));
+      if (step.done) break;
+    }
+  }
+}

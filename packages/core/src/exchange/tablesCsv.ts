@@ -1,0 +1,181 @@
+import Papa from 'papaparse';
+import type { Buying } from '../lumber/layout/buying.js';
+import type { WoodLayout } from '../lumber/layout/placed.js';
+import type { WoodLedger } from '../lumber/ledger.js';
+import { type Owner, ownerName } from '../lumber/owners.js';
+import { setupsOf } from '../lumber/setups.js';
+import { INCH, trimZeros, type UnitSystem } from '../measure/format.js';
+import { degrees } from '../measure/quantity.js';
+import { boardFeet } from '../measure/volume.js';
+import type { Plan } from '../project/plan.js';
+import type { Species } from '../wood/species.js';
+
+type Row = Record<string, string | number>;
+
+/** Words and figures as every table has them. */
+function writer(woods: readonly Species[], system: UnitSystem) {
+  const unit = system === 'mm' ? 'mm' : 'in';
+  const names = new Map(woods.map(({ id, name }) => [id, name]));
+  return {
+    unit,
+    size: (mm: number) => trimZeros(unit === 'mm' ? mm.toFixed(2) : (mm / INCH).toFixed(3)),
+    angle: (radians: number) => trimZeros(degrees(radians as never).toFixed(2)),
+    wood: (id: string) => names.get(id) ?? id,
+    feet: (volume: number) => trimZeros(boardFeet(volume).toFixed(4)),
+  };
+}
+
+const csv = (rows: readonly Row[]): string =>
+  Papa.unparse([...rows], { newline: '\r\n', escapeFormulae: true });
+
+/** Every ring with its height, size and what it rests on. */
+export function ringsCsv(plan: Plan, woods: readonly Species[], system: UnitSystem): string {
+  const { unit, size } = writer(woods, system);
+  return csv(
+    plan.rings.map(({ index, bottomMm, topMm, gives, cornerMm, overlapMm, pieces }) => ({
+      ring: index + 1,
+      [`from ${unit}`]: size(bottomMm),
+      [`to ${unit}`]: size(topMm),
+      [`outside diameter ${unit}`]: gives ? size(2 * gives.outerMm) : '',
+      [`hole diameter ${unit}`]: gives ? size(2 * gives.innerMm) : '',
+      [`corner radius ${unit}`]: size(cornerMm),
+      [`glue width ${unit}`]: overlapMm === null ? '' : size(overlapMm),
+      pieces: pieces.reduce((sum, { count }) => sum + count, 0),
+    })),
+  );
+}
+
+/** Strips by wood and setting, a row for each that is ripped; then blocks. */
+export function stripsCsv(plan: Plan, woods: readonly Species[], system: UnitSystem): string {
+  const { unit, size, wood, angle } = writer(woods, system);
+  const nameOf: Owner = (index) => ownerName(plan, index);
+  const strips = plan.lumber.strips.flatMap((list) =>
+    list.strips.map(
+      ({ lengthMm, cuts }): Row => ({
+        wood: wood(list.wood),
+        what: 'strip',
+        count: 1,
+        [`length ${unit}`]: size(lengthMm),
+        [`width ${unit}`]: size(list.widthMm),
+        [`planed ${unit}`]: size(list.thicknessMm),
+        from: list.quarter,
+        'cut angle °': angle(list.cutAngle),
+        'blade tilt °': angle(list.bladeTilt),
+        cutting: list.cutting,
+        pieces: cuts
+          .map(({ ring, count }) => `${ring === null ? 'spare' : nameOf(ring)}: ${count}`)
+          .join('; '),
+      }),
+    ),
+  );
+  const blocks = plan.lumber.panels.map(
+    (panel): Row => ({
+      wood: wood(panel.wood),
+      what: panel.name,
+      count: panel.count,
+      [`length ${unit}`]: size(panel.lengthMm),
+      [`width ${unit}`]: size(panel.widthMm),
+      [`planed ${unit}`]: size(panel.thicknessMm),
+      from: panel.quarter,
+      'cut angle °': '',
+      'blade tilt °': '',
+      cutting: '',
+      pieces: nameOf(panel.ring),
+    }),
+  );
+  return csv([...strips, ...blocks]);
+}
+
+/** Settings of the saw in the order in which it is set, a row for every stop. */
+export function setupsCsv(plan: Plan, woods: readonly Species[], system: UnitSystem): string {
+  const { unit, size, wood, angle } = writer(woods, system);
+  return csv(
+    setupsOf(plan.lumber).flatMap(({ cutAngle, bladeTilt, wedge, cutting, stops }, i) =>
+      stops.map((stop) => ({
+        setting: i + 1,
+        'cut angle °': angle(cutAngle),
+        'blade tilt °': angle(bladeTilt),
+        'wedge °': angle(wedge),
+        cutting,
+        [`stop ${unit}`]: size(stop.edgeMm),
+        hand: stop.hand ?? '',
+        wood: wood(stop.wood),
+        [`strip width ${unit}`]: size(stop.widthMm),
+        [`thickness ${unit}`]: size(stop.thicknessMm),
+        pieces: stop.pieces,
+        spares: stop.spares,
+        rings: stop.rings.map((ring) => ownerName(plan, ring)).join(', '),
+      })),
+    ),
+  );
+}
+
+/** Where the wood goes, in board feet: a row a wood, a column a step. */
+export const accountCsv = (plan: Plan, woods: readonly Species[], system: UnitSystem): string => {
+  const { wood, feet } = writer(woods, system);
+  return csv(
+    plan.lumber.woods.map((total) => ({
+      wood: wood(total.wood),
+      ...Object.fromEntries(
+        (Object.keys(total.ledger) as (keyof WoodLedger)[]).map((key) => [
+          `${key} bd ft`,
+          feet(total.ledger[key]),
+        ]),
+      ),
+    })),
+  );
+};
+
+/** Boards as they are sawn: a row for every strip. */
+export function layoutCsv(
+  layouts: readonly WoodLayout[],
+  woods: readonly Species[],
+  system: UnitSystem,
+  nameOf: Owner,
+): string {
+  const { unit, size, wood } = writer(woods, system);
+  return csv(
+    layouts.flatMap((layout) =>
+      layout.boards.flatMap(({ stock, strips }, board) =>
+        strips.map((strip) => {
+          const counts = new Map<string, number>();
+          for (const { ring } of strip.leaves.flat()) {
+            const whose = ring === null ? 'spare' : nameOf(ring);
+            counts.set(whose, (counts.get(whose) ?? 0) + 1);
+          }
+          return {
+            wood: wood(layout.wood),
+            board: board + 1,
+            from: stock.board ? 'on hand' : 'to buy',
+            thickness: stock.quarter?.name ?? size(stock.thicknessMm),
+            [`board length ${unit}`]: size(stock.lengthMm),
+            [`board width ${unit}`]: size(stock.widthMm),
+            [`strip from edge ${unit}`]: size(strip.yMm),
+            [`strip from end ${unit}`]: size(strip.xMm),
+            [`strip width ${unit}`]: size(strip.widthMm),
+            leaves: strip.leaves.length,
+            pieces: [...counts].map(([whose, count]) => `${whose}: ${count}`).join('; '),
+          };
+        }),
+      ),
+    ),
+  );
+}
+
+/** What to buy, a row for every wood and thickness. */
+export function buyingCsv(buying: readonly Buying[], woods: readonly Species[], system: UnitSystem): string {
+  const { wood, size } = writer(woods, system);
+  return csv(
+    buying.map((each) => ({
+      wood: wood(each.wood),
+      thickness: each.quarter,
+      boards: each.boards
+        .map(({ count, widthMm, lengthMm }) => `${count} × ${size(widthMm)} × ${size(lengthMm)}`)
+        .join('; '),
+      'board feet': trimZeros(each.boardFeet.toFixed(3)),
+      'with allowance': trimZeros(each.withAllowance.toFixed(3)),
+      'cubic metres': trimZeros(each.cubicMetres.toFixed(5)),
+      price: each.price === null ? '' : each.price.toFixed(2),
+    })),
+  );
+}
