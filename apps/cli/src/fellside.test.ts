@@ -1,8 +1,8 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { DEFAULT_SHOP, plan, writeProjectFile } from '@fellside/core';
-import { demoProjects } from '@fellside/core/demo';
+import { boardsCsv, DEFAULT_SHOP, plan, SHIPPED_WOODS, writeProjectFile } from '@fellside/core';
+import { demoBoards, demoProjects } from '@fellside/core/demo';
 import { afterAll, expect, test } from 'vitest';
 import { fellside } from './fellside.js';
 
@@ -14,9 +14,9 @@ function file(name: string, text: string): string {
   return join(folder, name);
 }
 
-function ran(...args: string[]) {
+async function ran(...args: string[]) {
   let [said, complained] = ['', ''];
-  const status = fellside(args, {
+  const status = await fellside(args, {
     say: (text) => {
       said += text;
     },
@@ -29,28 +29,42 @@ function ran(...args: string[]) {
 
 const cup = file('cup.json', writeProjectFile(demoProjects()[0]!, []));
 
-test('plan prints the very plan of the core', () => {
-  const { status, said } = ran('plan', cup);
+test('plan prints the very plan of the core, with its format and version', async () => {
+  const { status, said } = await ran('plan', cup);
   const planned = plan(demoProjects()[0]!, DEFAULT_SHOP);
   expect(status).toBe(0);
-  expect(JSON.parse(said)).toEqual(JSON.parse(JSON.stringify(planned.ok && planned.value)));
+  const { format, version, ...rest } = JSON.parse(said);
+  expect([format, version]).toEqual(['fellside-plan', 1]);
+  expect(rest).toEqual(JSON.parse(JSON.stringify(planned.ok && planned.value)));
 });
 
-test('a shop of one’s own changes the strips', () => {
+test('a shop of one’s own changes the strips', async () => {
   const wide = file('shop.json', JSON.stringify({ ...DEFAULT_SHOP, kerfMm: 6 }));
-  expect(ran('plan', cup, '--shop', wide).said).not.toBe(ran('plan', cup).said);
-  const refused = ran(
-    'plan',
-    cup,
-    '--shop',
-    file('bad-shop.json', JSON.stringify({ ...DEFAULT_SHOP, kerfMm: -1 })),
-  );
+  expect((await ran('plan', cup, '--shop', wide)).said).not.toBe((await ran('plan', cup)).said);
+  const bad = file('bad-shop.json', JSON.stringify({ ...DEFAULT_SHOP, kerfMm: -1 }));
+  const refused = await ran('plan', cup, '--shop', bad);
   expect(refused).toMatchObject({ status: 2, said: '', complained: expect.stringMatching(/Saw kerf is -1/) });
 });
 
-test('cuts prints a CSV, check prints nothing for a piece in order', () => {
-  expect(ran('cuts', cup).said.split('\r\n')[0]).toMatch(/^ring,piece,wood,count/);
-  expect(ran('check', cup)).toEqual({ status: 0, said: '', complained: '' });
+test('cuts prints a CSV, check prints nothing for a piece in order', async () => {
+  expect((await ran('cuts', cup)).said.split('\r\n')[0]).toMatch(/^ring,piece,wood,count/);
+  expect(await ran('check', cup)).toEqual({ status: 0, said: '', complained: '' });
+});
+
+test('sheets writes a PDF; boards come from a CSV, and what is wrong in it is told by line', async () => {
+  const out = join(folder, 'cup.pdf');
+  const boards = demoBoards().map((board, i) => ({ ...board, id: String(i) }));
+  const csv = file('boards.csv', boardsCsv(boards, SHIPPED_WOODS, 'mm'));
+  expect((await ran('sheets', cup, '--out', out, '--boards', csv, '--quick')).status).toBe(0);
+  expect(readFileSync(out).subarray(0, 5).toString()).toBe('%PDF-');
+  const broken = file(
+    'broken.csv',
+    'wood,length mm,width mm,thickness mm\r\nhard maple,2000,150,25\r\noak?,1,1,1',
+  );
+  const refused = await ran('sheets', cup, '--out', out, '--boards', broken);
+  expect(refused).toMatchObject({ status: 2, complained: expect.stringMatching(/Line 3: The wood “oak\?”/) });
+  expect((await ran('sheets', cup)).complained).toMatch(/--out/);
+  expect((await ran('sheets', cup, '--out', out, '--paper', 'a0')).complained).toMatch(/a4 or letter/);
 });
 
 test.each([
@@ -62,8 +76,8 @@ test.each([
     /There is no ring/,
   ],
   ['a large file', () => file('c.json', ' '.repeat(5 * 1024 * 1024 + 1)), /5242880 are allowed/],
-])('%s: exit status 2 and the reasons', (_, path, sentence) => {
-  const { status, said, complained } = ran('plan', path());
+])('%s: exit status 2 and the reasons', async (_, path, sentence) => {
+  const { status, said, complained } = await ran('plan', path());
   expect(status).toBe(2);
   expect(said).toBe('');
   expect(JSON.parse(complained).reasons[0].message).toMatch(sentence);
@@ -71,7 +85,7 @@ test.each([
 
 test.each([[[]], [['dance', cup]], [['plan']], [['plan', cup, '--colour']], [['plan', cup, 'more']]])(
   '%j: usage and exit status 2',
-  (args) => {
-    expect(ran(...args)).toMatchObject({ status: 2, complained: expect.stringMatching(/Usage:/) });
+  async (args) => {
+    expect(await ran(...args)).toMatchObject({ status: 2, complained: expect.stringMatching(/Usage:/) });
   },
 );

@@ -1,25 +1,34 @@
-import { readFileSync, statSync } from 'node:fs';
+import { readFileSync, statSync, writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import {
+  type Board,
   cutListCsv,
   DEFAULT_SHOP,
+  done,
   MOST_BYTES,
+  type Project,
   plan,
   planFile,
   type Reason,
   type Result,
+  readBoardsCsv,
   readProjectFile,
   reasonsOf,
   refuse,
   refused,
   SHIPPED_WOODS,
+  type Shop,
+  type Species,
   shopSchema,
 } from '@fellside/core';
+import { loadSolver, shopSheets } from '@fellside/sheets';
 
 const USAGE = `Usage:
   fellside plan FILE.json [--shop SHOP.json]    everything computed from a project, as JSON
   fellside check FILE.json [--shop SHOP.json]   what is worth a look, a line each
   fellside cuts FILE.json [--shop SHOP.json]    the cut list, as CSV
+  fellside sheets FILE.json --out OUT.pdf [--shop SHOP.json] [--boards BOARDS.csv]
+                  [--paper a4|letter] [--quick]  the shop sheets, as PDF; --quick: boards not solved
 
 Exit status: 0 done, 2 bad input (the reasons go to standard error as JSON).
 `;
@@ -32,11 +41,28 @@ export interface Mouth {
 
 const BAD_INPUT = 2;
 
+/** What is given behind the command and the file. */
+interface Given {
+  readonly shop?: string;
+  readonly boards?: string;
+  readonly out?: string;
+  readonly paper?: string;
+  readonly quick?: boolean;
+  readonly help?: boolean;
+}
+
 /** The program: takes its arguments, gives the exit status. Docs: docs/terminal.md. */
-export function fellside(args: readonly string[], mouth: Mouth): number {
-  let parsed: { values: { shop?: string; help?: boolean }; positionals: string[] };
+export async function fellside(args: readonly string[], mouth: Mouth): Promise<number> {
+  let parsed: { values: Given; positionals: string[] };
   try {
-    const options = { shop: { type: 'string' }, help: { type: 'boolean', short: 'h' } } as const;
+    const options = {
+      shop: { type: 'string' },
+      boards: { type: 'string' },
+      out: { type: 'string' },
+      paper: { type: 'string' },
+      quick: { type: 'boolean' },
+      help: { type: 'boolean', short: 'h' },
+    } as const;
     parsed = parseArgs({ args: [...args], options, allowPositionals: true });
   } catch (error) {
     mouth.complain(`${(error as Error).message}\n${USAGE}`);
@@ -47,24 +73,25 @@ export function fellside(args: readonly string[], mouth: Mouth): number {
     mouth.say(USAGE);
     return 0;
   }
-  if (!file || rest.length > 0 || !['plan', 'check', 'cuts'].includes(command ?? '')) {
+  if (!file || rest.length > 0 || !['plan', 'check', 'cuts', 'sheets'].includes(command ?? '')) {
     mouth.complain(USAGE);
     return BAD_INPUT;
   }
-  const answer = answered(command!, file, parsed.values.shop);
+  const answer = await answered(command!, file, parsed.values);
   if (answer.ok) mouth.say(answer.value);
   else mouth.complain(`${JSON.stringify({ reasons: answer.reasons }, null, 2)}\n`);
   return answer.ok ? 0 : BAD_INPUT;
 }
 
-function answered(command: string, file: string, shopFile: string | undefined): Result<string> {
+async function answered(command: string, file: string, given: Given): Promise<Result<string>> {
   const text = contents(file);
   if (!text.ok) return text;
   const read = readProjectFile(text.value);
   if (!read.ok) return read;
-  const shop = shopFile === undefined ? DEFAULT_SHOP : readShop(shopFile);
+  const shop = given.shop === undefined ? DEFAULT_SHOP : readShop(given.shop);
   if ('ok' in shop) return shop;
   const woods = [...SHIPPED_WOODS, ...read.value.woods];
+  if (command === 'sheets') return sheets(read.value.project, shop, woods, given);
   const planned = plan(read.value.project, shop, woods);
   if (!planned.ok) return planned;
   if (command === 'cuts') return { ok: true, value: `${cutListCsv(planned.value, woods, shop.units)}\r\n` };
@@ -73,11 +100,52 @@ function answered(command: string, file: string, shopFile: string | undefined): 
   return { ok: true, value: planFile(planned.value) };
 }
 
+/** The shop sheets into a file; boards on hand from a CSV, where one is given. */
+async function sheets(
+  project: Project,
+  shop: Shop,
+  woods: readonly Species[],
+  { out, boards: boardsFile, paper = 'a4', quick = false }: Given,
+): Promise<Result<string>> {
+  if (!out) return refuse('out', 'out', 'Say with --out where the PDF is to be written.');
+  if (paper !== 'a4' && paper !== 'letter')
+    return refuse('paper', 'paper', `Paper is “${paper}”; it has to be a4 or letter.`);
+  const boards = boardsFile === undefined ? done([]) : readBoards(boardsFile, woods);
+  if (!boards.ok) return boards;
+  const ask = { project, shop, woods, boards: boards.value, paper, templates: true, solved: !quick } as const;
+  const pdf = await shopSheets(ask, loadSolver);
+  if (!pdf.ok) return pdf;
+  try {
+    writeFileSync(out, pdf.value);
+  } catch (error) {
+    return refuse('unwritable', 'out', `${out} cannot be written: ${(error as Error).message}.`);
+  }
+  return done(`${out}: ${pdf.value.length} bytes\n`);
+}
+
+function readBoards(file: string, woods: readonly Species[]): Result<Board[]> {
+  const text = contents(file);
+  if (!text.ok) return text;
+  const read = readBoardsCsv(text.value, woods);
+  if (!read.ok) return read;
+  const { boards, wrong } = read.value;
+  if (wrong.length > 0)
+    return refused(
+      ...wrong.map(({ line, message }) => ({
+        code: 'board',
+        path: `line ${line}`,
+        message: `Line ${line}: ${message}`,
+      })),
+    );
+  return done(boards.map((board, i) => ({ ...board, id: `line ${i + 2}` })));
+}
+
 function readShop(file: string) {
   const text = contents(file);
   if (!text.ok) return text;
   try {
-    const parsed = shopSchema.safeParse(JSON.parse(text.value));
+    // Settings that came with a newer Fellside are as they usually are.
+    const parsed = shopSchema.safeParse({ ...DEFAULT_SHOP, ...JSON.parse(text.value) });
     return parsed.success ? parsed.data : refused(...reasonsOf(parsed.error));
   } catch {
     return refuse('not-json', '', `${file} is not JSON.`);

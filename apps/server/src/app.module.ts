@@ -9,6 +9,8 @@ import { PicturesController } from './pictures/pictures.controller.js';
 import { ProjectsController } from './projects/projects.controller.js';
 import { ProjectsService } from './projects/projects.service.js';
 import type { Settings } from './settings.js';
+import { SheetsController } from './sheets/sheets.controller.js';
+import { SheetsService } from './sheets/sheets.service.js';
 import { ShopController } from './shop/shop.controller.js';
 import { StashController } from './stash/stash.controller.js';
 import { StashService } from './stash/stash.service.js';
@@ -36,8 +38,9 @@ export class AppModule {
         StashController,
         PatternsController,
         BoardsController,
+        SheetsController,
       ],
-      providers: [ProjectsService, WoodsService, StashService, BoardsService],
+      providers: [ProjectsService, WoodsService, StashService, BoardsService, SheetsService],
     };
   }
 }

@@ -24,6 +24,7 @@ export { ringDrawing } from './exchange/ringDrawing.js';
 export { segmentDrawing } from './exchange/segmentDrawing.js';
 export { accountCsv, buyingCsv, layoutCsv, ringsCsv, setupsCsv, stripsCsv } from './exchange/tablesCsv.js';
 export { templateSvg } from './exchange/templateSvg.js';
+export { profileDrawing, segmentTemplates } from './exchange/templates.js';
 export { PAPERS, type Paper, wallPages, wallSvg } from './exchange/wallSvg.js';
 export type { Fit } from './form/corridor.js';
 export { type Curve, type CurvePoint, curveThrough, extremes, radiusAt, topOf } from './form/curve.js';
@@ -60,7 +61,7 @@ export { afterCutting, splitBoard } from './lumber/splitBoard.js';
 export type { Figure, Made, PieceKind } from './making/contract.js';
 export { partsFromDegrees } from './making/flat/parts.js';
 export { ILLUSIONS, type IllusionName } from './making/illusion/illusion.js';
-export { layOut, placeName } from './making/layOut.js';
+export { biggestOf, layOut, placeName } from './making/layOut.js';
 export type { StepPicture } from './making/picture.js';
 export {
   groupsOf,
@@ -160,7 +161,7 @@ export { STEPS_STAND_SINCE } from './project/upgrade.js';
 export { cellAspect, trueTurns, wallOf } from './project/wall.js';
 export { type Bond, bondOf } from './ring/bond.js';
 export { bandAt } from './ring/overlap.js';
-export { type Point, turned } from './ring/plane.js';
+export { type Point, polar, turned } from './ring/plane.js';
 export { type Cuts, type HalfSpace, MOST_SLANTS, type Slant, sidesOf } from './ring/slant.js';
 export type { Thickness } from './ring/slicing.js';
 export type { Point3, Solid } from './ring/space.js';

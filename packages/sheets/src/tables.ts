@@ -1,0 +1,168 @@
+import {
+  boardFeet,
+  buyingOf,
+  formatAngle,
+  formatLength,
+  mitred,
+  mm,
+  rad,
+  type WoodLedger,
+} from '@fellside/core';
+import type { Pages } from './page.js';
+import type { Shown } from './sheets.js';
+
+/** Every ring with its pieces, bottom ring last, as it stands. */
+export function ringSheets(pages: Pages, { plan, shop, species, nameOf }: Shown): void {
+  const { units } = shop;
+  const title = 'Rings and pieces';
+  pages.page(title);
+  const owners = [
+    ...plan.slants.map((pieces) => ({ index: pieces.ring, pieces: [pieces] })),
+    ...plan.blanks.map(({ pieces }, i) => ({ index: plan.rings.length + i, pieces })),
+    ...[...plan.rings].reverse(),
+  ];
+  const rows = owners.flatMap(({ index, pieces }) =>
+    pieces.map(({ wood, kind, count }, i) => {
+      const { stock } = kind;
+      const piece = mitred(stock);
+      const tilt = stock.from === 'strip' && stock.bladeTilt > 0 ? ` / ${formatAngle(stock.bladeTilt)}` : '';
+      const size = (length: number | undefined) =>
+        length === undefined ? '' : formatLength(mm(length), units);
+      return [
+        i === 0 ? (index < plan.rings.length ? String(index + 1) : nameOf(index)) : '',
+        `${species(wood)?.letter ?? ''} ${species(wood)?.name ?? wood}`,
+        kind.name,
+        String(count),
+        piece && piece.cutAngle > 0 ? `${formatAngle(piece.cutAngle)}${tilt}` : '',
+        piece ? size(piece.longEdgeMm) : stock.from === 'panel' ? size(stock.lengthMm) : '',
+        piece ? size(piece.shortEdgeMm) : '',
+        piece ? size(piece.widthMm) : stock.from === 'panel' ? size(stock.widthMm) : '',
+        size(kind.heightMm),
+      ];
+    }),
+  );
+  pages.table(
+    title,
+    [
+      { name: 'Ring', share: 8 },
+      { name: 'Wood', share: 20 },
+      { name: 'Piece', share: 16 },
+      { name: 'Count', share: 7, right: true },
+      { name: 'Angle', share: 12 },
+      { name: 'Long edge', share: 13 },
+      { name: 'Short edge', share: 13 },
+      { name: 'Width', share: 12 },
+      { name: 'Height', share: 11 },
+    ],
+    rows,
+  );
+}
+
+/** Strips and blocks, what to buy, and where the wood goes. */
+export function stripSheets(pages: Pages, { plan, shop, species, nameOf, layouts }: Shown): void {
+  const { units } = shop;
+  const title = 'Strips and wood';
+  pages.page(title);
+  pages.heading('Strips to rip and plane');
+  pages.table(
+    title,
+    [
+      { name: 'Wood', share: 20 },
+      { name: 'Strip', share: 14 },
+      { name: 'Width', share: 12 },
+      { name: 'Planed', share: 12 },
+      { name: 'From', share: 7 },
+      { name: 'Angle', share: 9 },
+      { name: 'Pieces', share: 40 },
+    ],
+    plan.lumber.strips.flatMap((list) =>
+      list.strips.map(({ lengthMm, cuts }) => [
+        `${species(list.wood)?.letter ?? ''} ${species(list.wood)?.name ?? list.wood}`,
+        formatLength(lengthMm, units),
+        formatLength(list.widthMm, units),
+        formatLength(list.thicknessMm, units),
+        list.quarter,
+        formatAngle(rad(list.cutAngle)),
+        cuts.map(({ ring, count }) => `${ring === null ? 'spare' : nameOf(ring)}: ${count}`).join(', '),
+      ]),
+    ),
+  );
+  if (plan.lumber.panels.length > 0) {
+    pages.need(20, title);
+    pages.heading('Layers, blocks, discs, plugs and dowels');
+    pages.table(
+      title,
+      [
+        { name: 'For', share: 16 },
+        { name: 'What', share: 26 },
+        { name: 'Wood', share: 22 },
+        { name: 'Count', share: 8, right: true },
+        { name: 'Length', share: 14 },
+        { name: 'Width', share: 14 },
+        { name: 'Planed', share: 14 },
+      ],
+      plan.lumber.panels.map((panel) => [
+        nameOf(panel.ring),
+        panel.name,
+        species(panel.wood)?.name ?? panel.wood,
+        String(panel.count),
+        formatLength(panel.lengthMm, units),
+        formatLength(panel.widthMm, units),
+        formatLength(panel.thicknessMm, units),
+      ]),
+    );
+  }
+  const buying = buyingOf(layouts, plan.lumber, shop);
+  pages.need(20, title);
+  pages.heading('To buy');
+  if (buying.length === 0) {
+    pages.words('Nothing: the boards on hand give it all.', 14, pages.y);
+    pages.y += 8;
+  } else
+    pages.table(
+      title,
+      [
+        { name: 'Wood', share: 22 },
+        { name: 'Thickness', share: 10 },
+        { name: 'Boards', share: 44 },
+        { name: 'bd ft', share: 10, right: true },
+        { name: `+ ${shop.wastePercent} %`, share: 10, right: true },
+        { name: 'm³', share: 10, right: true },
+        { name: 'Price', share: 12, right: true },
+      ],
+      buying.map((each) => [
+        species(each.wood)?.name ?? each.wood,
+        each.quarter,
+        each.boards
+          .map(
+            ({ count, widthMm, lengthMm }) =>
+              `${count} × ${formatLength(mm(widthMm), units)} × ${formatLength(mm(lengthMm), units)}`,
+          )
+          .join(', '),
+        each.boardFeet.toFixed(2),
+        each.withAllowance.toFixed(2),
+        each.cubicMetres.toFixed(4),
+        each.price === null ? '–' : `${shop.currency}${each.price.toFixed(2)}`,
+      ]),
+    );
+  pages.need(30, title);
+  pages.heading('Where the wood goes, board feet');
+  pages.table(
+    title,
+    [{ name: 'Wood', share: 26 }, ...GOES.map(([name]) => ({ name, share: 13, right: true }))],
+    plan.lumber.woods.map(({ wood, ledger }) => [
+      species(wood)?.name ?? wood,
+      ...GOES.map(([, of]) => boardFeet(of.reduce((sum, key) => sum + ledger[key], 0)).toFixed(3)),
+    ]),
+  );
+}
+
+const GOES: readonly (readonly [string, readonly (keyof WoodLedger)[]])[] = [
+  ['In the piece', ['finished']],
+  ['Shavings', ['shavings']],
+  ['Dust', ['faceSanding', 'kerf', 'resawing']],
+  ['Spares', ['spares', 'otherHand']],
+  ['Ends', ['wedges', 'corners', 'endTrim', 'tails']],
+  ['Planing', ['planing', 'allowance']],
+  ['To buy', ['bought']],
+];
