@@ -58,6 +58,7 @@ describe('the database', () => {
       'March Star Dish',
       'Secretary’s Bowl',
       'Shepherd’s Lantern',
+      'Three Becks Vase',
       'Whirlpool Goblet',
     ]);
   });

@@ -171,7 +171,7 @@ export function BoardDialog({ board, onClose }: { board?: Board; onClose: () => 
         >
           <Plus aria-hidden size={14} /> Defect
         </Button>
-        <div className="wood-ground mt-4 overflow-auto rounded p-2">
+        <div className="wood-ground mt-4 overflow-hidden rounded p-2">
           {species && (
             <svg width="0" height="0" aria-hidden className="absolute">
               <WoodPatterns woods={[species]} hatched={false} prefix="entered" />

@@ -21,8 +21,9 @@ interface BoardDrawingProps {
   readonly onRing: (ring: number) => void;
 }
 
-/** Words need so much height (px). */
-const WORDS = 9;
+/** Words need so much height, and each letter so much width (px). */
+const WORDS = 8;
+const LETTER = 5;
 
 /** A board to scale: its strips with their pieces, defects, and what is left of it. A click on a piece selects its ring. */
 export function BoardDrawing({ laid, kinds, species, scale, nameOf, onRing }: BoardDrawingProps) {
@@ -108,6 +109,10 @@ function Strip({ strip, kind, scale, y, fill, selected, nameOf, onRing }: StripP
   const tall = strip.widthMm * scale;
   const end = last * scale + 6;
   const room = (strip.xMm + strip.lengthMm) * scale - end;
+  const short = says.replaceAll('ring ', '').replaceAll('spare', 's');
+  const label = [`${says}${resawn}`, short, short.split(' · ')[0]!].find(
+    (words) => LETTER * words.length < room,
+  );
   return (
     <g>
       <rect
@@ -144,15 +149,15 @@ function Strip({ strip, kind, scale, y, fill, selected, nameOf, onRing }: StripP
           </path>
         );
       })}
-      {tall >= WORDS && room > 40 && (
+      {tall >= WORDS && label && (
         <text
           x={end}
-          y={y(strip.yMm + strip.widthMm / 2) + 3.5}
-          fontSize="10"
+          y={y(strip.yMm + strip.widthMm / 2) + 3.2}
+          fontSize="9"
           fill="var(--color-ink)"
           pointerEvents="none"
         >
-          {`${says}${resawn}`.slice(0, Math.floor(room / 5.4))}
+          {label}
         </text>
       )}
     </g>

@@ -23,9 +23,11 @@ export function LaidBoards({ state, species, room, nameOf, onRing }: LaidBoardsP
     <section aria-label={species?.name ?? layout.wood} className="mb-4">
       <h3 className="flex items-center gap-1.5 font-semibold">
         <Swatch wood={species} size={18} /> {species?.name ?? layout.wood}
-        <span className="text-xs font-normal text-quiet">{nearness(state)}</span>
+        {layout.boards.length > 0 && (
+          <span className="text-xs font-normal text-quiet">{nearness(state)}</span>
+        )}
       </h3>
-      {layout.boards.length === 0 && <p className="text-sm text-quiet">No board is used.</p>}
+      {layout.boards.length === 0 && <p className="text-sm text-rust">There is no board of it.</p>}
       {layout.boards.map((laid, i) => (
         <Board key={i} {...{ laid, species, scale, nameOf, onRing }} kinds={layout.kinds} />
       ))}
@@ -38,7 +40,7 @@ function nearness({ cost, bound, stage }: WoodState): string {
   if (stage === 'at once') return 'laid out at once, not solved yet';
   if (bound <= 0) return 'being solved';
   const over = cost / bound - 1;
-  if (over < 0.0005) return 'proven: no layout does better';
+  if (over < 0.0005) return 'proven: with boards crosscut so, no layout does better';
   return `within ${(100 * over).toFixed(over < 0.1 ? 1 : 0)} % of what is proven to be the least`;
 }
 

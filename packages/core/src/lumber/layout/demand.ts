@@ -127,16 +127,19 @@ function demandOf(
   ];
   const leaves = stocks.map(([board]) => all.map((kind) => leavesOf(kind, board!, shop)));
   const fits = all.map((kind, k) =>
-    kind.pieces.map((piece) =>
-      stocks.some(
-        ([board], s) =>
-          leaves[s]![k]! > 0 &&
-          board!.sections.some(
-            (section) =>
-              up(kind.widthMm) <= down(section.widthMm) &&
-              overheadOf(kind) + up(lengthOf(kind, piece)) <= down(section.lengthMm),
-          ),
-      ),
+    kind.pieces.map(
+      (piece) =>
+        // Of a wood without any board all is short, and nothing too large.
+        stocks.length === 0 ||
+        stocks.some(
+          ([board], s) =>
+            leaves[s]![k]! > 0 &&
+            board!.sections.some(
+              (section) =>
+                up(kind.widthMm) <= down(section.widthMm) &&
+                overheadOf(kind) + up(lengthOf(kind, piece)) <= down(section.lengthMm),
+            ),
+        ),
     ),
   );
   const reasons = [

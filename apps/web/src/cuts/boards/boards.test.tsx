@@ -1,0 +1,124 @@
+import { DEFAULT_SHOP, plan } from '@fellside/core';
+import { demoBoards, demoProjects } from '@fellside/core/demo';
+import { cleanup, render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import load from 'highs';
+import { afterEach, describe, expect, test, vi } from 'vitest';
+import { showWith } from '../../testing/open.js';
+import { type LayoutAsk, type LayoutState, layOutBoards } from '../../workers/layout.js';
+import { GoesChart, SHARES } from '../GoesChart.js';
+import { PapersView } from '../PapersView.js';
+import { SawingBar } from '../SawingBar.js';
+import { BoardsView } from './BoardsView.js';
+import { createRunner } from './runner.js';
+
+vi.mock('react-chartjs-2', () => ({
+  Bar: ({ 'aria-label': says }: { 'aria-label': string }) => <p>{says}</p>,
+}));
+afterEach(cleanup);
+
+const project = demoProjects()[1]!;
+const planned = plan(project, DEFAULT_SHOP);
+if (!planned.ok) throw new Error('plan');
+const ask: LayoutAsk = {
+  lumber: planned.value.lumber,
+  boards: demoBoards().map((board, i) => ({ ...board, id: String(i) })),
+  shop: DEFAULT_SHOP,
+  goal: 'cost',
+  buying: true,
+  rings: project.rings.length,
+  blanks: 0,
+};
+
+describe('laying out boards', () => {
+  test('an answer stands at once; later ones cost no more, bounds rise, and it says when it is done', async () => {
+    const told: LayoutState[] = [];
+    await layOutBoards(ask, load, (state) => {
+      told.push(state);
+    });
+    expect(told[0]!.woods.every(({ stage, layout }) => stage === 'at once' && layout.boards.length > 0)).toBe(
+      true,
+    );
+    told[0]!.woods.forEach((first, i) => {
+      const states = told.map(({ woods }) => woods[i]!);
+      for (const [k, { cost, bound }] of states.entries()) {
+        expect(cost).toBeLessThanOrEqual((states[k - 1] ?? first).cost + 1e-9);
+        expect(bound).toBeLessThanOrEqual(cost + 1e-9);
+      }
+      expect(states.at(-1)!.stage).toBe('done');
+    });
+    expect(told.map(({ done }) => done).filter(Boolean)).toHaveLength(1);
+    expect(told.at(-1)!.done).toBe(true);
+  });
+  test('what is there at once is kept when it is cancelled; the same question again starts nothing', () => {
+    const ended = vi.fn();
+    const start = vi.fn(
+      () =>
+        ({
+          postMessage: () => {},
+          addEventListener: () => {},
+          removeEventListener: () => {},
+          terminate: ended,
+        }) as unknown as Worker,
+    );
+    const runner = createRunner(start);
+    const heard = vi.fn();
+    runner.subscribe(heard);
+    runner.ask(ask);
+    expect(runner.get()).toMatchObject({ running: true, cancelled: false });
+    runner.ask({ ...ask });
+    expect(start).toHaveBeenCalledTimes(1);
+    runner.cancel();
+    expect(ended).toHaveBeenCalledTimes(1);
+    expect(runner.get()).toMatchObject({ running: false, cancelled: true });
+    runner.again();
+    expect(start).toHaveBeenCalledTimes(2);
+    runner.ask({ ...ask, goal: 'boards' });
+    expect(ended).toHaveBeenCalledTimes(2);
+    expect(heard).toHaveBeenCalled();
+  });
+});
+
+describe('the pages of Cuts', () => {
+  test('the saw’s settings lead to their rings, and how rings are sawn is set for those selected', async () => {
+    const { store, project: now } = showWith(
+      <>
+        <BoardsView />
+        <SawingBar />
+      </>,
+      project,
+    );
+    await userEvent.click(screen.getAllByRole('button', { name: 'ring 4' })[0]!);
+    expect(store.getState().session.selected).toEqual([3]);
+    await userEvent.selectOptions(screen.getByLabelText('Along the strip'), 'same-edge');
+    expect(now().rings.map(({ sawing }) => sawing?.edge)).toEqual(
+      project.rings.map((_, i) => (i === 3 ? 'same-edge' : undefined)),
+    );
+    expect(screen.getByText(/same edge out/, { selector: 'p' })).toBeTruthy();
+  });
+  test('the shares of the chart are all of what is bought', () => {
+    for (const { ledger } of planned.value.lumber.woods) {
+      const parts = SHARES.flatMap(([, of]) => of);
+      expect(new Set(parts).size).toBe(parts.length);
+      const whole = parts.reduce((sum, key) => sum + ledger[key], 0) - ledger.stash;
+      expect(whole).toBeCloseTo(ledger.bought, 3);
+    }
+    render(<GoesChart totals={planned.value.lumber.woods} woods={[]} />);
+    expect(screen.getByText(/Where the wood goes.*% in the finished piece/)).toBeTruthy();
+  });
+  test('papers: tables, drawings and sheets are on offer; a cutter that cannot be is told', async () => {
+    showWith(<PapersView />, project);
+    for (const name of [
+      'Cut list, CSV',
+      'Settings of the saw, CSV',
+      'The whole plan, JSON',
+      'Shop sheets, PDF',
+    ])
+      expect(screen.getByRole('button', { name })).toBeTruthy();
+    const field = screen.getByLabelText('Board length');
+    await userEvent.clear(field);
+    await userEvent.type(field, '1{Enter}');
+    await userEvent.click(screen.getByRole('button', { name: /Segments, nested/ }));
+    expect(screen.getByRole('alert').textContent).toMatch(/the longest piece needs/);
+  });
+});

@@ -1,0 +1,154 @@
+import { readFileSync } from 'node:fs';
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+import { open, test } from './server.js';
+
+const boards = (page: Page) => page.getByRole('region', { name: 'Boards', exact: true });
+
+async function toBoards(page: Page) {
+  await page.getByRole('link', { name: 'Saw and boards' }).click();
+  await expect(boards(page).getByRole('heading', { name: 'Boards', exact: true })).toBeVisible();
+}
+
+async function enter(page: Page, fields: Readonly<Record<string, string>>, wood: string) {
+  await page.getByRole('button', { name: 'Enter a board' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Enter a board' });
+  await dialog.getByLabel('Wood', { exact: true }).selectOption({ label: wood });
+  for (const [label, text] of Object.entries(fields)) {
+    await dialog.getByLabel(label, { exact: true }).fill(text);
+    await dialog.getByLabel(label, { exact: true }).press('Tab');
+  }
+  return dialog;
+}
+
+test('boards are entered, pieces laid out, what is short is seen and bought, and the sheets printed', async ({
+  page,
+  fellside,
+}) => {
+  test.setTimeout(240_000);
+  await open(page, fellside, 'Best Fleece Bowl', 'Cuts');
+  await toBoards(page);
+  await expect(page.getByText('Solved.')).toBeVisible({ timeout: 90_000 });
+  const short = page.getByRole('region', { name: 'To buy' });
+  await expect(short).toContainText('American sycamore');
+  await page.getByLabel('Buy what is short').uncheck();
+  await expect(short.getByText(/American sycamore: short of/).first()).toBeVisible();
+  // A board of it is entered: nothing of it is short any more.
+  await page.getByRole('link', { name: 'Boards on hand' }).click();
+  const list = page.getByRole('table', { name: 'Boards on hand' });
+  await expect(list).toBeVisible();
+  const before = await list.getByRole('row').count();
+  const dialog = await enter(
+    page,
+    { Length: '2000mm', Width: '4mm', Thickness: '25.4mm' },
+    'American sycamore',
+  );
+  await dialog.getByRole('button', { name: 'Keep the board' }).click();
+  await expect(dialog.getByRole('alert')).toContainText('Width of the board is');
+  await dialog.getByLabel('Width', { exact: true }).fill('260mm');
+  await dialog.getByLabel('Width', { exact: true }).press('Tab');
+  await dialog.getByRole('button', { name: 'Defect' }).click();
+  await dialog.getByRole('button', { name: 'Keep the board' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(list.getByRole('row')).toHaveCount(before + 1);
+  await expect(list.getByRole('img', { name: 'Board with knot' }).first()).toBeVisible();
+  await page.goBack();
+  await expect(page.getByText('Solved.')).toBeVisible({ timeout: 90_000 });
+  await expect(
+    page.getByRole('region', { name: 'American sycamore' }).getByRole('img').first(),
+  ).toBeVisible();
+  await expect(short.getByText(/American sycamore: short of/)).toBeHidden();
+  // A click on a piece selects its ring, and the saw's list shows it; the other way round as well.
+  await boards(page).locator('[data-piece="5"]').first().click();
+  const saw = page.getByRole('region', { name: 'Set the saw' });
+  await expect(saw.locator('tr.bg-teal-wash').first()).toContainText('ring 5');
+  // Papers.
+  await page.getByRole('link', { name: 'Papers and files' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Shop sheets, PDF' }).click();
+  const file = readFileSync((await (await download).path())!);
+  expect(file.subarray(0, 5).toString()).toBe('%PDF-');
+  await expect(page.getByText('The sheets are in your downloads.')).toBeVisible();
+  await page.getByLabel('Format').selectOption('DXF');
+  const drawing = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Boards as sawn', exact: true }).click();
+  expect(readFileSync((await (await drawing).path())!, 'utf8')).toContain('PIECES');
+  // When it is sawn the boards are gone and offcuts are there.
+  await toBoards(page);
+  await expect(page.getByText('Solved.')).toBeVisible({ timeout: 90_000 });
+  await page.getByRole('button', { name: 'These boards are sawn' }).click();
+  await expect(page.getByText(/boards are taken out, \d+ offcuts put in/)).toBeVisible();
+  await page.getByRole('link', { name: 'Boards on hand' }).click();
+  await expect(list.getByText('Offcut of Best Fleece Bowl').first()).toBeVisible();
+});
+
+test('a running layout is stopped, keeps what it has, and goes on', async ({ page, fellside }) => {
+  await page.route('**/*.wasm', async (route) => {
+    // The solver is slow to come: there is time to stop it.
+    await new Promise((go) => setTimeout(go, 4000));
+    await route.continue().catch(() => {});
+  });
+  await open(page, fellside, 'Fell Race Cup', 'Cuts');
+  await toBoards(page);
+  await expect(boards(page).getByRole('img').first()).toBeVisible();
+  await page.getByRole('button', { name: /Stop/ }).click();
+  await expect(page.getByText(/Stopped: 0 of 3 woods are solved/)).toBeVisible();
+  await expect(boards(page).getByText('laid out at once, not solved yet').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.getByText('Solved.')).toBeVisible({ timeout: 90_000 });
+  await expect(
+    boards(page)
+      .getByText(/proven: with boards crosscut so/)
+      .first(),
+  ).toBeVisible();
+});
+
+test('boards from a CSV: wrong lines are told, none is taken before it is asked', async ({
+  page,
+  fellside,
+}) => {
+  await page.goto(`${fellside.url}/woods`);
+  const list = page.getByRole('table', { name: 'Boards on hand' });
+  await expect(list).toBeVisible();
+  const before = await list.getByRole('row').count();
+  const give = (text: string) =>
+    page
+      .getByLabel('A CSV file of boards')
+      .setInputFiles({ name: 'boards.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await give('wood,length mm\r\nhard maple,2000');
+  const dialog = page.getByRole('dialog', { name: 'Not all of it can be read' });
+  await expect(dialog).toContainText('Line 1 has no column “width mm”');
+  await dialog.getByRole('button', { name: 'Take none' }).click();
+  await expect(list.getByRole('row')).toHaveCount(before);
+  await give('wood,length mm,width mm,thickness mm\r\nhard maple,2000,150,25\r\nhard maple,2000,1,25');
+  await expect(dialog).toContainText('Line 3: Width of the board is');
+  await dialog.getByRole('button', { name: 'Take the 1 that can be read' }).click();
+  await expect(list.getByRole('row')).toHaveCount(before + 1);
+  await page
+    .getByRole('button', { name: /^Split Hard maple/ })
+    .first()
+    .click();
+  await page.getByRole('dialog', { name: 'Split a board' }).getByRole('button', { name: 'Split it' }).click();
+  await expect(list.getByRole('row')).toHaveCount(before + 2);
+});
+
+test('the pages of Cuts and the boards have no accessibility violations', async ({ page, fellside }) => {
+  test.setTimeout(240_000);
+  const sound = async () => {
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(
+      violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target).join(' | ')}`),
+    ).toEqual([]);
+  };
+  await open(page, fellside, 'Best Fleece Bowl', 'Cuts');
+  await toBoards(page);
+  await expect(page.getByText('Solved.')).toBeVisible({ timeout: 90_000 });
+  await sound();
+  await page.getByRole('link', { name: 'Papers and files' }).click();
+  await page.getByRole('heading', { name: 'Shop sheets' }).waitFor();
+  await sound();
+  await page.getByRole('link', { name: 'Woods' }).click();
+  await page.getByRole('button', { name: 'Enter a board' }).click();
+  await page.getByRole('dialog', { name: 'Enter a board' }).waitFor();
+  await sound();
+});

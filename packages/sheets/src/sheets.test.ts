@@ -1,0 +1,116 @@
+import { type Board, DEFAULT_SHOP, SHIPPED_WOODS } from '@fellside/core';
+import { demoBoards, demoProjects } from '@fellside/core/demo';
+import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { describe, expect, test } from 'vitest';
+import { SHEET_PAPERS, type SheetsAsk, shopSheets } from './index.js';
+import { loadSolver } from './solver.js';
+
+const boards: Board[] = demoBoards().map((board, i) => ({ ...board, id: String(i) }));
+
+const ask = (change: Partial<SheetsAsk>): SheetsAsk => ({
+  project: demoProjects()[0]!,
+  woods: SHIPPED_WOODS,
+  shop: DEFAULT_SHOP,
+  boards,
+  paper: 'a4',
+  templates: true,
+  solved: false,
+  ...change,
+});
+
+/** pdf.js: an independent reader. */
+async function read(change: Partial<SheetsAsk>) {
+  const made = await shopSheets(ask(change), loadSolver);
+  if (!made.ok) throw new Error(made.reasons[0]!.message);
+  const pdf = await getDocument({ data: new Uint8Array(made.value), useSystemFonts: false, verbosity: 0 })
+    .promise;
+  const pages = await Promise.all(
+    Array.from({ length: pdf.numPages }, async (_, i) => {
+      const page = await pdf.getPage(i + 1);
+      const { items } = await page.getTextContent();
+      const text = items.map((item) => ('str' in item ? item.str : '')).join(' ');
+      return { page, text };
+    }),
+  );
+  return { pages, bytes: made.value };
+}
+
+const PT = 72 / 25.4;
+
+/** Straight lines of a page with two ends, mm: what was given to the page, times how the page was scaled. */
+async function lines(page: Awaited<ReturnType<typeof read>>['pages'][number]['page']): Promise<number[]> {
+  const { fnArray, argsArray } = await page.getOperatorList();
+  const lengths: number[] = [];
+  fnArray.forEach((op, i) => {
+    if (op !== OPS.constructPath) return;
+    const [, [path]] = argsArray[i] as [number, [Float32Array | null]];
+    if (!path) return;
+    const numbers = [...path];
+    // 0: move to, 1: line to; each with two numbers.
+    if (numbers.length === 6 && numbers[0] === 0 && numbers[3] === 1)
+      lengths.push(Math.hypot(numbers[4]! - numbers[1]!, numbers[5]! - numbers[2]!) / PT);
+  });
+  return lengths;
+}
+
+describe('shop sheets', () => {
+  test('cover, rings, strips, settings, boards and templates, on the paper that was asked for', async () => {
+    for (const paper of ['a4', 'letter'] as const) {
+      const { pages } = await read({ paper });
+      const [, , width, height] = pages[0]!.page.view as [number, number, number, number];
+      expect([width / PT, height / PT].map((side) => Math.round(10 * side) / 10)).toEqual([
+        ...SHEET_PAPERS[paper],
+      ]);
+      const titles = pages.map(({ text }) => text).join('\n');
+      for (const title of [
+        'Fell Race Cup',
+        'Rings and pieces',
+        'Strips and wood',
+        'Settings of the saw',
+        'Boards',
+        'Half-section, full size',
+      ])
+        expect(titles).toContain(title);
+      expect(titles).toMatch(/machine maker’s instructions and local rules come first/);
+    }
+  });
+  test('the 100 mm line of every template is 100 mm in the file, and nothing scales the page', async () => {
+    const { pages } = await read({});
+    const templates = pages.filter(({ text }) => text.includes('full size'));
+    expect(templates.length).toBeGreaterThan(1);
+    for (const { page, text } of templates) {
+      expect(text).toContain('This line is 100 mm');
+      const measured = (await lines(page)).filter((length) => Math.abs(length - 100) < 0.01);
+      expect(measured.length).toBeGreaterThanOrEqual(1);
+      expect(page.userUnit).toBe(1);
+    }
+  });
+  test('millimetres and inches, as the shop has them; templates left out when not wanted', async () => {
+    const metric = await read({ shop: { ...DEFAULT_SHOP, units: 'mm' }, templates: false });
+    const words = metric.pages.map(({ text }) => text).join(' ');
+    expect(words).toMatch(/\d mm/);
+    expect(words).not.toContain('full size');
+    const inches = (await read({ templates: false })).pages.map(({ text }) => text).join(' ');
+    expect(inches).toMatch(/\d\/\d+"/);
+  });
+  test('the fonts are in the file', async () => {
+    const { bytes } = await read({ templates: false });
+    const text = Buffer.from(bytes).toString('latin1');
+    expect(text).toMatch(/FontFile/);
+  });
+  test('a feature ring has its steps, a slanted band its board, and boards may be solved', async () => {
+    const vase = demoProjects().find(({ name }) => name.includes('Drystone'))!;
+    const words = (await read({ project: vase, solved: true, templates: false })).pages
+      .map(({ text }) => text)
+      .join(' ');
+    expect(words).toContain('Feature rings, step by step');
+    const becks = demoProjects().find(({ slants }) => slants)!;
+    expect(
+      (await read({ project: becks, templates: false })).pages.map(({ text }) => text).join(' '),
+    ).toContain('slanted band 1');
+  });
+  test('what cannot be planned is a reason, not a broken file', async () => {
+    const made = await shopSheets(ask({ woods: [] }), loadSolver);
+    expect(made.ok ? '' : made.reasons[0]!.message).toMatch(/not among the woods here/);
+  });
+});
