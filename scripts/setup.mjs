@@ -73,8 +73,8 @@ export function ensureBuild() {
   const sources = ['packages', 'apps']
     .flatMap((group) => filesBelow(join(ROOT, group)))
     .filter((path) => !/\.(test\.tsx?|tsbuildinfo)$/.test(path));
-  const outcomes = ['packages/core', 'packages/sheets', 'apps/server', 'apps/cli', 'apps/web'].map((workspace) =>
-    join(ROOT, workspace, 'dist'),
+  const outcomes = ['packages/core', 'packages/sheets', 'apps/server', 'apps/cli', 'apps/web'].map(
+    (workspace) => join(ROOT, workspace, 'dist'),
   );
   once(
     'build',

@@ -9,7 +9,7 @@ export interface CutPieces {
 
 /** The pieces of a part of the work cut off at its sides, each by itself; `positions` are those of the mesh's vertices. */
 export function cutPieces(
-  { index, owner, sides }: Pick<WoodMesh, 'index' | 'owner' | 'sides'>,
+  { index, part, sides }: Pick<WoodMesh, 'index' | 'part' | 'sides'>,
   positions: Float32Array,
 ): CutPieces {
   const corner = (v: number): Point3 => ({
@@ -20,16 +20,15 @@ export function cutPieces(
   const pieces = new Map<number, Triangle[]>();
   for (let t = 0; t < index.length / 3; t++) {
     const [a, b, c] = [corner(index[3 * t]!), corner(index[3 * t + 1]!), corner(index[3 * t + 2]!)];
-    const whose = 65536 * owner[2 * t]! + owner[2 * t + 1]!;
-    const known = pieces.get(whose);
+    const known = pieces.get(part[t]!);
     if (known) known.push([a, b, c]);
-    else pieces.set(whose, [[a, b, c]]);
+    else pieces.set(part[t]!, [[a, b, c]]);
   }
-  const parts = [...pieces.values()].map((piece) => clipped(piece, sides));
+  const cut = [...pieces.values()].map((piece) => clipped(piece, sides));
   const flat = (triangles: readonly Triangle[]) =>
     Float32Array.from(triangles.flatMap((triangle) => triangle.flatMap(({ x, y, z }) => [x, y, z])));
   return {
-    surface: flat(parts.flatMap(({ surface }) => surface)),
-    faces: flat(parts.flatMap(({ faces }) => faces)),
+    surface: flat(cut.flatMap(({ surface }) => surface)),
+    faces: flat(cut.flatMap(({ faces }) => faces)),
   };
 }

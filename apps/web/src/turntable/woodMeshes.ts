@@ -21,6 +21,8 @@ export interface WoodMesh {
   readonly caps: number;
   /** Ring and place of every triangle, one after the other. */
   readonly owner: Uint16Array;
+  /** Which closed surface every triangle is of. */
+  readonly part: Uint32Array;
 }
 
 /** A range of a piece's triangles, and where in its wood's it goes: 0 skin, 1 caps, 2 joints. */
@@ -67,6 +69,7 @@ export function woodMeshes(
       return [name, { mesh: empty(name, size), vertex: 0, next: [0, skin, skin + caps] }];
     }),
   );
+  let parts = 0;
   each(({ mesh: from, ring, level }, piece, _, name) => {
     const into = made.get(name)!;
     const { mesh, vertex } = into;
@@ -76,11 +79,13 @@ export function woodMeshes(
     mesh.end.set(from.end.subarray(first, last), vertex);
     mesh.level.fill(level, vertex, vertex + piece.vertices);
     let source = piece.triangle;
+    parts++;
     sorts(ring, piece).forEach((count, sort) => {
       const at = into.next[sort as Sort]!;
       for (let t = 0; t < count; t++) {
         for (let k = 0; k < 3; k++)
           mesh.index[3 * (at + t) + k] = from.index[3 * (source + t) + k]! - first + vertex;
+        mesh.part[at + t] = parts;
         mesh.owner[2 * (at + t)] = ring;
         mesh.owner[2 * (at + t) + 1] = piece.place;
       }
@@ -113,6 +118,7 @@ const empty = (name: string, { key, sides, vertices, triangles: [skin, caps, joi
   skin,
   caps,
   owner: new Uint16Array(2 * (skin + caps + joints)),
+  part: new Uint32Array(skin + caps + joints),
 });
 
 /** How far a piece is from the blank to the turned piece, 0 to 1, and how far its rings, or parts, are pulled apart, mm each. */
