@@ -1,6 +1,6 @@
 import { drawnPieces, formatLength, type LaidBoard, mm, type WoodLayout } from '@fellside/core';
 import { INK, MARGIN, type Pages, PT, QUIET } from './page.js';
-import type { Shown } from './sheets.js';
+import type { Shown } from './shown.js';
 import { fillWood } from './woodFill.js';
 
 /** The boards as they are sawn, all of one wood to one scale. */

@@ -8,7 +8,7 @@ import {
   outsidePatches,
 } from '@fellside/core';
 import { INK, MARGIN, type Pages, PT, QUIET } from './page.js';
-import type { Shown } from './sheets.js';
+import type { Shown } from './shown.js';
 import { fillWood, swatch } from './woodFill.js';
 
 /** Turned a little, so that no joint stands on the axis (rad). */

@@ -1,6 +1,6 @@
 import { formatLength, mm, type Point, type StepPicture, sentenceIn } from '@fellside/core';
 import { INK, MARGIN, type Pages, PT, QUIET } from './page.js';
-import type { Shown } from './sheets.js';
+import type { Shown } from './shown.js';
 import { fillWood } from './woodFill.js';
 
 const WIDE = 84;

@@ -12,7 +12,7 @@ import {
   turned,
 } from '@fellside/core';
 import { INK, MARGIN, type Pages, PT, QUIET } from './page.js';
-import type { Shown } from './sheets.js';
+import type { Shown } from './shown.js';
 import { fillWood } from './woodFill.js';
 
 /** Side of a ring's plan, mm, and how many stand beside each other. */

@@ -24,6 +24,7 @@ import { coverSheet } from './cover.js';
 import { featureSheets } from './featureSheets.js';
 import { Pages, type SheetPaper } from './page.js';
 import { setupSheets } from './setupSheets.js';
+import type { Shown } from './shown.js';
 import { ringSheets, stripSheets } from './tables.js';
 import { templateSheets } from './templates.js';
 
@@ -39,18 +40,6 @@ export interface SheetsAsk {
   /** Whether boards are solved, or as they are laid out at once. */
   readonly solved: boolean;
   readonly goal?: Goal;
-}
-
-/** All that the sheets show. */
-export interface Shown {
-  readonly project: Project;
-  readonly plan: Plan;
-  readonly prepared: Prepared;
-  readonly shop: Shop;
-  readonly woods: readonly Species[];
-  readonly layouts: readonly WoodLayout[];
-  species(wood: string): Species | undefined;
-  nameOf(ring: number): string;
 }
 
 function layoutsOf(ask: SheetsAsk, plan: Plan, highs: HighsLike | null): WoodLayout[] {

@@ -9,7 +9,7 @@ import {
   type WoodLedger,
 } from '@fellside/core';
 import type { Pages } from './page.js';
-import type { Shown } from './sheets.js';
+import type { Shown } from './shown.js';
 
 /** Every ring with its pieces, bottom ring last, as it stands. */
 export function ringSheets(pages: Pages, { plan, shop, species, nameOf }: Shown): void {

@@ -1,6 +1,6 @@
 import { type FlatDrawing, formatLength, mitred, profileDrawing, segmentTemplates } from '@fellside/core';
 import { INK, MARGIN, type Pages, PT, QUIET } from './page.js';
-import type { Shown } from './sheets.js';
+import type { Shown } from './shown.js';
 
 /** Neighbouring pages show this much of each other, mm; and what the foot of a page takes. */
 const LAP = 8;

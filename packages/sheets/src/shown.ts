@@ -1,0 +1,13 @@
+import type { Plan, Prepared, Project, Shop, Species, WoodLayout } from '@fellside/core';
+
+/** All that the sheets show. */
+export interface Shown {
+  readonly project: Project;
+  readonly plan: Plan;
+  readonly prepared: Prepared;
+  readonly shop: Shop;
+  readonly woods: readonly Species[];
+  readonly layouts: readonly WoodLayout[];
+  species(wood: string): Species | undefined;
+  nameOf(ring: number): string;
+}
