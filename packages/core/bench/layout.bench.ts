@@ -2,13 +2,14 @@ import load from 'highs';
 import { test } from 'vitest';
 import { type Demand, demandsOf } from '../src/lumber/layout/demand.js';
 import { greedy } from '../src/lumber/layout/greedy.js';
-import { costOf, type Problem } from '../src/lumber/layout/problem.js';
+import { costOf } from '../src/lumber/layout/problem.js';
 import { type Solver, solverOf } from '../src/lumber/layout/program.js';
 import { solve } from '../src/lumber/layout/solve.js';
 import { mm } from '../src/measure/quantity.js';
 import { plan } from '../src/project/plan.js';
 import { type Project, SCHEMA_VERSION } from '../src/project/schema.js';
 import { DEFAULT_SHOP } from '../src/settings/shop.js';
+import { textbook } from '../src/testing/textbook.js';
 import { vaseOf } from './vase.js';
 
 /** mulberry32: a small generator of even numbers from 0 to 1, so that every run asks the same. */
@@ -58,33 +59,6 @@ function demandsFor(rings: number, count: number, seed: number): Demand[] {
   }));
   return demandsOf(made.value.lumber, boards, DEFAULT_SHOP);
 }
-
-const TEXTBOOK = [
-  [1380, 22],
-  [1520, 25],
-  [1560, 12],
-  [1710, 14],
-  [1820, 18],
-  [1880, 18],
-  [1930, 20],
-  [2000, 10],
-  [2050, 12],
-  [2100, 14],
-  [2140, 16],
-  [2150, 18],
-  [2200, 20],
-] as const;
-const textbook: Problem = {
-  kinds: TEXTBOOK.map(([width, count]) => ({ width, overhead: 0, pieces: [{ length: 1, count }] })),
-  stocks: [
-    {
-      sections: [{ length: 1, width: 5600 }],
-      copies: Number.POSITIVE_INFINITY,
-      cost: 1,
-      leaves: TEXTBOOK.map(() => 1),
-    },
-  ],
-};
 
 const timed = <T>(work: () => T): { readonly out: T; readonly ms: number } => {
   const start = performance.now();

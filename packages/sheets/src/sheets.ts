@@ -7,7 +7,6 @@ import {
   type HighsLike,
   ownerName,
   type Plan,
-  type Prepared,
   type Project,
   placed,
   plan,

@@ -39,7 +39,9 @@ export function Outside({ prepared, at, view, onEnter, onPick }: OutsideProps) {
   return (
     <g>
       {rings.map(({ ring, stands }, index) => {
-        const line = outsideLine(vessel, Math.min(top, stands.bottomMm), Math.min(top, stands.topMm));
+        // Up to the ring above: where a slanted band crosses the axis there is a gap between two rings.
+        const end = rings[index + 1]?.stands.bottomMm ?? stands.topMm;
+        const line = outsideLine(vessel, Math.min(top, stands.bottomMm), Math.min(top, end));
         if (stands.bottomMm >= top) return null;
         return (
           <g

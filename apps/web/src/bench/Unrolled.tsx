@@ -22,12 +22,16 @@ const figure = (px: number) => Math.round(px * 50) / 50;
  */
 export function Unrolled({ prepared, side, width, y, onEnter, onPress, onPick }: UnrolledProps) {
   const { rings, vessel } = prepared;
-  const met = (of: unknown, tell: (ring: number, place: number) => void) => {
+  /** Up to the ring above: where a slanted band crosses the axis there is a gap between two rings. */
+  const topOf = (index: number) => rings[index + 1]?.stands.bottomMm ?? rings[index]!.stands.topMm;
+  const met = (index: number, of: unknown, tell: (ring: number, place: number) => void) => {
     const event = of as PointerEvent<SVGGElement>;
     const box = event.currentTarget.ownerSVGElement!.getBoundingClientRect();
     const share = Math.min(0.9999, Math.max(0.0001, (event.clientX - box.left) / Math.max(1, width)));
     const z = (y(0) - (event.clientY - box.top)) / (y(0) - y(1));
-    const inside = Math.min(vessel.heightMm - 1e-3, Math.max(1e-3, z));
+    // A press on the very edge of a row is meant for this row.
+    const low = rings[index]!.stands.bottomMm + 1e-3;
+    const inside = Math.min(vessel.heightMm - 1e-3, topOf(index) - 1e-3, Math.max(low, z));
     const place = placeOnWall(prepared, side.side, share * 2 * Math.PI, inside);
     if (place) tell(place.ring, place.place);
   };
@@ -41,16 +45,16 @@ export function Unrolled({ prepared, side, width, y, onEnter, onPress, onPick }:
           onPointerDown={(event) => {
             if (event.button !== 0) return;
             letGo(event);
-            met(event, (at, place) => onPress?.(at, place));
+            met(index, event, (at, place) => onPress?.(at, place));
           }}
-          onPointerMove={(event) => met(event, onEnter)}
-          onClick={(event) => met(event, (at, place) => onPick(at, place, event))}
+          onPointerMove={(event) => met(index, event, onEnter)}
+          onClick={(event) => met(index, event, (at, place) => onPick(at, place, event))}
         >
           <rect
             x={0}
-            y={figure(y(stands.topMm))}
+            y={figure(y(topOf(index)))}
             width={width}
-            height={figure(y(stands.bottomMm) - y(stands.topMm))}
+            height={figure(y(stands.bottomMm) - y(topOf(index)))}
             fill="transparent"
             stroke="#1d2527"
             strokeOpacity={prepared.cuts.length > 0 ? 0 : 0.3}

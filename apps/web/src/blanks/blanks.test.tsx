@@ -2,7 +2,7 @@ import { BLANKS, edit } from '@fellside/core';
 import { cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, test } from 'vitest';
-import { CutsStation } from '../cuts/CutsStation.js';
+import { PiecesView } from '../cuts/PiecesView.js';
 import { editPiece } from '../store/edits.js';
 import { session } from '../store/sessionSlice.js';
 import { showWith } from '../testing/open.js';
@@ -40,7 +40,7 @@ describe('blanks beside the stack', () => {
   });
 
   test('their pieces stand in Cuts by name', () => {
-    const { store } = showWith(<CutsStation />);
+    const { store } = showWith(<PiecesView />);
     store.dispatch(editPiece(edit.addBlank('globe', 'g')));
     return waitFor(() => {
       expect(screen.getAllByText('Blank 1').length).toBeGreaterThan(0);

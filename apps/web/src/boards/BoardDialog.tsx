@@ -1,8 +1,6 @@
 import {
   type Board,
-  DEFECTS,
   type Defect,
-  type Mm,
   mm,
   type NewBoard,
   newBoardSchema,
@@ -10,7 +8,7 @@ import {
   reasonsOf,
   sentenceIn,
 } from '@fellside/core';
-import { Plus, Trash2 } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { api, sentencesOf } from '../store/api.js';
@@ -23,6 +21,7 @@ import { Sheet } from '../ui/Sheet.js';
 import { Switch } from '../ui/Switch.js';
 import { WoodPatterns } from '../ui/WoodPatterns.js';
 import { BoardPicture } from './BoardPicture.js';
+import { DefectFields } from './DefectFields.js';
 
 const FRESH: NewBoard = {
   wood: 'sugar-maple',
@@ -220,53 +219,5 @@ function Plain({
         />
       )}
     </Field>
-  );
-}
-
-interface DefectFieldsProps {
-  readonly number: number;
-  readonly defect: Defect;
-  readonly onChange: (more: Partial<Defect>) => void;
-  readonly onRemove: () => void;
-}
-
-function DefectFields({ number, defect, onChange, onRemove }: DefectFieldsProps) {
-  const sizes: readonly (readonly [keyof Omit<Defect, 'kind'>, string])[] = [
-    ['xMm', 'From the end'],
-    ['yMm', 'From the edge'],
-    ['lengthMm', 'Length'],
-    ['widthMm', 'Width'],
-  ];
-  return (
-    <fieldset aria-label={`Defect ${number}`} className="mb-2 flex items-end gap-2">
-      <Field label="Kind">
-        {(control) => (
-          <select
-            {...control}
-            className={`${controlClass} w-24`}
-            value={defect.kind}
-            onChange={(event) => onChange({ kind: event.target.value as Defect['kind'] })}
-          >
-            {DEFECTS.map((kind) => (
-              <option key={kind} value={kind}>
-                {kind}
-              </option>
-            ))}
-          </select>
-        )}
-      </Field>
-      {sizes.map(([key, label]) => (
-        <LengthField
-          key={key}
-          label={label}
-          className="w-24"
-          value={defect[key]}
-          onChange={(value: Mm) => set(onChange({ [key]: value }))}
-        />
-      ))}
-      <Button aria-label={`Remove defect ${number}`} onClick={onRemove}>
-        <Trash2 aria-hidden size={14} />
-      </Button>
-    </fieldset>
   );
 }

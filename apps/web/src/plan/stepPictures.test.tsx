@@ -63,7 +63,7 @@ test('the finished look is there for a ring of the turned piece, and not for one
   showWith(<FinishedLook prepared={prepared.value} ring={ring} />);
   expect(screen.getByRole('img', { name: 'Ring 9 as it will look, turned.' })).toBeTruthy();
   cleanup();
-  const above = { ...ring, course: { ...ring.course, bottomMm: prepared.value.vessel.heightMm } };
+  const above = { ...ring, stands: { ...ring.stands, bottomMm: prepared.value.vessel.heightMm } };
   showWith(<FinishedLook prepared={prepared.value} ring={above as typeof ring} />);
   expect(screen.queryByRole('img')).toBeNull();
 });

@@ -39,8 +39,8 @@ export interface WoodState {
 export interface LayoutState {
   readonly woods: readonly WoodState[];
   readonly reasons: readonly Reason[];
-  /** How many of the piece the boards on hand give. */
-  readonly copies: number;
+  /** How many of the piece the boards on hand give; null while it is not known. */
+  readonly copies: number | null;
   readonly done: boolean;
 }
 
@@ -59,7 +59,7 @@ export async function layOutBoards(
   tell: (state: LayoutState) => Promise<void> | void,
 ): Promise<void> {
   const all = demands(ask, ask.buying);
-  const copies = howMany(demands(ask, false));
+  let copies: number | null = null;
   const woods: WoodState[] = all.map((demand) => {
     const first = greedy(demand.problem);
     const cost = first.boards.reduce((sum, { stock }) => sum + demand.problem.stocks[stock]!.cost, 0);
@@ -79,6 +79,8 @@ export async function layOutBoards(
   });
   await tell(state(all.length === 0));
   if (all.length === 0) return;
+  copies = howMany(demands(ask, false));
+  await tell(state(false));
   const solver = solverOf(await loadSolver());
   for (const [i, demand] of all.entries()) {
     const steps = solving(demand.problem, solver);

@@ -18,6 +18,8 @@ import { SetupList } from './SetupList.js';
 import { ToBuy } from './ToBuy.js';
 import { useLayout } from './useLayout.js';
 
+const COPIES: Readonly<Record<number, string>> = { 0: 'no whole piece', 1: 'this piece once' };
+
 const GOAL_NAMES: Record<Goal, string> = {
   cost: 'least cost',
   waste: 'least wood',
@@ -119,17 +121,9 @@ export function BoardsView() {
         <h2 className="mb-1 font-semibold">Where the wood goes</h2>
         <GoesChart totals={lumber.woods} woods={woods} />
         {state && <ToBuy {...{ layouts, lumber, shop, woods, nameOf }} />}
-        {state && (
+        {state && state.copies !== null && (
           <p className="mb-4 text-sm">
-            The boards on hand give{' '}
-            <b>
-              {state.copies === 0
-                ? 'no whole piece'
-                : state.copies === 1
-                  ? 'this piece once'
-                  : `this piece ${state.copies} times`}
-            </b>
-            .
+            The boards on hand give <b>{COPIES[state.copies] ?? `this piece ${state.copies} times`}</b>.
           </p>
         )}
         <Sawn layouts={layouts} name={project.name} ready={!running && state !== null} />

@@ -1,4 +1,12 @@
-import { areasOf, formatLength, type LaidBoard, mm, type Species } from '@fellside/core';
+import {
+  areasOf,
+  type BoardAreas,
+  formatLength,
+  type LaidBoard,
+  mm,
+  type Shop,
+  type Species,
+} from '@fellside/core';
 import { shopOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { Swatch } from '../../ui/Swatch.js';
@@ -17,6 +25,7 @@ interface LaidBoardsProps {
 /** The boards of one wood, all to one scale, and how near they are to what is possible. */
 export function LaidBoards({ state, species, room, nameOf, onRing }: LaidBoardsProps) {
   const { layout } = state;
+  const shop = useApp(shopOf);
   const longest = Math.max(1, ...layout.boards.map(({ stock }) => stock.lengthMm));
   const scale = room / longest;
   return (
@@ -28,12 +37,29 @@ export function LaidBoards({ state, species, room, nameOf, onRing }: LaidBoardsP
         )}
       </h3>
       {layout.boards.length === 0 && <p className="text-sm text-rust">There is no board of it.</p>}
+      {layout.boards.length > 0 && <p className="text-xs text-quiet">{useOf(state, shop)}</p>}
       {layout.boards.map((laid, i) => (
         <Board key={i} {...{ laid, species, scale, nameOf, onRing }} kinds={layout.kinds} />
       ))}
     </section>
   );
 }
+
+/** Where the face of the boards goes; all of it together is the boards. */
+function useOf({ layout: { boards, kinds } }: WoodState, shop: Shop): string {
+  const areas = boards.map((laid) => areasOf(laid, kinds, shop));
+  const sum = (key: keyof BoardAreas) => areas.reduce((all, of) => all + of[key], 0);
+  const whole = USES.reduce((all, [key]) => all + sum(key), 0);
+  return USES.map(([key, name]) => `${((100 * sum(key)) / whole).toFixed(1)} % ${name}`).join(', ');
+}
+
+const USES: readonly (readonly [keyof BoardAreas, string])[] = [
+  ['pieces', 'pieces'],
+  ['ends', 'ends and tails of strips'],
+  ['kerf', 'rip kerfs'],
+  ['offcuts', 'kept as offcuts'],
+  ['rest', 'trims, defects and slivers'],
+];
 
 /** What is known of how good a layout is. */
 function nearness({ cost, bound, stage }: WoodState): string {

@@ -1,5 +1,5 @@
 import type { Shop } from '../../settings/shop.js';
-import type { DemandKind } from './demand.js';
+import type { DemandKind } from './kinds.js';
 import type { LaidBoard, LaidPiece, LaidStrip } from './placed.js';
 
 /** Where the area of a board goes, mm²; all of it together is the board. */

@@ -1,51 +1,14 @@
 import { sayMm } from '../../measure/format.js';
-import { type Mm, mm } from '../../measure/quantity.js';
 import type { Reason } from '../../measure/reason.js';
-import { boardFeet } from '../../measure/volume.js';
 import type { Shop } from '../../settings/shop.js';
-import { type Board, clearSections, type Section, surfacedThickness, tooNarrow } from '../board.js';
-import { cutsFor, endsAlong, kerfAlong, pieceAlong, type StripSetting } from '../cutting.js';
+import { type Board, tooNarrow } from '../board.js';
 import type { Lumber } from '../lumber.js';
 import { type Owner, ringName } from '../owners.js';
-import { QUARTERS, type Quarter, quarterFor } from '../quarters.js';
-import type { Cut } from '../strips.js';
 import { greedy } from './greedy.js';
+import { blockKinds, type DemandKind, lengthOf, overheadOf, stripKinds } from './kinds.js';
 import { costOf as costOfBoards, missingIn, type Problem } from './problem.js';
-
-/** Pieces of one size, and for whom they are, in the order in which they are cut. */
-export interface DemandPiece {
-  readonly along: Mm;
-  readonly edgeMm: Mm;
-  readonly owners: readonly (Pick<Cut, 'ring' | 'purpose' | 'hand' | 'numbers'> & {
-    readonly count: number;
-  })[];
-}
-
-/** Strips of one setting, or blocks of one size, with all that is cut from them. */
-export interface DemandKind {
-  readonly what: 'strip' | 'block';
-  readonly name: string;
-  readonly setting: StripSetting;
-  readonly widthMm: Mm;
-  readonly thicknessMm: Mm;
-  readonly tailMm: Mm;
-  readonly pieces: readonly DemandPiece[];
-}
-
-/** A board that may be sawn: one on hand, or a size that the yard sells. */
-export interface StockBoard {
-  readonly board: Board | null;
-  readonly quarter: Quarter | null;
-  readonly lengthMm: Mm;
-  readonly widthMm: Mm;
-  /** When planed. */
-  readonly thicknessMm: Mm;
-  /** Its clear parts, crosscut into lengths where that leaves less. */
-  readonly sections: readonly Section[];
-  readonly boardFeet: number;
-  /** Of the whole board; null where no price is known. */
-  readonly price: number | null;
-}
+import { alike, leavesOf, onHand, type StockBoard, sold } from './stock.js';
+import { down, up } from './tenths.js';
 
 /** What the layout of one wood is asked with: pieces, boards, and the same in whole tenths of a millimetre for solving. */
 export interface Demand {
@@ -64,9 +27,6 @@ export type Goal = (typeof GOALS)[number];
 
 /** What a board on hand counts of one that is bought: what is there is used first. */
 const ON_HAND = 0.01;
-
-const up = (sizeMm: number): number => Math.ceil(10 * sizeMm - 1e-6);
-const down = (sizeMm: number): number => Math.floor(10 * sizeMm + 1e-6);
 
 /** The demand of every wood: what lumber lists, `boards` on hand, and what the yard sells where `buying`. */
 export function demandsOf(
@@ -180,155 +140,11 @@ const costOf = (board: StockBoard, goal: Goal): number => {
   return board.board ? ON_HAND * full : full;
 };
 
-/** What a piece takes along its strip, its kerfs with it. */
-const lengthOf = ({ setting }: DemandKind, { along }: DemandPiece): number =>
-  along + (cutsFor(setting, 1) - cutsFor(setting, 0)) * kerfAlong(setting);
-
-const overheadOf = ({ setting, tailMm }: DemandKind): number =>
-  up(cutsFor(setting, 0) * kerfAlong(setting) + endsAlong(setting) + tailMm);
-
-function stripKinds(wood: string, { strips }: Lumber, shop: Shop): DemandKind[] {
-  return strips
-    .filter((list) => list.wood === wood)
-    .map((list): DemandKind => {
-      const setting: StripSetting = { ...list, kerfMm: shop.kerfMm };
-      const pieces: { along: Mm; edgeMm: Mm; owners: DemandPiece['owners'][number][] }[] = [];
-      for (const cut of list.cuts) {
-        const along = mm(pieceAlong(setting, cut.longEdgeMm, cut.boardEdgeMm));
-        const same = pieces.find((piece) => Math.abs(piece.along - along) < 1e-6);
-        if (same) same.owners.push(cut);
-        else pieces.push({ along, edgeMm: cut.longEdgeMm, owners: [cut] });
-      }
-      return {
-        what: 'strip',
-        name: 'strip',
-        setting,
-        widthMm: list.widthMm,
-        thicknessMm: list.thicknessMm,
-        tailMm: shop.holdBackMm,
-        pieces,
-      };
-    });
-}
-
-/** Blocks are crosscut square; one that no board is wide enough for is glued up from equal parts. */
-function blockKinds(wood: string, { panels }: Lumber, shop: Shop, widestMm: number): DemandKind[] {
-  return panels
-    .filter((panel) => panel.wood === wood)
-    .map((panel): DemandKind => {
-      const parts = Math.max(1, Math.ceil((panel.widthMm - 1e-6) / Math.max(1, widestMm)));
-      const widthMm = mm(panel.widthMm / parts + (parts > 1 ? shop.edgeJointMm : 0));
-      const setting: StripSetting = {
-        widthMm,
-        thicknessMm: panel.thicknessMm,
-        cutAngle: 0,
-        bladeTilt: 0,
-        cutting: 'turned-over',
-        kerfMm: shop.kerfMm,
-      };
-      return {
-        what: 'block',
-        name: parts > 1 ? `${panel.name}, part of ${parts} glued edge to edge` : panel.name,
-        setting,
-        widthMm,
-        thicknessMm: panel.thicknessMm,
-        tailMm: mm(0),
-        pieces: [
-          {
-            along: panel.lengthMm,
-            edgeMm: panel.lengthMm,
-            owners: [{ ring: panel.ring, purpose: 'ring', count: parts * panel.count }],
-          },
-        ],
-      };
-    });
-}
-
 /** The widest clear part that a board of a wood has, mm. */
 function widest(wood: string, boards: readonly Board[], shop: Shop, buying: boolean): number {
   const own = boards.filter((board) => board.wood === wood).flatMap((board) => onHand(board, shop).sections);
   const bought = buying ? shop.yard.map(({ widthMm }) => widthMm - shop.edgeJointMm) : [];
   return Math.max(0, ...own.map(({ widthMm }) => widthMm), ...bought) - 2 * shop.edgeJointMm;
-}
-
-/** A board less its ends and its jointed edge, its defects sawn out. */
-function usable(lengthMm: number, widthMm: number, shop: Shop, defects: Board['defects'] = []): Section[] {
-  const whole = {
-    xMm: shop.endTrimMm,
-    yMm: shop.edgeJointMm,
-    lengthMm: lengthMm - 2 * shop.endTrimMm,
-    widthMm: widthMm - shop.edgeJointMm,
-  };
-  return clearSections(whole, defects, shop.ripKerfMm);
-}
-
-/** Clear parts crosscut into equal lengths of no less than `partMm`. */
-function crosscut(sections: readonly Section[], partMm: number, { kerfMm }: Shop): Section[] {
-  return sections.flatMap((section): Section[] => {
-    const count = Math.max(1, Math.floor((section.lengthMm + kerfMm) / (partMm + kerfMm)));
-    const each = (section.lengthMm - (count - 1) * kerfMm) / count;
-    return Array.from({ length: count }, (_, i) => ({
-      ...section,
-      xMm: section.xMm + i * (each + kerfMm),
-      lengthMm: each,
-    }));
-  });
-}
-
-export function onHand(board: Board, shop: Shop, partMm = Number.POSITIVE_INFINITY): StockBoard {
-  const { lengthMm, widthMm, thicknessMm, price, wood } = board;
-  const feet = boardFeet(lengthMm * widthMm * Math.max(thicknessMm, 25.4));
-  const each = price ?? shop.prices[wood] ?? null;
-  return {
-    board,
-    quarter: null,
-    lengthMm,
-    widthMm,
-    thicknessMm: surfacedThickness(board),
-    sections: crosscut(usable(lengthMm, widthMm, shop, board.defects), partMm, shop),
-    boardFeet: feet,
-    price: each === null ? null : each * feet,
-  };
-}
-
-/** Sizes of the yard in the thicknesses that are wanted. */
-function sold(wood: string, kinds: readonly DemandKind[], shop: Shop, partMm: number): StockBoard[] {
-  const quarters = new Set(kinds.flatMap(({ thicknessMm }) => quarterFor(thicknessMm) ?? []));
-  return QUARTERS.filter((quarter) => quarters.has(quarter)).flatMap((quarter) =>
-    shop.yard.map(({ lengthMm, widthMm }): StockBoard => {
-      const feet = boardFeet(lengthMm * widthMm * quarter.roughMm);
-      const each = shop.prices[wood];
-      return {
-        board: null,
-        quarter,
-        lengthMm,
-        widthMm,
-        thicknessMm: quarter.surfacedMm,
-        sections: crosscut(usable(lengthMm, widthMm, shop), partMm, shop),
-        boardFeet: feet,
-        price: each === undefined ? null : each * feet,
-      };
-    }),
-  );
-}
-
-/** How many strips of a kind one rip gives when it is resawn; 1 where it is not, 0 where the board is too thin. */
-function leavesOf({ thicknessMm }: DemandKind, board: StockBoard, shop: Shop): number {
-  if (board.thicknessMm < thicknessMm - 0.01) return 0;
-  if (!shop.resaws) return 1;
-  const leaf = thicknessMm + shop.resawCleanMm + shop.resawKerfMm;
-  return Math.max(1, Math.floor((board.thicknessMm + shop.resawKerfMm + 1e-6) / leaf));
-}
-
-/** Boards on hand by what they are alike in. */
-function alike(boards: readonly StockBoard[]): StockBoard[][] {
-  const groups = new Map<string, StockBoard[]>();
-  for (const stock of boards) {
-    const { lengthMm, widthMm, thicknessMm, price, board } = stock;
-    const key = JSON.stringify([lengthMm, widthMm, thicknessMm, price, board?.defects]);
-    groups.set(key, [...(groups.get(key) ?? []), stock]);
-  }
-  return [...groups.values()];
 }
 
 function fitsNowhere(kind: DemandKind, fits: readonly boolean[], nameOf: Owner): Reason {

@@ -8,7 +8,7 @@ import { DEFAULT_SHOP, type Shop } from '../../settings/shop.js';
 import { type Board, boardSchema } from '../board.js';
 import { wholeBound } from './bound.js';
 import { bestSawn, columnOf, distinct, generated, masterOf } from './columns.js';
-import { demandsOf, onHand } from './demand.js';
+import { demandsOf } from './demand.js';
 import { greedy, ripOff, sawAgain } from './greedy.js';
 import { fullRun } from './knapsack.js';
 import { packed } from './packing.js';
@@ -17,6 +17,7 @@ import { type Answer, costOf, missingIn, type Problem, wantedOf, yieldOf } from 
 import type { Solver } from './program.js';
 import { solverOf } from './program.js';
 import { solve } from './solve.js';
+import { onHand } from './stock.js';
 
 let solver: Solver;
 beforeAll(async () => {

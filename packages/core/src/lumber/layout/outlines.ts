@@ -1,5 +1,5 @@
 import type { Point } from '../../ring/plane.js';
-import type { DemandKind } from './demand.js';
+import type { DemandKind } from './kinds.js';
 import type { LaidPiece, LaidStrip } from './placed.js';
 
 /** A piece as it is drawn on its board, mm from the board's left end and lower edge. */

@@ -3,8 +3,10 @@ import type { Shop } from '../../settings/shop.js';
 import type { Section } from '../board.js';
 import { cutsFor, endsAlong, kerfAlong } from '../cutting.js';
 import type { Cut } from '../strips.js';
-import type { Demand, DemandKind, StockBoard } from './demand.js';
+import type { Demand } from './demand.js';
+import type { DemandKind } from './kinds.js';
 import type { Answer, Rips, Run } from './problem.js';
+import type { StockBoard } from './stock.js';
 
 /** A piece on its strip, mm from the strip's beginning; its slanted ends stand half over on either side. */
 export interface LaidPiece extends Pick<Cut, 'ring' | 'purpose' | 'hand'> {

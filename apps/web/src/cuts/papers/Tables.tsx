@@ -1,0 +1,83 @@
+import {
+  accountCsv,
+  buyingCsv,
+  buyingOf,
+  cutListCsv,
+  layoutCsv,
+  ownerName,
+  planFile,
+  ringsCsv,
+  setupsCsv,
+  stripsCsv,
+} from '@fellside/core';
+import { Download } from 'lucide-react';
+import { zipped } from '../../pictures/zip.js';
+import { planOf, projectOf, shopOf, woodsOf } from '../../store/selectors.js';
+import { useApp } from '../../store/store.js';
+import { Button } from '../../ui/Button.js';
+import { saveBlob, saveFile } from '../../ui/saveFile.js';
+import { useLayout } from '../boards/useLayout.js';
+
+/** Every table as CSV, and the plan as JSON. */
+export function Tables() {
+  const plan = useApp(planOf);
+  const shop = useApp(shopOf);
+  const woods = useApp(woodsOf);
+  const project = useApp(projectOf);
+  const { state } = useLayout('cost', true);
+  if (!plan.ok) return null;
+  const { units } = shop;
+  const layouts = state?.woods.map(({ layout }) => layout) ?? [];
+  const nameOf = (ring: number) => ownerName(project, ring);
+  const tables: readonly (readonly [name: string, csv: () => string])[] = [
+    ['Cut list', () => cutListCsv(plan.value, woods, units)],
+    ['Rings', () => ringsCsv(plan.value, woods, units)],
+    ['Strips and blocks', () => stripsCsv(plan.value, woods, units)],
+    ['Settings of the saw', () => setupsCsv(plan.value, woods, units)],
+    ['Boards as sawn', () => layoutCsv(layouts, woods, units, nameOf)],
+    ['To buy', () => buyingCsv(buyingOf(layouts, plan.value.lumber, shop), woods, units)],
+    ['Where the wood goes', () => accountCsv(plan.value, woods, units)],
+  ];
+  const { name } = project;
+  return (
+    <section aria-label="Tables" className="rounded border border-line bg-pane p-4">
+      <h2 className="mb-1 text-lg font-semibold">Tables</h2>
+      <p className="mb-3 text-quiet">
+        CSV for a spreadsheet, in the units of your shop; the whole plan as JSON.
+      </p>
+      <ul className="flex flex-col gap-1.5">
+        {tables.map(([title, csv]) => (
+          <li key={title}>
+            <Button
+              className="w-full justify-start!"
+              onClick={() => saveFile(`${name} ${title.toLowerCase()}.csv`, 'text/csv', csv())}
+            >
+              <Download aria-hidden size={14} /> {title}, CSV
+            </Button>
+          </li>
+        ))}
+        <li>
+          <Button
+            className="w-full justify-start!"
+            onClick={() =>
+              saveBlob(
+                `${name} tables.zip`,
+                zipped(tables.map(([title, csv]) => ({ name: `${title.toLowerCase()}.csv`, svg: csv() }))),
+              )
+            }
+          >
+            <Download aria-hidden size={14} /> All of them, ZIP
+          </Button>
+        </li>
+        <li>
+          <Button
+            className="w-full justify-start!"
+            onClick={() => saveFile(`${name} plan.json`, 'application/json', planFile(plan.value))}
+          >
+            <Download aria-hidden size={14} /> The whole plan, JSON
+          </Button>
+        </li>
+      </ul>
+    </section>
+  );
+}

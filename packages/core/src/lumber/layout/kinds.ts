@@ -1,0 +1,90 @@
+import { type Mm, mm } from '../../measure/quantity.js';
+import type { Shop } from '../../settings/shop.js';
+import { cutsFor, endsAlong, kerfAlong, pieceAlong, type StripSetting } from '../cutting.js';
+import type { Lumber } from '../lumber.js';
+import type { Cut } from '../strips.js';
+import { up } from './tenths.js';
+
+/** Pieces of one size, and for whom they are, in the order in which they are cut. */
+export interface DemandPiece {
+  readonly along: Mm;
+  readonly edgeMm: Mm;
+  readonly owners: readonly (Pick<Cut, 'ring' | 'purpose' | 'hand' | 'numbers'> & {
+    readonly count: number;
+  })[];
+}
+
+/** Strips of one setting, or blocks of one size, with all that is cut from them. */
+export interface DemandKind {
+  readonly what: 'strip' | 'block';
+  readonly name: string;
+  readonly setting: StripSetting;
+  readonly widthMm: Mm;
+  readonly thicknessMm: Mm;
+  readonly tailMm: Mm;
+  readonly pieces: readonly DemandPiece[];
+}
+
+/** What a piece takes along its strip, its kerfs with it. */
+export const lengthOf = ({ setting }: DemandKind, { along }: DemandPiece): number =>
+  along + (cutsFor(setting, 1) - cutsFor(setting, 0)) * kerfAlong(setting);
+
+export const overheadOf = ({ setting, tailMm }: DemandKind): number =>
+  up(cutsFor(setting, 0) * kerfAlong(setting) + endsAlong(setting) + tailMm);
+
+export function stripKinds(wood: string, { strips }: Lumber, shop: Shop): DemandKind[] {
+  return strips
+    .filter((list) => list.wood === wood)
+    .map((list): DemandKind => {
+      const setting: StripSetting = { ...list, kerfMm: shop.kerfMm };
+      const pieces: { along: Mm; edgeMm: Mm; owners: DemandPiece['owners'][number][] }[] = [];
+      for (const cut of list.cuts) {
+        const along = mm(pieceAlong(setting, cut.longEdgeMm, cut.boardEdgeMm));
+        const same = pieces.find((piece) => Math.abs(piece.along - along) < 1e-6);
+        if (same) same.owners.push(cut);
+        else pieces.push({ along, edgeMm: cut.longEdgeMm, owners: [cut] });
+      }
+      return {
+        what: 'strip',
+        name: 'strip',
+        setting,
+        widthMm: list.widthMm,
+        thicknessMm: list.thicknessMm,
+        tailMm: shop.holdBackMm,
+        pieces,
+      };
+    });
+}
+
+/** Blocks are crosscut square; one that no board is wide enough for is glued up from equal parts. */
+export function blockKinds(wood: string, { panels }: Lumber, shop: Shop, widestMm: number): DemandKind[] {
+  return panels
+    .filter((panel) => panel.wood === wood)
+    .map((panel): DemandKind => {
+      const parts = Math.max(1, Math.ceil((panel.widthMm - 1e-6) / Math.max(1, widestMm)));
+      const widthMm = mm(panel.widthMm / parts + (parts > 1 ? shop.edgeJointMm : 0));
+      const setting: StripSetting = {
+        widthMm,
+        thicknessMm: panel.thicknessMm,
+        cutAngle: 0,
+        bladeTilt: 0,
+        cutting: 'turned-over',
+        kerfMm: shop.kerfMm,
+      };
+      return {
+        what: 'block',
+        name: parts > 1 ? `${panel.name}, part of ${parts} glued edge to edge` : panel.name,
+        setting,
+        widthMm,
+        thicknessMm: panel.thicknessMm,
+        tailMm: mm(0),
+        pieces: [
+          {
+            along: panel.lengthMm,
+            edgeMm: panel.lengthMm,
+            owners: [{ ring: panel.ring, purpose: 'ring', count: parts * panel.count }],
+          },
+        ],
+      };
+    });
+}
