@@ -46,7 +46,7 @@ export function SawingBar() {
         {(control) => (
           <select
             {...control}
-            className={`${controlClass} w-56`}
+            className={`${controlClass} w-64`}
             value={edge ?? ''}
             onChange={(event) => {
               const chosen = event.target.value as Edge | 'usual';
