@@ -39,18 +39,22 @@ export interface SheetsAsk {
   /** Whether boards are solved, or as they are laid out at once. */
   readonly solved: boolean;
   readonly goal?: Goal;
+  /** Whether what is short on hand is bought. */
+  readonly buying?: boolean;
 }
 
 function layoutsOf(ask: SheetsAsk, plan: Plan, highs: HighsLike | null): WoodLayout[] {
-  const { boards, shop, goal = 'cost' } = ask;
-  return demandsOf(plan.lumber, boards, shop, { goal, nameOf: (index) => ownerName(plan, index) }).map(
-    (demand) => {
-      if (!highs) return placed(demand, greedy(demand.problem), shop);
-      const steps = solving(demand.problem, solverOf(highs));
-      for (let step = steps.next(); ; step = steps.next())
-        if (step.done) return placed(demand, step.value.answer, shop);
-    },
-  );
+  const { boards, shop, goal = 'cost', buying = true } = ask;
+  return demandsOf(plan.lumber, boards, shop, {
+    goal,
+    buying,
+    nameOf: (index) => ownerName(plan, index),
+  }).map((demand) => {
+    if (!highs) return placed(demand, greedy(demand.problem), shop);
+    const steps = solving(demand.problem, solverOf(highs));
+    for (let step = steps.next(); ; step = steps.next())
+      if (step.done) return placed(demand, step.value.answer, shop);
+  });
 }
 
 /** The shop sheets of a piece as PDF; `loadSolver` is only asked where boards are to be solved. */

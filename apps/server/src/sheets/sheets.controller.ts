@@ -1,3 +1,4 @@
+import { GOALS } from '@fellside/core';
 import { Controller, Get, Header, Param, Query, StreamableFile } from '@nestjs/common';
 import { z } from 'zod';
 import { parsed } from '../reasons/answer.js';
@@ -13,6 +14,8 @@ const wishSchema = z.strictObject({
   paper: z.enum(['a4', 'letter'], { error: () => 'Paper is a4 or letter.' }).default('a4'),
   templates: yes('Templates', 'true'),
   solved: yes('Solved', 'false'),
+  goal: z.enum(GOALS, { error: () => `Goal is one of ${GOALS.join(', ')}.` }).default('cost'),
+  buying: yes('Buying', 'true'),
 });
 
 @Controller('api/projects/:id/sheets')

@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { Worker } from 'node:worker_threads';
-import { DEFAULT_SHOP, type Result } from '@fellside/core';
+import { DEFAULT_SHOP, type Goal, type Result } from '@fellside/core';
 import { loadSolver, type SheetPaper, type SheetsAsk, shopSheets } from '@fellside/sheets';
 import { Injectable } from '@nestjs/common';
 import { DataSource } from 'typeorm';
@@ -15,6 +15,8 @@ export interface SheetsWish {
   readonly paper: SheetPaper;
   readonly templates: boolean;
   readonly solved: boolean;
+  readonly goal: Goal;
+  readonly buying: boolean;
 }
 
 const WORKER = new URL('./sheetsWorker.js', import.meta.url);

@@ -1,4 +1,4 @@
-import type { Block, Sight } from '@fellside/core';
+import type { Block, Goal, Sight } from '@fellside/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** What a stroke of the brush covers. */
@@ -43,6 +43,8 @@ export interface SessionState {
   readonly sight: Sight;
   /** Which side of the wall is unrolled. */
   readonly side: 'outside' | 'inside';
+  /** What boards are laid out for, and whether what is short is bought. */
+  readonly laying: { readonly goal: Goal; readonly buying: boolean };
 }
 
 type Painting = Pick<
@@ -71,6 +73,7 @@ const initialState: SessionState = {
   years: 0,
   sight: 'usual',
   side: 'outside',
+  laying: { goal: 'cost', buying: true },
 };
 
 export const sessionSlice = createSlice({
@@ -121,6 +124,9 @@ export const sessionSlice = createSlice({
     },
     fitted(state, { payload }: PayloadAction<boolean>) {
       state.fit = payload;
+    },
+    laidOutFor(state, { payload }: PayloadAction<Partial<SessionState['laying']>>) {
+      state.laying = { ...state.laying, ...payload };
     },
     hatched(state, { payload }: PayloadAction<boolean>) {
       state.hatched = payload;

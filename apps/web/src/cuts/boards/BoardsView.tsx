@@ -35,9 +35,8 @@ export function BoardsView() {
   const palette = useApp(paletteOf);
   const project = useApp(projectOf);
   const hatched = useApp((state) => state.session.hatched);
-  const [goal, setGoal] = useState<Goal>('cost');
-  const [buying, setBuying] = useState(true);
-  const { state, running, cancelled, trouble } = useLayout(goal, buying);
+  const { goal, buying } = useApp((of) => of.session.laying);
+  const { state, running, cancelled, trouble } = useLayout();
   const { ref, width } = useBox<HTMLDivElement>();
   if (!plan.ok) return null;
   const { lumber } = plan.value;
@@ -67,7 +66,7 @@ export function BoardsView() {
                 {...control}
                 className={`${controlClass} w-36`}
                 value={goal}
-                onChange={(event) => setGoal(event.target.value as Goal)}
+                onChange={(event) => dispatch(session.laidOutFor({ goal: event.target.value as Goal }))}
               >
                 {GOALS.map((each) => (
                   <option key={each} value={each}>
@@ -78,7 +77,11 @@ export function BoardsView() {
             )}
           </Field>
           <div className="flex h-8 items-center">
-            <Switch label="Buy what is short" on={buying} onChange={setBuying} />
+            <Switch
+              label="Buy what is short"
+              on={buying}
+              onChange={(on) => dispatch(session.laidOutFor({ buying: on }))}
+            />
           </div>
           {running && (
             <Button onClick={() => runner.cancel()}>

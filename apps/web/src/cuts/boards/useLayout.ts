@@ -1,4 +1,3 @@
-import type { Goal } from '@fellside/core';
 import { useEffect, useSyncExternalStore } from 'react';
 import { api } from '../../store/api.js';
 import { planOf, shopOf } from '../../store/selectors.js';
@@ -8,7 +7,8 @@ import { type Running, runner } from './runner.js';
 const NONE: never[] = [];
 
 /** The layout of the open piece on the boards on hand and at the yard; laid out anew whenever any of it changes. */
-export function useLayout(goal: Goal, buying: boolean): Running {
+export function useLayout(): Running {
+  const { goal, buying } = useApp((state) => state.session.laying);
   const plan = useApp(planOf);
   const shop = useApp(shopOf);
   const { data: boards } = api.useBoardsQuery();

@@ -36,7 +36,7 @@ export function Drawings() {
   const shop = useApp(shopOf);
   const woods = useApp(woodsOf);
   const project = useApp(projectOf);
-  const { state } = useLayout('cost', true);
+  const { state } = useLayout();
   const [format, setFormat] = useState<DrawingFormat>('svg');
   const [cutter, setCutter] = useState<Mm>(mm(6.35));
   const [board, setBoard] = useState<Mm>(mm(1200));

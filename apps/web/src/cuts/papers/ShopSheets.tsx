@@ -11,6 +11,7 @@ import { saveBlob } from '../../ui/saveFile.js';
 export function ShopSheets() {
   const id = useApp((state) => state.piece.id);
   const saved = useApp((state) => state.piece.edited?.project.name);
+  const { goal, buying } = useApp((state) => state.session.laying);
   const [paper, setPaper] = useState('a4');
   const [templates, setTemplates] = useState(true);
   const [solved, setSolved] = useState(true);
@@ -18,7 +19,13 @@ export function ShopSheets() {
   const print = async () => {
     setState({ busy: true, said: 'Drawing the sheets…' });
     try {
-      const asked = new URLSearchParams({ paper, templates: String(templates), solved: String(solved) });
+      const asked = new URLSearchParams({
+        paper,
+        templates: String(templates),
+        solved: String(solved),
+        goal,
+        buying: String(buying),
+      });
       const answer = await fetch(`${location.origin}/api/projects/${id}/sheets?${asked}`);
       if (!answer.ok) throw { data: await answer.json() };
       saveBlob(`${saved} shop sheets.pdf`, await answer.blob());

@@ -24,7 +24,7 @@ export function Tables() {
   const shop = useApp(shopOf);
   const woods = useApp(woodsOf);
   const project = useApp(projectOf);
-  const { state } = useLayout('cost', true);
+  const { state } = useLayout();
   if (!plan.ok) return null;
   const { units } = shop;
   const layouts = state?.woods.map(({ layout }) => layout) ?? [];
