@@ -21,7 +21,7 @@ test('a piece from nothing: twelve segments, the long edge and the board feet re
   await saved(page);
   await page.getByRole('link', { name: 'Cuts' }).click();
   // outside radius 7 11/16 / 2 in and 4 mm allowance: 4.0012 in; long edge 2 · 4.0012 · tan 15° = 2.1442 in
-  const row = page.getByRole('region', { name: 'Pieces' }).getByRole('row', { name: /^5 / });
+  const row = page.getByRole('region', { name: 'Pieces' }).getByRole('row', { name: /^Ring 5 / });
   await expect(row).toContainText('12');
   await expect(row).toContainText('15°');
   await expect(row).toContainText('2 9/64"');
