@@ -1,4 +1,4 @@
-import { type Board, DEFAULT_SHOP, SHIPPED_WOODS } from '@fellside/core';
+import { type Board, DEFAULT_SHOP, plan, SHIPPED_WOODS } from '@fellside/core';
 import { demoBoards, demoProjects } from '@fellside/core/demo';
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { describe, expect, test } from 'vitest';
@@ -108,6 +108,26 @@ describe('shop sheets', () => {
     expect(
       (await read({ project: becks, templates: false })).pages.map(({ text }) => text).join(' '),
     ).toContain('slanted band 1');
+  });
+  test('where nothing is bought, what is short is told beside the boards', async () => {
+    const words = (await read({ boards: [], buying: false, templates: false })).pages
+      .map(({ text }) => text)
+      .join(' ');
+    expect(words).toMatch(/Short of \d+ pieces of ring/);
+    const bought = (await read({ boards: [], templates: false })).pages.map(({ text }) => text).join(' ');
+    expect(bought).not.toMatch(/Short of/);
+    expect(bought).toContain('to buy, 4/4');
+  });
+  test('numbers on the sheets are the plan’s: pieces, board feet and settings', async () => {
+    const { pages } = await read({ templates: false });
+    const planned = plan(demoProjects()[0]!, DEFAULT_SHOP);
+    if (!planned.ok) throw new Error('plan');
+    const words = pages.map(({ text }) => text).join(' ');
+    expect(words).toContain(`${planned.value.pieces} pieces in ${planned.value.rings.length} rings`);
+    for (const { boardFeet } of planned.value.lumber.woods)
+      expect(words).toContain(`${boardFeet.toFixed(2)} bd ft`);
+    expect(words).toContain('7.5°');
+    expect(words).toMatch(new RegExp(`${pages.length} of ${pages.length}`));
   });
   test('what cannot be planned is a reason, not a broken file', async () => {
     const made = await shopSheets(ask({ woods: [] }), loadSolver);

@@ -293,10 +293,21 @@ describe('editing slanted bands', () => {
     const twice = readProject(stored);
     expect(twice.ok ? '' : twice.reasons[0]!.message).toMatch(/the id “s1” is taken/);
   });
-  test('a band that runs out at the lip is told with how much of the wall has no wood', () => {
-    const out = after(vase, edit.setSlant(2, { heightMm: mm(190), slantDeg: 40 }));
-    const check = planned(out).checks.find(({ code }) => code === 'slant-leaves');
-    expect(check?.message ?? 'none').toMatch(/runs out at the lip|none/);
+  test('a band that runs out at the lip is told with how much of the wall has no wood; one that does not is not', () => {
+    const code = 'slant-leaves';
+    expect(planned(vase).checks.map((check) => check.code)).not.toContain(code);
+    const steep = after(vase, edit.setSlant(2, { heightMm: mm(196), slantDeg: 40, thicknessMm: mm(12) }));
+    const check = planned(steep).checks.find((each) => each.code === code);
+    expect(check!.message).toMatch(
+      /A slanted band runs out at the lip: up to [\d.]+ mm of the wall has no wood there/,
+    );
+    const low = after(vase, edit.setSlant(0, { heightMm: mm(3), slantDeg: 30, thicknessMm: mm(12) }));
+    expect(
+      planned(low)
+        .checks.filter((each) => each.code === code)
+        .map(({ message }) => message)
+        .join(),
+    ).toMatch(/at the foot/);
   });
   test('taking the last one away leaves the piece as it was before', () => {
     const bowl = demoProjects()[1]!;
