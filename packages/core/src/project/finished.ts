@@ -57,9 +57,8 @@ function fullVolume({ wallAlong, course, reaches }: PreparedRing, made: Made, ve
   return woodVolume(vessel, course.bottomMm + z, Math.min(course.topMm + z, vessel.heightMm));
 }
 
-/** Slices in which pieces are measured (mm), whole ones and those that slanted cuts go through. */
+/** Slices in which pieces are measured (mm). */
 const SLICE = 2;
-const CUT_SLICE = 0.5;
 
 const hollowAt = (vessel: Vessel, z: number) =>
   Math.max(insideAt(vessel, z) ?? 0, recessAt(vessel.recess, z));
@@ -71,7 +70,7 @@ function areaLeft(outline: readonly Point[], vessel: Vessel, z: number): number 
 }
 
 /** The integral over heights, between the knots of the outside and where the hollow begins and ends, in slices. */
-function overHeights(of: (z: number) => number, vessel: Vessel, low: number, high: number, slice: number) {
+function overHeights(of: (z: number) => number, vessel: Vessel, low: number, high: number) {
   if (high <= low) return 0;
   const { hollowFromMm, hollowToMm, recess } = vessel;
   const floors = [hollowFromMm, hollowToMm, recess?.depthMm ?? 0].filter((z) => z > low && z < high);
@@ -79,7 +78,7 @@ function overHeights(of: (z: number) => number, vessel: Vessel, low: number, hig
   let sum = 0;
   for (let k = 1; k < knots.length; k++) {
     const [from, to] = [knots[k - 1]!, knots[k]!];
-    const slices = Math.max(1, Math.ceil((to - from) / slice));
+    const slices = Math.max(1, Math.ceil((to - from) / SLICE));
     for (let i = 0; i < slices; i++)
       sum += integrate(of, from + ((to - from) * i) / slices, from + ((to - from) * (i + 1)) / slices);
   }
@@ -101,7 +100,6 @@ function placeVolumes(made: Made, vessel: Vessel, z0: number, z1: number, whole:
       vessel,
       z0 + piece.fromMm,
       Math.min(z1, z0 + piece.toMm),
-      SLICE,
     );
   return overPlaces(made, (place) => made.lay(place).reduce((sum, piece) => sum + volume(piece), 0));
 }
@@ -120,7 +118,7 @@ function movedVolumes({ made, turn, bottomMm, reaches }: Moved, vessel: Vessel, 
         const base = bottomMm + shift.z;
         const [low, high] = [Math.max(fromMm, base + piece.fromMm), Math.min(toMm, base + piece.toMm)];
         const left = (z: number) => areaLeft(within(outlineAtHeight(part, z - base), sides, z), vessel, z);
-        volumes[piece.place]! += overHeights(left, vessel, low, Math.min(high, vessel.heightMm), CUT_SLICE);
+        volumes[piece.place]! += overHeights(left, vessel, low, Math.min(high, vessel.heightMm));
       }
       return volumes;
     },
