@@ -39,6 +39,7 @@ export {
   type Defect,
   type NewBoard,
   newBoardSchema,
+  nominalFeet,
   replaceBoardsSchema,
   surfacedThickness,
 } from './lumber/board.js';

@@ -1,4 +1,4 @@
-import { type Board, boardFeet, formatLength, mm, type Species, surfacedThickness } from '@fellside/core';
+import { type Board, formatLength, mm, nominalFeet, type Species, surfacedThickness } from '@fellside/core';
 import { Pencil, Scissors, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { headClass, tableClass } from '../cuts/tables.js';
@@ -12,9 +12,6 @@ import { BoardDialog } from './BoardDialog.js';
 import { BoardFiles } from './BoardFiles.js';
 import { BoardPicture } from './BoardPicture.js';
 import { SplitDialog } from './SplitDialog.js';
-
-/** Thinner boards are charged as an inch, mm. */
-const ONE_INCH = 25.4;
 
 type Open = { readonly what: 'edit' | 'split'; readonly board: Board } | { readonly what: 'new' } | null;
 
@@ -135,7 +132,7 @@ function Row({ board, species, scale, onEdit, onSplit, onRemove }: RowProps) {
       </td>
       <td>{formatLength(widthMm, units)}</td>
       <td>{formatLength(lengthMm, units)}</td>
-      <td>{boardFeet(lengthMm * widthMm * Math.max(ONE_INCH, thicknessMm)).toFixed(2)}</td>
+      <td>{nominalFeet(board).toFixed(2)}</td>
       <td>{price === undefined || price === null ? '–' : `${currency}${price.toFixed(2)} / bd ft`}</td>
       <td>{moisturePercent === null ? '–' : `${moisturePercent} %`}</td>
       <td className="max-w-48 whitespace-normal">{note}</td>

@@ -3,6 +3,7 @@ import { length, number, text } from '../measure/field.js';
 import { INCH, sayMm } from '../measure/format.js';
 import { type Mm, mm } from '../measure/quantity.js';
 import type { Reason } from '../measure/reason.js';
+import { boardFeet } from '../measure/volume.js';
 import { QUARTERS } from './quarters.js';
 
 export const DEFECTS = ['crack', 'knot', 'sap', 'other'] as const;
@@ -77,6 +78,14 @@ export function surfacedThickness({ thicknessMm, surfaced }: Pick<Board, 'thickn
   return mm(Math.max(0, quarter?.surfacedMm ?? thicknessMm - USUAL_SURFACING));
 }
 
+/** Board feet that a board is sold as: anything thinner than an inch is charged as one (hardwood trade practice). */
+export const nominalFeet = ({
+  lengthMm,
+  widthMm,
+  thicknessMm,
+}: Pick<Board, 'lengthMm' | 'widthMm' | 'thicknessMm'>): number =>
+  boardFeet(lengthMm * widthMm * Math.max(thicknessMm, INCH));
+
 /** A clear rectangle of a board, mm from its left end and its lower edge. */
 export interface Section {
   readonly xMm: number;
@@ -116,8 +125,10 @@ const clearArea = (part: Section, defects: readonly Section[]): number =>
 function cutsBeside(whole: Section, defect: Section, kerfMm: number): Section[][] {
   const [x0, x1] = [whole.xMm, whole.xMm + whole.lengthMm];
   const [y0, y1] = [whole.yMm, whole.yMm + whole.widthMm];
-  const [a, b] = [Math.max(x0, defect.xMm), Math.min(x1, defect.xMm + defect.lengthMm)];
-  const [c, d] = [Math.max(y0, defect.yMm), Math.min(y1, defect.yMm + defect.widthMm)];
+  // A defect narrower than the saw, a crack for one, takes the saw's width all the same.
+  const [a, c] = [Math.max(x0, defect.xMm), Math.max(y0, defect.yMm)];
+  const b = Math.min(x1, Math.max(defect.xMm + defect.lengthMm, a + kerfMm));
+  const d = Math.min(y1, Math.max(defect.yMm + defect.widthMm, c + kerfMm));
   const across = (from: number, to: number): Section => ({ ...whole, xMm: from, lengthMm: to - from });
   const along = (from: number, to: number): Section => ({ ...whole, yMm: from, widthMm: to - from });
   // The saw takes its cut from the stretch beside the defect.

@@ -98,6 +98,11 @@ describe('pieces as they are drawn on a board', () => {
 });
 
 describe('sawing round defects', () => {
+  test('a crack thinner than the saw parts a board by the saw’s width', () => {
+    const whole = { xMm: 0, yMm: 0, lengthMm: 1000, widthMm: 200 };
+    const [left, right] = clearSections(whole, [{ xMm: 500, yMm: 0, lengthMm: 0.5, widthMm: 200 }], 3);
+    expect(right!.xMm - left!.xMm - left!.lengthMm).toBe(3);
+  });
   test('a knot in the middle leaves the larger part whole, and the saw’s cut is lost beside it', () => {
     const whole = { xMm: 0, yMm: 0, lengthMm: 1000, widthMm: 200 };
     const knot = { xMm: 600, yMm: 80, lengthMm: 40, widthMm: 40 };
@@ -116,8 +121,7 @@ describe('sawing round defects', () => {
           for (const b of sections.slice(i + 1)) {
             const alongGap = Math.max(b.xMm - a.xMm - a.lengthMm, a.xMm - b.xMm - b.lengthMm);
             const acrossGap = Math.max(b.yMm - a.yMm - a.widthMm, a.yMm - b.yMm - b.widthMm);
-            const defectBetween = Math.max(alongGap, acrossGap) >= 0;
-            expect(defectBetween).toBe(true);
+            expect(Math.max(alongGap, acrossGap)).toBeGreaterThanOrEqual(kerf - 1e-9);
           }
         });
       }),

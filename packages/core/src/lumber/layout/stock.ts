@@ -1,7 +1,7 @@
 import type { Mm } from '../../measure/quantity.js';
 import { boardFeet } from '../../measure/volume.js';
 import type { Shop } from '../../settings/shop.js';
-import { type Board, clearSections, type Section, surfacedThickness } from '../board.js';
+import { type Board, clearSections, nominalFeet, type Section, surfacedThickness } from '../board.js';
 import { QUARTERS, type Quarter, quarterFor } from '../quarters.js';
 import type { DemandKind } from './kinds.js';
 
@@ -50,8 +50,8 @@ export function crosscut(sections: readonly Section[], partMm: number, { kerfMm 
 }
 
 export function onHand(board: Board, shop: Shop, partMm = Number.POSITIVE_INFINITY): StockBoard {
-  const { lengthMm, widthMm, thicknessMm, price, wood } = board;
-  const feet = boardFeet(lengthMm * widthMm * Math.max(thicknessMm, 25.4));
+  const { lengthMm, widthMm, price, wood } = board;
+  const feet = nominalFeet(board);
   const each = price ?? shop.prices[wood] ?? null;
   return {
     board,
