@@ -78,6 +78,11 @@ test('boards are entered, pieces laid out, what is short is seen and bought, and
   await expect(page.getByText('Solved.')).toBeVisible({ timeout: 90_000 });
   await page.getByRole('button', { name: 'These boards are sawn' }).click();
   await expect(page.getByText(/boards are taken out, \d+ offcuts put in/)).toBeVisible();
+  await page.getByRole('button', { name: 'Put the boards back' }).click();
+  await expect(page.getByText('The boards are back, the offcuts gone.')).toBeVisible();
+  await expect(page.getByText('Solved.')).toBeVisible({ timeout: 90_000 });
+  await page.getByRole('button', { name: 'These boards are sawn' }).click();
+  await expect(page.getByText(/boards are taken out, \d+ offcuts put in/)).toBeVisible();
   await page.getByRole('link', { name: 'Boards on hand' }).click();
   await expect(list.getByText('Offcut of Best Fleece Bowl').first()).toBeVisible();
 });

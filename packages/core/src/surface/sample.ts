@@ -5,7 +5,7 @@ import type { Made } from '../making/contract.js';
 import type { Point } from '../ring/plane.js';
 import { type Cuts, NO_CUTS, type Region, stretchesRound } from '../ring/slant.js';
 import { endGrain, grainOf } from './grain.js';
-import { meets } from './meets.js';
+import { besideJoint } from './meets.js';
 
 /** A ring as it stands in the piece; `made` null where it cannot be made. */
 export interface SampledRing {
@@ -164,7 +164,8 @@ function sampleRow(
   for (let column = first; column < last; column++) {
     const [x, y] = [directions[2 * column]!, directions[2 * column + 1]!];
     const [px, py] = [x * cos - y * sin - ax, x * sin + y * cos - ay];
-    const met = meets(made, px, py, height);
+    // Asked for every point: as `meets`, without a call between.
+    const met = made.placeAt(px, py, height) ?? besideJoint(made, px, py, height);
     if (met === null) continue;
     place[row + column] = met;
     const angle = ((column + 0.5) / columns) * 2 * Math.PI - turn;

@@ -1,4 +1,4 @@
-import { afterCutting, GOALS, type Goal, ownerName, sentenceIn } from '@fellside/core';
+import { afterCutting, GOALS, type Goal, type NewBoard, ownerName, sentenceIn } from '@fellside/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useBox } from '../../bench/useScale.js';
@@ -162,13 +162,24 @@ function Sawn({
 }) {
   const [replace] = api.useReplaceBoardsMutation();
   const [said, setSaid] = useState('');
+  const [back, setBack] = useState<{ remove: string[]; add: NewBoard[] } | null>(null);
   const { gone, offcuts } = afterCutting(layouts, name);
-  if (layouts.every(({ boards }) => boards.length === 0)) return null;
+  if (!back && layouts.every(({ boards }) => boards.length === 0)) return null;
+  const used = layouts.flatMap(({ boards }) => boards.flatMap(({ stock }) => stock.board ?? []));
   const saw = () =>
     replace({ remove: [...gone], add: [...offcuts] })
       .unwrap()
-      .then(() => setSaid(`${gone.length} boards are taken out, ${offcuts.length} offcuts put in.`))
+      .then((added) => {
+        setSaid(`${gone.length} boards are taken out, ${offcuts.length} offcuts put in.`);
+        setBack({ remove: added.map(({ id }) => id), add: used.map(({ id: _, ...board }) => board) });
+      })
       .catch((error) => setSaid(sentencesOf(error).join(' ')));
+  const putBack = (change: NonNullable<typeof back>) =>
+    replace(change)
+      .unwrap()
+      .then(() => setSaid('The boards are back, the offcuts gone.'))
+      .catch((error) => setSaid(sentencesOf(error).join(' ')))
+      .finally(() => setBack(null));
   return (
     <section aria-label="When it is sawn" className="mb-4">
       <Button disabled={!ready} onClick={saw}>
@@ -181,6 +192,7 @@ function Sawn({
       <p role="status" className="text-sm">
         {said}
       </p>
+      {back && <Button onClick={() => putBack(back)}>Put the boards back</Button>}
     </section>
   );
 }
