@@ -1,14 +1,21 @@
+import type { ServerResponse } from 'node:http';
+import { Database } from '@fellside/database';
 import { type DynamicModule, Module } from '@nestjs/common';
 import { ServeStaticModule } from '@nestjs/serve-static';
-import { TypeOrmModule } from '@nestjs/typeorm';
+import { BackupsController } from './backups/backups.controller.js';
+import { BackupsService } from './backups/backups.service.js';
 import { BoardsController } from './boards/boards.controller.js';
 import { BoardsService } from './boards/boards.service.js';
-import { databaseOptions } from './database/options.js';
+import { DoorController } from './door/door.controller.js';
+import { DrawingsController } from './drawings/drawings.controller.js';
+import { DrawingsService } from './drawings/drawings.service.js';
+import { HealthController } from './health/health.controller.js';
 import { PatternsController } from './patterns/patterns.controller.js';
 import { PicturesController } from './pictures/pictures.controller.js';
+import { PicturesService } from './pictures/pictures.service.js';
 import { ProjectsController } from './projects/projects.controller.js';
 import { ProjectsService } from './projects/projects.service.js';
-import type { Settings } from './settings.js';
+import { SETTINGS, type Settings } from './settings.js';
 import { SheetsController } from './sheets/sheets.controller.js';
 import { SheetsService } from './sheets/sheets.service.js';
 import { ShopController } from './shop/shop.controller.js';
@@ -17,21 +24,31 @@ import { StashService } from './stash/stash.service.js';
 import { WoodsController } from './woods/woods.controller.js';
 import { WoodsService } from './woods/woods.service.js';
 
+/** Files under /assets have a digest of their content in their names: they never change. */
+const cached = (response: ServerResponse, path: string): void => {
+  const forever = /[\\/]assets[\\/]/.test(path);
+  response.setHeader('Cache-Control', forever ? 'public, max-age=31536000, immutable' : 'no-cache');
+};
+
 @Module({})
 export class AppModule {
-  /** The whole server: API under /api, the interface for every other address. */
-  static with(settings: Pick<Settings, 'dataFolder' | 'webFolder'>): DynamicModule {
+  /** The whole server over an open database: API under /api, the interface for every other address. */
+  static with(settings: Settings, database: Database): DynamicModule {
     return {
       module: AppModule,
       imports: [
-        TypeOrmModule.forRoot({ ...databaseOptions(settings.dataFolder), retryAttempts: 0 }),
         ServeStaticModule.forRoot({
           rootPath: settings.webFolder,
           exclude: ['/api/{*rest}', '/assets/{*rest}'],
+          serveStaticOptions: { setHeaders: cached, cacheControl: false },
         }),
       ],
       controllers: [
+        DoorController,
+        HealthController,
+        BackupsController,
         ProjectsController,
+        DrawingsController,
         WoodsController,
         ShopController,
         PicturesController,
@@ -40,7 +57,18 @@ export class AppModule {
         BoardsController,
         SheetsController,
       ],
-      providers: [ProjectsService, WoodsService, StashService, BoardsService, SheetsService],
+      providers: [
+        { provide: Database, useValue: database },
+        { provide: SETTINGS, useValue: settings },
+        ProjectsService,
+        DrawingsService,
+        WoodsService,
+        StashService,
+        BoardsService,
+        PicturesService,
+        BackupsService,
+        SheetsService,
+      ],
     };
   }
 }

@@ -1,53 +1,90 @@
 import 'reflect-metadata';
-import { MOST_BYTES } from '@fellside/core';
+import type { Server } from 'node:http';
+import { MOST_BYTES, MOST_FILE_BYTES } from '@fellside/core';
 import { demoBoards, demoProjects, demoStash } from '@fellside/core/demo';
+import { openDatabase, Refusal, readMachine } from '@fellside/database';
 import { HttpAdapterHost, NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import compression from 'compression';
 import helmet from 'helmet';
+import type { EntityManager } from 'typeorm';
 import { AppModule } from './app.module.js';
-import { BoardsService } from './boards/boards.service.js';
-import { ownPagesOnly } from './neighbours.js';
-import { MOST_PICTURE } from './pictures/pictures.controller.js';
-import { ProjectsService } from './projects/projects.service.js';
+import { insertBoards } from './boards/boards.service.js';
+import { standingAt } from './door/door.js';
+import { isLoopback } from './door/hosts.js';
+import { MOST_PICTURE } from './pictures/pictures.service.js';
+import { insertPiece } from './projects/writing.js';
 import { BodyFilter } from './reasons/bodyFilter.js';
 import type { Settings } from './settings.js';
-import { StashService } from './stash/stash.service.js';
+import { stashRing } from './stash/stash.service.js';
 
-/** A request carries a document and its history. */
-const MOST_BODY = 3 * MOST_BYTES;
+/** A request carries a document and its history, or a project file with its picture. */
+const MOST_BODY = Math.max(3 * MOST_BYTES, MOST_FILE_BYTES + 1024 * 1024);
 
-/** Builds the server without listening; it logs nothing until it does, so that what stops it is said once. Throws when the data folder is in use. */
+/** How long a client may take over its headers, and over a whole request (ms). */
+const HEADERS_TIMEOUT = 15_000;
+const REQUEST_TIMEOUT = 10 * 60_000;
+
+/**
+ * Builds the server without listening; it logs nothing until it does, so that what stops it is said once. Throws a
+ * `Refusal` when the data folder is in use or cannot be trusted, or when others could come in without a passphrase.
+ */
 export async function createServer(settings: Settings): Promise<NestExpressApplication> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
-    logger: false,
-    abortOnError: false,
-    forceCloseConnections: true,
+  const { dataFolder, host, hosts } = settings;
+  const passphrase = () => readMachine(dataFolder).passphrase;
+  if (!isLoopback(host) && !passphrase())
+    throw new Refusal(
+      `FELLSIDE_HOST is ${host}: other machines can reach that, and no passphrase is set. Set one with npx fellside passphrase, then start again.`,
+    );
+  const open = await openDatabase(dataFolder, {
+    asItIs: settings.asItIs,
+    ...(settings.demo && { fill: fillShelf }),
   });
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        directives: { 'script-src': ["'self'", "'wasm-unsafe-eval'"], 'upgrade-insecure-requests': null },
-      },
-      strictTransportSecurity: false,
-    }),
-  );
-  app.use(ownPagesOnly(settings.host));
-  app.useBodyParser('json', { limit: MOST_BODY });
-  app.useBodyParser('text', { limit: MOST_BODY });
-  app.useBodyParser('raw', { type: ['image/png', 'image/jpeg'], limit: MOST_PICTURE });
-  app.useGlobalFilters(new BodyFilter(app.get(HttpAdapterHost).httpAdapter));
-  if (settings.demo) await fillShelf(app.get(ProjectsService), app.get(StashService), app.get(BoardsService));
-  return app;
+  try {
+    const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings, open.database), {
+      logger: false,
+      abortOnError: false,
+      forceCloseConnections: true,
+      bodyParser: false,
+    });
+    app.use(
+      helmet({
+        contentSecurityPolicy: {
+          directives: { 'script-src': ["'self'", "'wasm-unsafe-eval'"], 'upgrade-insecure-requests': null },
+        },
+        strictTransportSecurity: false,
+      }),
+    );
+    app.use(standingAt({ hosts, passphrase }));
+    app.use(compression());
+    app.useBodyParser('json', { limit: MOST_BODY });
+    app.useBodyParser('text', { limit: MOST_BODY });
+    app.useBodyParser('raw', { type: ['image/png', 'image/jpeg'], limit: MOST_PICTURE });
+    app.useGlobalFilters(new BodyFilter(app.get(HttpAdapterHost).httpAdapter));
+    const http = app.getHttpServer() as Server;
+    http.headersTimeout = HEADERS_TIMEOUT;
+    http.requestTimeout = REQUEST_TIMEOUT;
+    closing(app, open.close);
+    return app;
+  } catch (error) {
+    await open.close();
+    throw error;
+  }
 }
 
-/** Puts the demo pieces, rings and boards into a database that never held any. */
-async function fillShelf(
-  projects: ProjectsService,
-  stash: StashService,
-  boards: BoardsService,
-): Promise<void> {
-  if ((await projects.count()) > 0) return;
-  for (const piece of demoProjects().reverse()) await projects.create(piece);
-  for (const ring of demoStash()) await stash.add(ring);
-  await boards.replace([], demoBoards());
+/** The database is closed after everything that may write to it. */
+function closing(app: NestExpressApplication, close: () => Promise<void>): void {
+  const inner = app.close.bind(app);
+  let closed: Promise<void> | null = null;
+  app.close = () => {
+    closed ??= inner().finally(close);
+    return closed;
+  };
+}
+
+/** Puts the demo pieces, rings and boards into a new database. */
+async function fillShelf(manager: EntityManager): Promise<void> {
+  for (const piece of demoProjects().reverse()) await insertPiece(manager, piece);
+  for (const ring of demoStash()) await stashRing(manager, ring);
+  await insertBoards(manager, demoBoards());
 }

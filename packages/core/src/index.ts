@@ -19,7 +19,14 @@ export {
   readProfile,
   writeProfile,
 } from './exchange/profile/formats.js';
-export { MOST_BYTES, type ProjectFile, readProjectFile, writeProjectFile } from './exchange/projectFile.js';
+export {
+  type CarriedPicture,
+  MOST_BYTES,
+  MOST_FILE_BYTES,
+  type ProjectFile,
+  readProjectFile,
+  writeProjectFile,
+} from './exchange/projectFile.js';
 export { ringDrawing } from './exchange/ringDrawing.js';
 export { segmentDrawing } from './exchange/segmentDrawing.js';
 export { accountCsv, buyingCsv, layoutCsv, ringsCsv, setupsCsv, stripsCsv } from './exchange/tablesCsv.js';
@@ -116,7 +123,10 @@ export type { Stroke } from './project/commands/paintCommands.js';
 export { liftOfBands } from './project/commands/stack.js';
 export type { StashedRing } from './project/commands/stashCommands.js';
 export { projectedSections } from './project/commands/twistCommands.js';
+export { changesBetween } from './project/changes.js';
 export { AGES, type TouchingPair, touchingPairs, weakShare } from './project/contrast.js';
+export { copyOf, fromStash } from './project/copy.js';
+export { elevationPicture, type SmallPicture } from './project/elevation.js';
 export {
   type Edited,
   type History,
@@ -127,6 +137,7 @@ export {
   undone,
 } from './project/history.js';
 export { readProject } from './project/inspect.js';
+export { judged } from './project/judged.js';
 export { meshesOf, type StackMesh } from './project/meshes.js';
 export { mirrorImage } from './project/mirror.js';
 export { type Plan, plan } from './project/plan.js';

@@ -1,43 +1,52 @@
 import { randomUUID } from 'node:crypto';
 import type { Board, NewBoard } from '@fellside/core';
+import { BoardEntity, Database } from '@fellside/database';
 import { Injectable, NotFoundException } from '@nestjs/common';
-import { DataSource, type EntityManager } from 'typeorm';
-import { BoardEntity } from './board.entity.js';
+import type { EntityManager } from 'typeorm';
+import { json } from '../projects/stored.js';
 
 const GONE = { statusCode: 404, message: 'There is no such board; it may have been taken out elsewhere.' };
 
 /** The boards on hand, shared by all pieces. */
 @Injectable()
 export class BoardsService {
-  constructor(private readonly database: DataSource) {}
+  constructor(private readonly database: Database) {}
 
   async list(): Promise<Board[]> {
-    const rows = await this.database
-      .getRepository(BoardEntity)
-      .find({ order: { savedAt: 'DESC', id: 'ASC' } });
-    return rows.map(({ id, board }) => ({ ...board, id }));
+    const rows = await this.database.read((manager) =>
+      manager.find(BoardEntity, { order: { savedAt: 'DESC', id: 'ASC' } }),
+    );
+    return rows.flatMap(({ id, board }) => {
+      const read = json(board) as NewBoard | undefined;
+      return read ? [{ ...read, id }] : [];
+    });
   }
 
-  async change(id: string, board: NewBoard): Promise<Board> {
-    const boards = this.database.getRepository(BoardEntity);
-    if (!(await boards.existsBy({ id }))) throw new NotFoundException(GONE);
-    await boards.update({ id }, { board });
-    return { ...board, id };
+  change(id: string, board: NewBoard): Promise<Board> {
+    return this.database.write(async (manager) => {
+      if (!(await manager.existsBy(BoardEntity, { id }))) throw new NotFoundException(GONE);
+      await manager.update(BoardEntity, { id }, { board: JSON.stringify(board) });
+      return { ...board, id };
+    });
   }
 
   /** Takes boards out and puts others in, all or nothing: entering, splitting, and what is left after sawing. */
   replace(remove: readonly string[], add: readonly NewBoard[]): Promise<Board[]> {
-    return this.database.transaction(async (manager: EntityManager) => {
-      const boards = manager.getRepository(BoardEntity);
+    return this.database.write(async (manager) => {
       for (const id of remove) {
-        const { affected } = await boards.delete({ id });
+        const { affected } = await manager.delete(BoardEntity, { id });
         if (affected !== 1) throw new NotFoundException(GONE);
       }
-      const savedAt = new Date().toISOString();
-      const rows = add.map((board) => ({ id: randomUUID(), board, savedAt }));
-      // A row at a time: SQLite allows a limited number of values in one statement.
-      for (const row of rows) await boards.insert(row);
-      return rows.map(({ id, board }) => ({ ...board, id }));
+      return insertBoards(manager, add);
     });
   }
+}
+
+/** Puts boards in; a row at a time, for SQLite allows a limited number of values in one statement. */
+export async function insertBoards(manager: EntityManager, add: readonly NewBoard[]): Promise<Board[]> {
+  const savedAt = new Date().toISOString();
+  const rows = add.map((board) => ({ ...board, id: randomUUID() }));
+  for (const { id, ...board } of rows)
+    await manager.insert(BoardEntity, { id, board: JSON.stringify(board), savedAt });
+  return rows;
 }

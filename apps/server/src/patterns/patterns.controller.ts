@@ -1,36 +1,42 @@
 import { randomUUID } from 'node:crypto';
 import { type Pattern, patternSchema } from '@fellside/core';
+import { Database, PatternEntity } from '@fellside/database';
 import { Body, Controller, Delete, Get, HttpCode, NotFoundException, Param, Post } from '@nestjs/common';
-import { DataSource } from 'typeorm';
+import { json } from '../projects/stored.js';
 import { parsed } from '../reasons/answer.js';
-import { PatternEntity } from './pattern.entity.js';
 
 /** Patterns that all pieces share. */
 @Controller('api/patterns')
 export class PatternsController {
-  constructor(private readonly database: DataSource) {}
+  constructor(private readonly database: Database) {}
 
   @Get()
-  list() {
-    return this.patterns.find({ order: { savedAt: 'DESC', id: 'ASC' } });
+  async list() {
+    const rows = await this.database.read((manager) =>
+      manager.find(PatternEntity, { order: { savedAt: 'DESC', id: 'ASC' } }),
+    );
+    return rows.flatMap(({ pattern, ...row }) => {
+      const read = json(pattern) as Pattern | undefined;
+      return read ? [{ ...row, pattern: read }] : [];
+    });
   }
 
   @Post()
-  async add(@Body() body: unknown) {
+  add(@Body() body: unknown) {
     const pattern = parsed(patternSchema, body) as Pattern;
-    const kept = { id: randomUUID(), pattern, savedAt: new Date().toISOString() };
-    await this.patterns.insert(kept);
-    return kept;
+    const kept = { id: randomUUID(), savedAt: new Date().toISOString() };
+    return this.database.write(async (manager) => {
+      await manager.insert(PatternEntity, { ...kept, pattern: JSON.stringify(pattern) });
+      return { ...kept, pattern };
+    });
   }
 
   @Delete(':id')
   @HttpCode(204)
-  async remove(@Param('id') id: string) {
-    const { affected } = await this.patterns.delete({ id });
-    if (!affected) throw new NotFoundException({ statusCode: 404, message: 'There is no such pattern.' });
-  }
-
-  private get patterns() {
-    return this.database.getRepository(PatternEntity);
+  remove(@Param('id') id: string) {
+    return this.database.write(async (manager) => {
+      const { affected } = await manager.delete(PatternEntity, { id });
+      if (!affected) throw new NotFoundException({ statusCode: 404, message: 'There is no such pattern.' });
+    });
   }
 }

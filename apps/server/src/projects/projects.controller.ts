@@ -1,41 +1,79 @@
-import { type History, historySchema, readProject, readProjectFile } from '@fellside/core';
-import { Body, Controller, Delete, Get, HttpCode, Param, ParseIntPipe, Post, Put } from '@nestjs/common';
+import {
+  type History,
+  historySchema,
+  readProject,
+  readProjectFile,
+  writeProjectFile,
+} from '@fellside/core';
+import { Database, PictureEntity } from '@fellside/database';
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  Header,
+  HttpCode,
+  Param,
+  ParseIntPipe,
+  Post,
+  Put,
+  Query,
+} from '@nestjs/common';
 import { z } from 'zod';
 import { accepted, parsed } from '../reasons/answer.js';
-import { StashService } from '../stash/stash.service.js';
 import { WoodsService } from '../woods/woods.service.js';
 import { ProjectsService } from './projects.service.js';
+import { MOST_ON_PAGE } from './shelf.js';
+import { takeIn } from './taking.js';
 
 const newBody = z.strictObject({ document: z.unknown() });
 const saveBody = z.strictObject({ revision: z.int().min(1), document: z.unknown(), history: historySchema });
+const takeBody = z.strictObject({
+  text: z.string(),
+  woods: z.record(z.string(), z.enum(['mine', 'both'])).default({}),
+  anew: z.boolean().default(false),
+});
+const pageNumber = (label: string, least: number, most: number, usual: number) =>
+  z.coerce
+    .number({ error: `${label} has to be a number.` })
+    .int({ error: `${label} has to be a whole number.` })
+    .min(least, { error: `${label} has to be at least ${least}.` })
+    .max(most, { error: `${label} has to be at most ${most}.` })
+    .default(usual);
+const pageAsk = z.strictObject({
+  from: pageNumber('From', 0, 1e6, 0),
+  count: pageNumber('Count', 1, MOST_ON_PAGE, 60),
+  removed: z
+    .enum(['true', 'false'])
+    .default('false')
+    .transform((given) => given === 'true'),
+  named: z.string().max(80).default(''),
+});
 
 @Controller('api/projects')
 export class ProjectsController {
   constructor(
     private readonly projects: ProjectsService,
     private readonly woods: WoodsService,
-    private readonly stash: StashService,
+    private readonly database: Database,
   ) {}
 
   @Get()
-  list() {
-    return this.projects.list();
+  list(@Query() query: unknown) {
+    return this.projects.list(parsed(pageAsk, query));
   }
 
   @Post()
-  async create(@Body() body: unknown) {
-    const document = accepted(readProject(parsed(newBody, body).document));
-    await this.stash.assertFree(document, null);
-    return this.projects.create(document);
+  create(@Body() body: unknown) {
+    return this.projects.create(accepted(readProject(parsed(newBody, body).document)));
   }
 
-  /** Takes the text of a project file; woods in it that are not known here are taken in as own woods. */
+  /** Takes in a project file: its text, or that with what to do about woods that differ and rings from the stash. */
   @Post('import')
-  async import(@Body() text: unknown) {
-    const file = accepted(readProjectFile(typeof text === 'string' ? text : ''));
-    await this.stash.assertFree(file.project, null);
-    await this.woods.takeIn(file.woods);
-    return this.projects.create(file.project);
+  import(@Body() body: unknown) {
+    const { text, woods, anew } = parsed(takeBody, typeof body === 'string' ? { text: body } : body);
+    const file = accepted(readProjectFile(text));
+    return this.database.write((manager) => takeIn(manager, file, { woods, anew }));
   }
 
   @Get(':id')
@@ -43,26 +81,48 @@ export class ProjectsController {
     return this.projects.get(id);
   }
 
+  /** The project file of a piece, with its picture and own woods. */
+  @Get(':id/file')
+  @Header('content-type', 'application/json; charset=utf-8')
+  async file(@Param('id') id: string): Promise<string> {
+    const project = await this.projects.document(id);
+    const key = project.underlay?.picture;
+    const picture = key ? await this.database.read((manager) => manager.findOneBy(PictureEntity, { key })) : null;
+    const carried = picture && { key: picture.key, base64: picture.bytes.toString('base64') };
+    return writeProjectFile(project, await this.woods.list(), carried ?? undefined);
+  }
+
+  /** What is stored, as it is. */
+  @Get(':id/raw')
+  @Header('content-type', 'text/plain; charset=utf-8')
+  raw(@Param('id') id: string) {
+    return this.projects.raw(id);
+  }
+
   @Put(':id')
-  async save(@Param('id') id: string, @Body() body: unknown) {
+  save(@Param('id') id: string, @Body() body: unknown) {
     const { revision, document, history } = parsed(saveBody, body);
-    const project = accepted(readProject(document));
-    await this.stash.assertFree(project, id);
-    return this.projects.save(id, revision, project, history as History);
+    return this.projects.save(id, revision, accepted(readProject(document)), history as History);
   }
 
   @Delete(':id')
   @HttpCode(204)
   remove(@Param('id') id: string) {
-    return this.projects.setRemoved(id, true);
+    return this.projects.remove(id);
+  }
+
+  /** Takes a removed piece away for good. */
+  @Delete(':id/for-good')
+  @HttpCode(204)
+  removeForGood(@Param('id') id: string) {
+    return this.projects.removeForGood(id);
   }
 
   /** Puts a removed piece back on the shelf. */
   @Post(':id/restore')
   @HttpCode(204)
-  async restore(@Param('id') id: string) {
-    await this.stash.assertFree(await this.projects.removed(id), id);
-    return this.projects.setRemoved(id, false);
+  restore(@Param('id') id: string) {
+    return this.projects.putBack(id);
   }
 
   @Get(':id/versions')
@@ -75,3 +135,4 @@ export class ProjectsController {
     return this.projects.version(id, revision);
   }
 }
+

@@ -1,137 +1,148 @@
-import { randomUUID } from 'node:crypto';
-import {
-  type History,
-  NO_HISTORY,
-  type Project,
-  readProject,
-  SCHEMA_VERSION,
-  STEPS_STAND_SINCE,
-} from '@fellside/core';
+import { changesBetween, type History, type Project } from '@fellside/core';
+import { Database, ProjectEntity, shelved, VersionEntity } from '@fellside/database';
 import { ConflictException, Injectable, NotFoundException } from '@nestjs/common';
-import { DataSource, IsNull, LessThanOrEqual } from 'typeorm';
-import { ProjectEntity } from './project.entity.js';
-import { VersionEntity } from './version.entity.js';
+import { type EntityManager, IsNull, Not } from 'typeorm';
+import { accepted } from '../reasons/answer.js';
+import { assertFree } from '../stash/stash.service.js';
+import { type ShelfAsk, type ShelfPage, shelfPage } from './shelf.js';
+import { readStored } from './stored.js';
+import { deletePiece, insertPiece, keepUses, keepVersion, type SavedPiece } from './writing.js';
 
-/**
- * A document that an older Fellside saved, brought up to date as it is read. Steps to undo that speak of a shape which
- * is no more are left behind; what is stored stays as it is until the next save.
- */
-function upToDate<T extends { document: Project; history?: History }>(saved: T): T {
-  const { schema } = saved.document as { schema: number };
-  if (schema === SCHEMA_VERSION) return saved;
-  const read = readProject(saved.document);
-  if (!read.ok) return saved;
-  const stale = saved.history && schema < STEPS_STAND_SINCE;
-  return { ...saved, document: read.value, ...(stale && { history: NO_HISTORY }) };
+/** A version as listed: when, and what it changed from the one before it that is kept. */
+export interface ListedVersion {
+  readonly revision: number;
+  readonly savedAt: string;
+  /** In sentences, lengths in mm; null where the version cannot be read, or is the first that is kept. */
+  readonly changes: readonly string[] | null;
 }
 
-/** How many versions of a project are kept. */
-const VERSIONS_KEPT = 100;
+const missing = (message = 'There is no such piece on the shelf.') =>
+  new NotFoundException({ statusCode: 404, message });
 
 @Injectable()
 export class ProjectsService {
-  constructor(private readonly database: DataSource) {}
+  constructor(private readonly database: Database) {}
 
-  /** The shelf, last saved first; without the histories, which no shelf shows. */
-  async list(): Promise<Omit<ProjectEntity, 'history'>[]> {
-    const select = { id: true, revision: true, document: true, savedAt: true } as const;
-    const found = await this.projects.find({
-      where: { removedAt: IsNull() },
-      order: { savedAt: 'DESC', id: 'ASC' },
-      select,
-    });
-    return found.map(upToDate);
+  list(ask: ShelfAsk): Promise<ShelfPage> {
+    return this.database.read((manager) => shelfPage(manager, ask));
   }
 
-  /** How many there are or ever were, removed ones included. */
-  count(): Promise<number> {
-    return this.projects.count();
+  get(id: string): Promise<SavedPiece> {
+    return this.database.read((manager) => read(manager, id));
   }
 
-  async get(id: string): Promise<ProjectEntity> {
-    const found = await this.projects.findOneBy({ id, removedAt: IsNull() });
-    if (!found)
-      throw new NotFoundException({ statusCode: 404, message: 'There is no such piece on the shelf.' });
-    return upToDate(found);
+  /** What is stored of a piece, as it is, for one that cannot be read. */
+  async raw(id: string): Promise<string> {
+    const found = await this.database.read((manager) => manager.findOneBy(ProjectEntity, { id }));
+    if (!found) throw missing('There is no such piece.');
+    return found.document;
   }
 
-  async create(document: Project): Promise<ProjectEntity> {
-    const project = this.projects.create({
-      id: randomUUID(),
-      revision: 1,
-      document,
-      history: NO_HISTORY,
-      savedAt: new Date().toISOString(),
-      removedAt: null,
-    });
-    await this.database.transaction(async (manager) => {
-      await manager.insert(ProjectEntity, project);
-      await manager.insert(VersionEntity, {
-        projectId: project.id,
-        revision: 1,
-        document,
-        savedAt: project.savedAt,
-      });
-    });
-    return project;
-  }
-
-  /** Saves over `revision`; 409 with the project as it stands when somebody saved since. */
-  async save(id: string, revision: number, document: Project, history: History): Promise<ProjectEntity> {
-    const savedAt = new Date().toISOString();
-    await this.database.transaction(async (manager) => {
-      const change = { revision: revision + 1, document, history, savedAt };
-      const { affected } = await manager.update(ProjectEntity, { id, revision, removedAt: IsNull() }, change);
-      if (!affected) throw await this.stale(id);
-      await manager.insert(VersionEntity, { projectId: id, revision: revision + 1, document, savedAt });
-      await manager.delete(VersionEntity, {
-        projectId: id,
-        revision: LessThanOrEqual(revision + 1 - VERSIONS_KEPT),
-      });
-    });
-    return this.get(id);
-  }
-
-  /** The document of a piece, on the shelf or removed. */
-  async removed(id: string): Promise<Project> {
-    const found = await this.projects.findOneBy({ id });
-    if (!found) throw new NotFoundException({ statusCode: 404, message: 'There is no such piece.' });
-    return upToDate(found).document;
-  }
-
-  async setRemoved(id: string, removed: boolean): Promise<void> {
-    const { affected } = await this.projects.update(
-      { id },
-      { removedAt: removed ? new Date().toISOString() : null },
-    );
-    if (!affected) throw new NotFoundException({ statusCode: 404, message: 'There is no such piece.' });
-  }
-
-  versions(projectId: string): Promise<Pick<VersionEntity, 'revision' | 'savedAt'>[]> {
-    return this.history.find({
-      where: { projectId },
-      select: { revision: true, savedAt: true },
-      order: { revision: 'DESC' },
+  create(document: Project): Promise<SavedPiece> {
+    return this.database.write(async (manager) => {
+      await assertFree(manager, document, null);
+      return insertPiece(manager, document);
     });
   }
 
-  async version(projectId: string, revision: number): Promise<VersionEntity> {
-    const found = await this.history.findOneBy({ projectId, revision });
-    if (!found) throw new NotFoundException({ statusCode: 404, message: 'That version is not kept.' });
-    return upToDate(found);
+  /** Saves over `revision`; 409 with the piece as it stands when somebody saved since, or took it off the shelf. */
+  save(
+    id: string,
+    revision: number,
+    project: Project,
+    history: History,
+  ): Promise<Pick<SavedPiece, 'id' | 'revision' | 'savedAt'>> {
+    return this.database.write(async (manager) => {
+      const savedAt = new Date().toISOString();
+      const document = JSON.stringify(project);
+      await this.assertCurrent(manager, id, revision);
+      await assertFree(manager, project, id);
+      const change = { revision: revision + 1, document, history: JSON.stringify(history), savedAt };
+      await manager.update(ProjectEntity, { id }, { ...change, ...shelved(document).columns });
+      await keepVersion(manager, { projectId: id, revision: revision + 1, document, savedAt });
+      await keepUses(manager, id, document);
+      return { id, revision: revision + 1, savedAt };
+    });
   }
 
-  private async stale(id: string): Promise<Error> {
-    const current = await this.get(id);
-    const message = `The piece was saved by another window (revision ${current.revision}). Nothing was overwritten.`;
-    return new ConflictException({ statusCode: 409, message, current });
+  /** The removed piece's document, whoever asks for it. */
+  async document(id: string): Promise<Project> {
+    const found = await this.database.read((manager) => manager.findOneBy(ProjectEntity, { id }));
+    if (!found) throw missing('There is no such piece.');
+    return accepted(readStored(found.document)).document;
   }
 
-  private get projects() {
-    return this.database.getRepository(ProjectEntity);
+  /** Takes a piece off the shelf; its rings of the stash are free then. */
+  remove(id: string): Promise<void> {
+    return this.database.write(async (manager) => {
+      const removedAt = new Date().toISOString();
+      const { affected } = await manager.update(ProjectEntity, { id, removedAt: IsNull() }, { removedAt });
+      if (!affected) throw missing();
+    });
   }
 
-  private get history() {
-    return this.database.getRepository(VersionEntity);
+  /** Puts a removed piece back; 422 where another one has its rings of the stash by now. */
+  putBack(id: string): Promise<void> {
+    return this.database.write(async (manager) => {
+      const found = await manager.findOneBy(ProjectEntity, { id });
+      if (!found) throw missing('There is no such piece.');
+      const stored = readStored(found.document);
+      if (stored.ok) await assertFree(manager, stored.value.document, id);
+      await manager.update(ProjectEntity, { id }, { removedAt: null });
+    });
+  }
+
+  /** Takes a removed piece away for good, with its versions. */
+  removeForGood(id: string): Promise<void> {
+    return this.database.write(async (manager) => {
+      if (!(await manager.existsBy(ProjectEntity, { id, removedAt: Not(IsNull()) })))
+        throw missing('There is no such piece among the removed ones.');
+      await deletePiece(manager, id);
+    });
+  }
+
+  /** Versions that are kept, newest first. */
+  async versions(projectId: string): Promise<ListedVersion[]> {
+    const order = { revision: 'ASC' } as const;
+    const all = await this.database.read((manager) => manager.find(VersionEntity, { where: { projectId }, order }));
+    let before: Project | null = null;
+    const listed = all.map(({ revision, savedAt, document }): ListedVersion => {
+      const stored = readStored(document);
+      const now = stored.ok ? stored.value.document : null;
+      const changes = before && now ? changesBetween(before, now) : null;
+      before = now ?? before;
+      return { revision, savedAt, changes };
+    });
+    return listed.reverse();
+  }
+
+  async version(projectId: string, revision: number): Promise<{ revision: number; savedAt: string; document: Project }> {
+    const found = await this.database.read((manager) => manager.findOneBy(VersionEntity, { projectId, revision }));
+    if (!found) throw missing('That version is not kept.');
+    return { revision, savedAt: found.savedAt, document: accepted(readStored(found.document)).document };
+  }
+
+  /** 409 unless the piece stands at a revision; a document of a newer Fellside is never written over. */
+  private async assertCurrent(manager: EntityManager, id: string, revision: number): Promise<void> {
+    const found = await manager.findOneBy(ProjectEntity, { id });
+    if (!found) throw missing();
+    const stored = readStored(found.document, found.history);
+    if (!stored.ok) throw new ConflictException({ statusCode: 409, message: stored.reasons[0]!.message });
+    if (found.revision === revision && found.removedAt === null) return;
+    const current = { id, revision: found.revision, savedAt: found.savedAt, ...stored.value };
+    if (found.removedAt !== null) {
+      const message = 'The piece was taken off the shelf in another window. Nothing was overwritten.';
+      throw new ConflictException({ statusCode: 409, code: 'removed', message, current });
+    }
+    const message = `The piece was saved by another window (revision ${found.revision}). Nothing was overwritten.`;
+    throw new ConflictException({ statusCode: 409, message, current });
   }
 }
+
+async function read(manager: EntityManager, id: string): Promise<SavedPiece> {
+  const found = await manager.findOneBy(ProjectEntity, { id, removedAt: IsNull() });
+  if (!found) throw missing();
+  const { revision, savedAt } = found;
+  return { id, revision, savedAt, ...accepted(readStored(found.document, found.history)) };
+}
+

@@ -1,8 +1,8 @@
-import { type Reason, type Result, reasonsOf } from '@fellside/core';
+import { judged, type Reason, type Result } from '@fellside/core';
 import { UnprocessableEntityException } from '@nestjs/common';
 import type { z } from 'zod';
 
-/** 422 with the whole list of what is wrong. */
+/** 422 with the list of what is wrong. */
 export class Unprocessable extends UnprocessableEntityException {
   constructor(reasons: readonly Reason[]) {
     super({ statusCode: 422, reasons });
@@ -15,9 +15,5 @@ export function accepted<T>(result: Result<T>): T {
   return result.value;
 }
 
-/** What a schema makes of a request's body, or 422 with the reasons. */
-export function parsed<T>(schema: z.ZodType<T>, given: unknown): T {
-  const result = schema.safeParse(given);
-  if (!result.success) throw new Unprocessable(reasonsOf(result.error));
-  return result.data;
-}
+/** What a schema makes of a request's body, or 422 with the reasons; cheap limits are looked at first. */
+export const parsed = <T>(schema: z.ZodType<T>, given: unknown): T => accepted(judged(schema, given));

@@ -1,5 +1,6 @@
 import { GOALS } from '@fellside/core';
-import { Controller, Get, Header, Param, Query, StreamableFile } from '@nestjs/common';
+import { Controller, Get, Header, Param, Query, Req, StreamableFile } from '@nestjs/common';
+import type { Request } from 'express';
 import { z } from 'zod';
 import { parsed } from '../reasons/answer.js';
 import { SheetsService } from './sheets.service.js';
@@ -18,15 +19,27 @@ const wishSchema = z.strictObject({
   buying: yes('Buying', 'true'),
 });
 
-@Controller('api/projects/:id/sheets')
+@Controller('api')
 export class SheetsController {
   constructor(private readonly sheets: SheetsService) {}
 
-  @Get()
+  /** How many sheets are being drawn and how many wait. */
+  @Get('sheets')
+  line() {
+    return this.sheets.line;
+  }
+
+  /** The sheets of a saved piece; drawing ends when the asker leaves. */
+  @Get('projects/:id/sheets')
   @Header('content-type', 'application/pdf')
-  async pdf(@Param('id') id: string, @Query() query: unknown): Promise<StreamableFile> {
-    return new StreamableFile(await this.sheets.pdf(id, parsed(wishSchema, query)), {
-      type: 'application/pdf',
-    });
+  async pdf(
+    @Param('id') id: string,
+    @Query() query: unknown,
+    @Req() request: Request,
+  ): Promise<StreamableFile> {
+    const left = new AbortController();
+    request.socket.once('close', () => left.abort());
+    const pdf = await this.sheets.pdf(id, parsed(wishSchema, query), left.signal);
+    return new StreamableFile(pdf, { type: 'application/pdf' });
   }
 }

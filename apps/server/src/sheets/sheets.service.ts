@@ -1,14 +1,13 @@
-import { existsSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
-import { Worker } from 'node:worker_threads';
-import { DEFAULT_SHOP, type Goal, type Result } from '@fellside/core';
+import { availableParallelism } from 'node:os';
+import type { Goal, Result } from '@fellside/core';
+import { Database } from '@fellside/database';
 import { loadSolver, type SheetPaper, type SheetsAsk, shopSheets } from '@fellside/sheets';
-import { Injectable } from '@nestjs/common';
-import { DataSource } from 'typeorm';
+import { HttpException, Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { BoardsService } from '../boards/boards.service.js';
 import { ProjectsService } from '../projects/projects.service.js';
 import { Unprocessable } from '../reasons/answer.js';
-import { ShopEntity } from '../shop/shop.entity.js';
+import { shopIn } from '../shop/shop.controller.js';
+import { GivenUp, Threads } from '../threads/threads.js';
 import { WoodsService } from '../woods/woods.service.js';
 
 export interface SheetsWish {
@@ -19,43 +18,49 @@ export interface SheetsWish {
   readonly buying: boolean;
 }
 
-const WORKER = new URL('./sheetsWorker.js', import.meta.url);
+/** As many sheets at once as there are cores; the solver's own limits end well before these. */
+const LIMITS = { most: availableParallelism(), mostWaiting: 12, seconds: 300, megabytes: 1024 } as const;
+
+const STATUS = { full: 503, time: 503, memory: 503, left: 499 } as const;
 
 /** Shop sheets of a project as it was last saved, with the shop's figures, woods and boards. */
 @Injectable()
-export class SheetsService {
+export class SheetsService implements OnModuleDestroy {
+  private readonly threads = new Threads<SheetsAsk, Result<Uint8Array>>(
+    new URL('./sheetsWorker.js', import.meta.url),
+    (ask) => shopSheets(ask, loadSolver),
+    LIMITS,
+  );
+
   constructor(
-    private readonly database: DataSource,
+    private readonly database: Database,
     private readonly projects: ProjectsService,
     private readonly woods: WoodsService,
     private readonly boards: BoardsService,
   ) {}
 
-  async pdf(id: string, wish: SheetsWish): Promise<Uint8Array> {
+  /** How many sheets are being drawn, and how many wait. */
+  get line() {
+    return this.threads.state;
+  }
+
+  async pdf(id: string, wish: SheetsWish, signal: AbortSignal): Promise<Uint8Array> {
     const { document: project } = await this.projects.get(id);
-    const row = await this.database.getRepository(ShopEntity).findOneBy({ id: 1 });
-    const ask: SheetsAsk = {
-      project,
-      woods: await this.woods.list(),
-      shop: { ...DEFAULT_SHOP, ...row?.settings },
-      boards: await this.boards.list(),
-      ...wish,
-    };
-    const answer = await drawn(ask);
+    const [shop, woods, boards] = [
+      await this.database.read(shopIn),
+      await this.woods.list(),
+      await this.boards.list(),
+    ];
+    const answer = await this.threads.run({ project, woods, shop, boards, ...wish }, signal).catch((error) => {
+      if (!(error instanceof GivenUp)) throw error;
+      const message = `The shop sheets were not drawn: ${error.message}`;
+      throw new HttpException({ statusCode: STATUS[error.why], code: `sheets-${error.why}`, message }, STATUS[error.why]);
+    });
     if (!answer.ok) throw new Unprocessable(answer.reasons);
     return answer.value;
   }
-}
 
-/** In a thread of its own; from sources, where there is no built worker, in this one. */
-function drawn(ask: SheetsAsk): Promise<Result<Uint8Array>> {
-  if (!existsSync(fileURLToPath(WORKER))) return shopSheets(ask, loadSolver);
-  return new Promise((answered, failed) => {
-    const worker = new Worker(WORKER, { workerData: ask });
-    worker.once('message', answered);
-    worker.once('error', failed);
-    worker.once('exit', (status) => {
-      if (status !== 0) failed(new Error(`The sheets could not be drawn (${status}).`));
-    });
-  });
+  onModuleDestroy(): Promise<void> {
+    return this.threads.close();
+  }
 }

@@ -1,6 +1,5 @@
-import { parentPort, workerData } from 'node:worker_threads';
 import { loadSolver, shopSheets } from '@fellside/sheets';
+import { answering } from '../threads/answering.js';
 
 /** Draws shop sheets beside the server, which goes on answering meanwhile. */
-const answer = await shopSheets(workerData, loadSolver);
-parentPort?.postMessage(answer);
+answering((ask: Parameters<typeof shopSheets>[0]) => shopSheets(ask, loadSolver));

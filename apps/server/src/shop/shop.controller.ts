@@ -1,26 +1,33 @@
 import { DEFAULT_SHOP, type Shop, shopSchema } from '@fellside/core';
+import { Database, ShopEntity } from '@fellside/database';
 import { Body, Controller, Get, Put } from '@nestjs/common';
-import { DataSource } from 'typeorm';
+import type { EntityManager } from 'typeorm';
+import { json } from '../projects/stored.js';
 import { parsed } from '../reasons/answer.js';
-import { ShopEntity } from './shop.entity.js';
 
 const ONLY_ROW = 1;
 
+/** The shop's figures; settings that came with a newer Fellside start as they usually are. */
+export async function shopIn(manager: EntityManager): Promise<Shop> {
+  const row = await manager.findOneBy(ShopEntity, { id: ONLY_ROW });
+  return { ...DEFAULT_SHOP, ...((row && (json(row.settings) as Partial<Shop> | undefined)) ?? {}) };
+}
+
 @Controller('api/shop')
 export class ShopController {
-  constructor(private readonly database: DataSource) {}
+  constructor(private readonly database: Database) {}
 
   @Get()
-  async get(): Promise<Shop> {
-    const row = await this.database.getRepository(ShopEntity).findOneBy({ id: ONLY_ROW });
-    // Settings that came with a newer Fellside start as they usually are.
-    return { ...DEFAULT_SHOP, ...row?.settings };
+  get(): Promise<Shop> {
+    return this.database.read(shopIn);
   }
 
   @Put()
-  async set(@Body() body: unknown): Promise<Shop> {
+  set(@Body() body: unknown): Promise<Shop> {
     const settings = parsed(shopSchema, body);
-    await this.database.getRepository(ShopEntity).save({ id: ONLY_ROW, settings });
-    return settings;
+    return this.database.write(async (manager) => {
+      await manager.upsert(ShopEntity, { id: ONLY_ROW, settings: JSON.stringify(settings) }, ['id']);
+      return settings;
+    });
   }
 }

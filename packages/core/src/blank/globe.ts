@@ -237,3 +237,6 @@ function flatPattern(ordered: readonly Faced[], leg: number, base: number): Pict
     return { outline: [corner(k, rise + high), inner[(k + 1) % 3]!, inner[(k + 2) % 3]!], place };
   });
 }
+
+/** Triangles of a globe, whole or half. */
+export const globePlaces = ({ part }: Pick<GlobeParams, 'part'>): number => (part === 'half' ? 40 : 80);

@@ -5,7 +5,7 @@ import type { Result } from '../measure/reason.js';
 import { volumeOfSolid } from '../ring/space.js';
 import { type BentParams, bentParams, makeBent } from './bent.js';
 import type { MadeBlank } from './contract.js';
-import { type GlobeParams, globeParams, makeGlobe } from './globe.js';
+import { type GlobeParams, globeParams, globePlaces, makeGlobe } from './globe.js';
 
 export type BlankMaking = GlobeParams | BentParams;
 export type BlankKind = BlankMaking['kind'];
@@ -47,17 +47,20 @@ export const blankSchema: z.ZodType<BlankMaking> = z.discriminatedUnion('kind', 
 export const makeBlank = (making: BlankMaking): Result<MadeBlank> =>
   making.kind === 'globe' ? makeGlobe(making) : makeBent(making);
 
-/** Places of a blank; none where it cannot be made. */
-export const blankPlaces = (making: BlankMaking): number => {
-  const made = makeBlank(making);
-  return made.ok ? made.value.groups.reduce((sum, { count }) => sum + count, 0) : 0;
-};
+/** Places of a blank, by its parameters alone. */
+export const blankPlaces = (making: BlankMaking): number =>
+  making.kind === 'globe' ? globePlaces(making) : making.wedges * making.segments;
 
 /** Pieces of a blank by kind and wood; `ring` is the number under which they are listed. */
 export function blankPieces(made: MadeBlank, ring: number, woodAt: (place: number) => string): RingPieces[] {
   return made.kinds.flatMap((kind) => {
     const byWood = new Map<string, number[]>();
-    for (const place of kind.places) byWood.set(woodAt(place), [...(byWood.get(woodAt(place)) ?? []), place]);
+    for (const place of kind.places) {
+      const wood = woodAt(place);
+      const same = byWood.get(wood);
+      if (same) same.push(place);
+      else byWood.set(wood, [place]);
+    }
     return [...byWood].map(([wood, places]) => ({
       ring,
       wood,

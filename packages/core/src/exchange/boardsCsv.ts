@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { csvOf } from './csv.js';
 import { type Board, type DEFECTS, type NewBoard, newBoardSchema } from '../lumber/board.js';
 import { INCH, trimZeros, type UnitSystem } from '../measure/format.js';
 import { type Reason, type Result, refuse } from '../measure/reason.js';
@@ -29,7 +30,7 @@ export function boardsCsv(boards: readonly Board[], woods: readonly Species[], s
       )
       .join('; '),
   }));
-  return Papa.unparse(rows, { newline: '\r\n', escapeFormulae: true });
+  return csvOf(rows);
 }
 
 /** Boards read from CSV: those that can be, and what is wrong with each other line. */

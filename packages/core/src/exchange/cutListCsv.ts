@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csvOf } from './csv.js';
 import { mitred } from '../making/stock.js';
 import { INCH, trimZeros, type UnitSystem } from '../measure/format.js';
 import { degrees } from '../measure/quantity.js';
@@ -45,5 +45,5 @@ export function cutListCsv(plan: Plan, woods: readonly Species[], system: UnitSy
       };
     }),
   );
-  return Papa.unparse(rows, { newline: '\r\n', escapeFormulae: true });
+  return csvOf(rows);
 }

@@ -1,5 +1,5 @@
 import { DxfWriter, LWPolylineFlags, point3d, Units } from '@tarikjabiri/dxf';
-import dxfParser, { type IDxf, type ILwpolylineEntity, type IPolylineEntity } from 'dxf-parser';
+import type { ILwpolylineEntity, IPolylineEntity } from 'dxf-parser';
 import svgpath from 'svgpath';
 import { thinned, tidied } from '../making/faced/cutter.js';
 import type { FacePoint } from '../making/faced/face.js';
@@ -7,11 +7,9 @@ import { inlayOutlines } from '../making/lettered/outlines.js';
 import type { Glyph, LetteredParams } from '../making/lettered/params.js';
 import { trimZeros } from '../measure/format.js';
 import { done, type Result, refuse } from '../measure/reason.js';
+import { dxfDrawing, MOST_DRAWN, MOST_LETTERS, svgPaths } from './drawingText.js';
 
 type Loop = readonly (readonly [number, number])[];
-
-/** The package's default export is its class; its types name the whole module. */
-const DxfParser = dxfParser as unknown as new () => { parseSync(text: string): IDxf | null };
 
 /** Points that an outline is brought down to, and by how much of its height that may move it, step by step. */
 const MOST_POINTS = 400;
@@ -22,13 +20,18 @@ const FINENESS = [0.0015, 0.003, 0.006, 0.012, 0.025];
  * where no unit is given. A sentence where it cannot be used.
  */
 export function glyphFromLoops(name: string, loops: readonly Loop[], unit?: number): Glyph | string {
-  const points = loops.flat();
+  const given = distinct(loops);
+  if (given.length > MOST_LOOPS)
+    return `“${name}” has ${given.length} closed lines; ${MOST_LOOPS} are allowed. Make it simpler.`;
+  const points = given.flat();
+  if (points.length > MOST_GIVEN)
+    return `“${name}” has ${points.length} points; ${MOST_GIVEN} are allowed. Make it simpler.`;
   if (points.length < 3) return `“${name}” has no closed outline.`;
   const [left, right] = [Math.min(...points.map(([x]) => x)), Math.max(...points.map(([x]) => x))];
   const [low, high] = [Math.min(...points.map(([, y]) => y)), Math.max(...points.map(([, y]) => y))];
   const size = unit ?? high - low;
   if (!(size > 0) || !(right > left)) return `“${name}” has no height or no width.`;
-  const scaled = loops.map((loop) =>
+  const scaled = given.map((loop) =>
     loop.map(
       ([x, y]): FacePoint => ({ u: (x - (left + right) / 2) / size, z: (y - (low + high) / 2) / size }),
     ),
@@ -45,11 +48,23 @@ export function glyphFromLoops(name: string, loops: readonly Loop[], unit?: numb
   return `“${name}” has too many points, even when it is made simpler; ${MOST_POINTS} are allowed.`;
 }
 
+/** Closed lines and points that an outline may be given with. */
+const MOST_LOOPS = 120;
+const MOST_GIVEN = 20_000;
+
+/** Loops without those that are there before, point for point. */
+const distinct = (loops: readonly Loop[]): Loop[] => {
+  const seen = new Map(loops.map((loop) => [loop.join(' '), loop]));
+  return [...seen.values()];
+};
+
 const places = (value: number): number => Math.round(value * 1e4) / 1e4 + 0;
 
 /** Reads closed outlines from an SVG (paths) or a DXF (closed polylines). */
 export function readOutline(fileName: string, text: string): Result<Glyph> {
   const name = fileName.replace(/\.[a-z]+$/i, '').slice(0, 40) || 'outline';
+  if (text.length > MOST_LETTERS)
+    return refuse('outline-unreadable', '', `“${name}” is too large; 2 million letters are allowed.`);
   const loops = /\.dxf$/i.test(fileName) ? dxfLoops(text) : svgLoops(text);
   if (typeof loops === 'string') return refuse('outline-unreadable', '', loops);
   const glyph = glyphFromLoops(name, loops);
@@ -60,10 +75,13 @@ export function readOutline(fileName: string, text: string): Result<Glyph> {
 const PARTS = 16;
 
 function svgLoops(text: string): Loop[] | string {
-  const drawn = [...text.matchAll(/<path\b[^>]*?\sd\s*=\s*(["'])([\s\S]*?)\1/gi)].map(([, , d]) => d!);
+  const drawn = svgPaths(text, MOST_LOOPS).map(({ d }) => d);
   if (drawn.length === 0) return 'The SVG has no path; draw the outline as paths.';
   const loops: [number, number][][] = [];
+  let points = 0;
   for (const d of drawn) {
+    if (d.length > MOST_DRAWN || loops.length > 4 * MOST_LOOPS || points > MOST_DRAWN)
+      return `The SVG has more than ${MOST_DRAWN} points; make the outline simpler.`;
     const path = svgpath.from(d).abs().unshort().unarc();
     path.iterate(([name, ...given], _, x, y) => {
       const n = given as number[];
@@ -73,7 +91,8 @@ function svgLoops(text: string): Loop[] | string {
       if (name === 'L') loop.push([n[0]!, -n[1]!]);
       else if (name === 'H') loop.push([n[0]!, -y]);
       else if (name === 'V') loop.push([x, -n[0]!]);
-      else if (name === 'C' || name === 'Q')
+      points++;
+      if (name === 'C' || name === 'Q')
         for (let i = 1; i <= PARTS; i++) loop.push(bezier([x, y, ...n], i / PARTS));
     });
   }
@@ -89,13 +108,9 @@ function bezier(numbers: readonly number[], t: number): [number, number] {
 }
 
 function dxfLoops(text: string): Loop[] | string {
-  let read: IDxf | null = null;
-  try {
-    read = new DxfParser().parseSync(text);
-  } catch {
-    return 'The DXF cannot be read; save it as ASCII DXF with closed polylines.';
-  }
-  const loops = (read?.entities ?? []).flatMap((entity) => {
+  const read = dxfDrawing(text);
+  if (typeof read === 'string') return read;
+  const loops = (read.entities ?? []).flatMap((entity) => {
     if (entity.type !== 'LWPOLYLINE' && entity.type !== 'POLYLINE') return [];
     const { vertices } = entity as ILwpolylineEntity | IPolylineEntity;
     return [vertices.map(({ x, y }): [number, number] => [x!, y!])];

@@ -1,4 +1,3 @@
-import Papa from 'papaparse';
 import type { Buying } from '../lumber/layout/buying.js';
 import type { WoodLayout } from '../lumber/layout/placed.js';
 import type { WoodLedger } from '../lumber/ledger.js';
@@ -9,8 +8,7 @@ import { degrees } from '../measure/quantity.js';
 import { boardFeet } from '../measure/volume.js';
 import type { Plan } from '../project/plan.js';
 import type { Species } from '../wood/species.js';
-
-type Row = Record<string, string | number>;
+import { csvOf } from './csv.js';
 
 /** Words and figures as every table has them. */
 function writer(woods: readonly Species[], system: UnitSystem) {
@@ -25,13 +23,10 @@ function writer(woods: readonly Species[], system: UnitSystem) {
   };
 }
 
-const csv = (rows: readonly Row[]): string =>
-  Papa.unparse([...rows], { newline: '\r\n', escapeFormulae: true });
-
 /** Every ring with its height, size and what it rests on. */
 export function ringsCsv(plan: Plan, woods: readonly Species[], system: UnitSystem): string {
   const { unit, size } = writer(woods, system);
-  return csv(
+  return csvOf(
     plan.rings.map(({ index, bottomMm, topMm, gives, cornerMm, overlapMm, pieces }) => ({
       ring: index + 1,
       [`from ${unit}`]: size(bottomMm),
@@ -51,7 +46,7 @@ export function stripsCsv(plan: Plan, woods: readonly Species[], system: UnitSys
   const nameOf: Owner = (index) => ownerName(plan, index);
   const strips = plan.lumber.strips.flatMap((list) =>
     list.strips.map(
-      ({ lengthMm, cuts }): Row => ({
+      ({ lengthMm, cuts }): Record<string, string | number> => ({
         wood: wood(list.wood),
         what: 'strip',
         count: 1,
@@ -69,7 +64,7 @@ export function stripsCsv(plan: Plan, woods: readonly Species[], system: UnitSys
     ),
   );
   const blocks = plan.lumber.panels.map(
-    (panel): Row => ({
+    (panel): Record<string, string | number> => ({
       wood: wood(panel.wood),
       what: panel.name,
       count: panel.count,
@@ -83,13 +78,13 @@ export function stripsCsv(plan: Plan, woods: readonly Species[], system: UnitSys
       pieces: nameOf(panel.ring),
     }),
   );
-  return csv([...strips, ...blocks]);
+  return csvOf([...strips, ...blocks]);
 }
 
 /** Settings of the saw in the order in which it is set, a row for every stop. */
 export function setupsCsv(plan: Plan, woods: readonly Species[], system: UnitSystem): string {
   const { unit, size, wood, angle } = writer(woods, system);
-  return csv(
+  return csvOf(
     setupsOf(plan.lumber).flatMap(({ cutAngle, bladeTilt, wedge, cutting, stops }, i) =>
       stops.map((stop) => ({
         setting: i + 1,
@@ -113,7 +108,7 @@ export function setupsCsv(plan: Plan, woods: readonly Species[], system: UnitSys
 /** Where the wood goes, in board feet: a row a wood, a column a step. */
 export const accountCsv = (plan: Plan, woods: readonly Species[], system: UnitSystem): string => {
   const { wood, feet } = writer(woods, system);
-  return csv(
+  return csvOf(
     plan.lumber.woods.map((total) => ({
       wood: wood(total.wood),
       ...Object.fromEntries(
@@ -134,7 +129,7 @@ export function layoutCsv(
   nameOf: Owner,
 ): string {
   const { unit, size, wood } = writer(woods, system);
-  return csv(
+  return csvOf(
     layouts.flatMap((layout) =>
       layout.boards.flatMap(({ stock, strips }, board) =>
         strips.map((strip) => {
@@ -165,7 +160,7 @@ export function layoutCsv(
 /** What to buy, a row for every wood and thickness. */
 export function buyingCsv(buying: readonly Buying[], woods: readonly Species[], system: UnitSystem): string {
   const { wood, size } = writer(woods, system);
-  return csv(
+  return csvOf(
     buying.map((each) => ({
       wood: wood(each.wood),
       thickness: each.quarter,

@@ -33,6 +33,7 @@ export function fitPoints(
 ): CurvePoint[] {
   const chosen = new Set<number>([0, samples.length - 1]);
   samples.forEach(({ corner, point }, i) => {
+    if (chosen.size > most) return;
     if ((corner || point || turnsBack(samples, i)) && clear(samples, chosen, i)) chosen.add(i);
   });
   for (;;) {

@@ -26,10 +26,10 @@ const insideSchema = z.discriminatedUnion('by', [
   z.strictObject({
     by: z.literal('wall'),
     /** Heights rising; one alone holds everywhere. */
-    walls: z.array(wallSchema).min(1).max(40),
+    walls: z.array(wallSchema).min(1).max(40, { abort: true }),
     floorMm: length('Floor thickness', 0, 2000),
   }),
-  z.strictObject({ by: z.literal('curve'), points: z.array(insidePointSchema).min(2).max(MOST_POINTS) }),
+  z.strictObject({ by: z.literal('curve'), points: z.array(insidePointSchema).min(2).max(MOST_POINTS, { abort: true }) }),
 ]);
 
 /** The hollow turned into the bottom so that the piece stands on a rim: a cap of a sphere. */
@@ -46,7 +46,7 @@ const lidSchema = z.strictObject({
 
 /** A half-section. The outside passes through `points`, bottom to top, the first at height 0 and the last at the top. */
 export const formSchema = z.strictObject({
-  points: z.array(pointSchema).min(2).max(MOST_POINTS),
+  points: z.array(pointSchema).min(2).max(MOST_POINTS, { abort: true }),
   inside: insideSchema,
   recess: recessSchema.nullable(),
   lid: lidSchema.nullable(),

@@ -32,7 +32,7 @@ const boardFields = z.strictObject({
   moisturePercent: number('Moisture', 0, 100, ' %').nullable(),
   /** Where it stands, where it came from. */
   note: z.string().trim().max(200),
-  defects: z.array(defectSchema).max(40),
+  defects: z.array(defectSchema).max(40, { abort: true }),
 });
 
 type Fields = z.infer<typeof boardFields>;
@@ -60,7 +60,7 @@ export type NewBoard = z.infer<typeof newBoardSchema>;
 
 /** Boards that are taken out, by id, and others that are put in. */
 export const replaceBoardsSchema = z.strictObject({
-  remove: z.array(text('Id', 40)).max(2000),
+  remove: z.array(text('Id', 40)).max(2000, { abort: true }),
   add: z
     .array(newBoardSchema)
     .max(2000, { error: () => 'There are too many boards; 2000 are allowed at once.' }),

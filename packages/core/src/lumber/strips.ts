@@ -113,6 +113,7 @@ export function cutIntoStrips(want: StripWant, shop: Shop, nameOf: Owner = ringN
   };
   for (const cut of want.cuts) {
     const along = pieceAlong(setting, cut.longEdgeMm, cut.boardEdgeMm);
+    if (!(along + each * kerf > 0)) return withoutLength(cut, nameOf);
     if (lengthFor(setting, 1, along) > room)
       return tooLong(cut, lengthFor(setting, 1, along) + spent, shop, nameOf);
     let cutSoFar = 0;
@@ -132,6 +133,15 @@ export function cutIntoStrips(want: StripWant, shop: Shop, nameOf: Owner = ringN
   }
   if (open.count > 0) close(lengthFor(setting, open.count, open.total) + spent);
   return done({ ...want, strips });
+}
+
+function withoutLength(cut: Cut, nameOf: Owner): Result<never> {
+  const whose = cut.ring === null ? 'A spare segment' : `A segment of ${nameOf(cut.ring)}`;
+  return refuse(
+    'segment-without-length',
+    cut.ring === null ? '' : `rings.${cut.ring}`,
+    `${whose} would have no length along its strip: the strip is too wide for its angle. Take a smaller step of widths.`,
+  );
 }
 
 function tooLong(cut: Cut, needed: number, shop: Shop, nameOf: Owner): Result<never> {

@@ -23,9 +23,15 @@ export interface RingPieces {
 /** Planed thickness that a ring of a height is cut from: both faces are sanded after gluing (mm). */
 export const plannedThickness = (heightMm: number, shop: Shop) => mm(heightMm + 2 * shop.faceSandingMm);
 
-/** Width that a strip is ripped to: as wide as it has to be, or the next full step of the shop's. */
-const rippedWidth = (widthMm: number, { ripStepMm }: Shop) =>
-  mm(ripStepMm > 0 ? Math.ceil(widthMm / ripStepMm - SAME_STEP) * ripStepMm : widthMm);
+/**
+ * Width that a strip is ripped to: as wide as it has to be, or the next full step of the shop's. A step at which the piece
+ * would have no short edge left (a ring solid to its centre) is not taken.
+ */
+function rippedWidth({ widthMm, longEdgeMm, cutAngle }: StripStock, { ripStepMm }: Shop) {
+  const stepped = Math.ceil(widthMm / ripStepMm - SAME_STEP) * ripStepMm;
+  const pointed = longEdgeMm / (2 * Math.tan(cutAngle));
+  return mm(Number.isFinite(stepped) && stepped <= pointed ? Math.max(widthMm, stepped) : widthMm);
+}
 
 /** A width this share of a step over is on the step. */
 const SAME_STEP = 1e-3;
@@ -39,7 +45,7 @@ export function stripWants(pieces: readonly RingPieces[], shop: Shop): StripWant
     const { stock } = of.kind;
     if (stock.from !== 'strip') continue;
     const { cutAngle, bladeTilt, cutting } = stock;
-    const widthMm = rippedWidth(stock.widthMm, shop);
+    const widthMm = rippedWidth(stock, shop);
     const thicknessMm = plannedThickness(stock.thicknessMm, shop);
     const want = { wood: of.wood, widthMm, thicknessMm, cutAngle, bladeTilt, cutting };
     const group = groups.find((g) => sameStrip(g.want, want));

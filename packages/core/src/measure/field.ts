@@ -2,14 +2,36 @@ import { z } from 'zod';
 import { sayMm } from './format.js';
 import type { Mm } from './quantity.js';
 
+/** Letters of what was given that a sentence shows. */
+const SHOWN = 40;
+
 /** What was given, short enough for a sentence. */
 export function shown(input: unknown): string {
   if (input === undefined) return 'missing';
-  const text = typeof input === 'number' ? String(input) : (JSON.stringify(input) ?? String(input));
-  return text.length > 40 ? `${text.slice(0, 39)}…` : text;
+  const text = typeof input === 'number' ? String(input) : brief(input, SHOWN + 1);
+  return text.length > SHOWN ? `${text.slice(0, SHOWN - 1)}…` : text;
 }
 
+/** The beginning of a value's JSON, at least `room` letters of it where it has so many; never looks further than that. */
+function brief(value: unknown, room: number): string {
+  if (typeof value === 'string') return JSON.stringify(value.slice(0, room));
+  if (typeof value !== 'object' || value === null) return JSON.stringify(value) ?? String(value);
+  const list = Array.isArray(value);
+  let text = list ? '[' : '{';
+  for (const key in value) {
+    if (text.length > room) return text;
+    if (text.length > 1) text += ',';
+    if (!list) text += `${brief(key, room)}:`;
+    text += brief((value as Record<string, unknown>)[key], Math.max(0, room - text.length));
+  }
+  return text + (list ? ']' : '}');
+}
+
+/**
+ * A field beyond its limits ends the judging of what it is a part of: refinements, which loop and allocate, never see it.
+ */
 const bounded = (label: string, least: number, most: number, unit: string, kind: string) => ({
+  abort: true,
   error: ({ input }: { input?: unknown }) =>
     `${label} is ${shown(input)}; it has to be ${kind} from ${least} to ${most}${unit}.`,
 });
@@ -17,6 +39,7 @@ const bounded = (label: string, least: number, most: number, unit: string, kind:
 /** A stored length in mm, refused outside `[least, most]`. `label` is the field's name in sentences. */
 export function length(label: string, least: number, most: number): z.ZodType<Mm, number> {
   const sentence = {
+    abort: true,
     error: ({ input }: { input?: unknown }) => {
       const given = typeof input === 'number' && Number.isFinite(input) ? sayMm(input) : shown(input);
       return `${label} is ${given}; it has to be a length from ${sayMm(least)} to ${sayMm(most)}.`;
@@ -45,4 +68,14 @@ export const text = (label: string, most: number, least = 1) =>
     .min(least, { error: `${label} is empty; give it at least ${least} letter${least > 1 ? 's' : ''}.` })
     .max(most, {
       error: ({ input }) => `${label} is ${String(input).length} letters long; ${most} are allowed.`,
+    })
+    .refine((given) => !/[\u0000-\u001f\u007f\u2028\u2029]/.test(given), {
+      error: `${label} has a line break or another control character in it; write it on one line.`,
     });
+
+/** A list of fields; one that is too long is refused before any of them is judged. */
+export const list = <T extends z.ZodType>(item: T, most: number, label: string) =>
+  z.array(item).max(most, {
+    abort: true,
+    error: ({ input }) => `${label}: ${(input as unknown[]).length} are given; ${most} are allowed.`,
+  });

@@ -17,6 +17,18 @@ export const done = <T>(value: T): Result<T> => ({ ok: true, value });
 
 export const refused = (...reasons: readonly Reason[]): Result<never> => ({ ok: false, reasons });
 
+/** So many reasons are told; how many more there are is the last. */
+const MOST_TOLD = 60;
+
+/** Refuses for a list of reasons, of any length. */
+export function refusedFor(reasons: readonly Reason[], found = reasons.length): Result<never> {
+  const told = reasons.slice(0, MOST_TOLD);
+  const more = found - told.length;
+  if (more > 0)
+    told.push({ code: 'and-more', path: '', message: `And ${more} more ${more === 1 ? 'thing is' : 'things are'} wrong.` });
+  return { ok: false, reasons: told };
+}
+
 export const refuse = (
   code: string,
   path: string,

@@ -14,7 +14,7 @@ export const motifUseSchema = z
     kind: z.enum(MOTIFS.map(({ kind }) => kind) as [string, ...string[]], {
       error: ({ input }) => `There is no motif ${JSON.stringify(input)}.`,
     }),
-    tones: z.array(toneName).min(1).max(8),
+    tones: z.array(toneName).min(1).max(8, { abort: true }),
     values: z.record(z.string().max(20), z.number()),
   })
   .superRefine((use, context) => {

@@ -32,9 +32,10 @@ export const bandsOf = (
   reaches: readonly (readonly Reach[])[],
   vessel: Vessel,
   outsideMm: number,
-): PreparedBand[] =>
-  slants.map((slant, i) => {
-    const { along, across, farthest } = extentOf(cuts, i, reaches[i]!, vessel);
+): PreparedBand[] => {
+  const extents = extentsOf(cuts, reaches, vessel);
+  return slants.map((slant, i) => {
+    const { along, across, farthest } = extents[i]!;
     const [lengthMm, widthMm] = [mm(2 * (along + outsideMm)), mm(2 * (across + outsideMm))];
     const moved = reaches[i]!.map(({ region: { shift }, fromMm, toMm }) => [
       fromMm - shift.z,
@@ -53,28 +54,37 @@ export const bandsOf = (
       turn: (slant.towardDeg * Math.PI) / 180,
     };
   });
+};
 
-/** How far the turned piece reaches in a band from where the cut met the axis: up the slope, across it, from the axis (mm). */
-function extentOf(cuts: Cuts, index: number, reaches: readonly Reach[], { outside, heightMm }: Vessel) {
-  const cut = cuts[index]!;
-  const { up, level } = directionsOf(cut);
-  const middle = dot(up, { x: 0, y: 0, z: cut.atMm / cut.normal.z });
-  let [along, across, farthest] = [0, 0, 0];
-  for (const { fromMm, toMm } of reaches)
-    for (let z = fromMm; z <= Math.min(toMm, heightMm) + STEP; z += STEP) {
-      const radius = radiusAt(outside, Math.min(z, heightMm));
-      for (const { from, to, region } of stretchesRound(cuts, radius, z)) {
-        if (region.band !== index) continue;
-        for (let i = 0; i <= LOOKS; i++) {
-          const at = polar(radius, from + ((to - from) * i) / LOOKS);
-          const p = { x: at.x - region.shift.x, y: at.y - region.shift.y, z: z - region.shift.z };
-          along = Math.max(along, Math.abs(dot(up, p) - middle));
-          across = Math.max(across, Math.abs(dot(level, p)));
-          farthest = Math.max(farthest, Math.hypot(p.x, p.y));
-        }
+/** How far the turned piece reaches in every band from where its cut met the axis: up the slope, across it, from the axis (mm). */
+function extentsOf(
+  cuts: Cuts,
+  reaches: readonly (readonly Reach[])[],
+  { outside, heightMm }: Vessel,
+) {
+  const bands = cuts.map((cut) => {
+    const directions = directionsOf(cut);
+    const middle = dot(directions.up, { x: 0, y: 0, z: cut.atMm / cut.normal.z });
+    return { ...directions, middle, along: 0, across: 0, farthest: 0 };
+  });
+  const all = reaches.flat();
+  const lowest = all.reduce((least, { fromMm }) => Math.min(least, fromMm), heightMm);
+  const highest = all.reduce((most, { toMm }) => Math.max(most, toMm), 0);
+  for (let z = lowest; z <= Math.min(heightMm, highest) + STEP; z += STEP) {
+    const radius = radiusAt(outside, Math.min(z, heightMm));
+    for (const { from, to, region } of stretchesRound(cuts, radius, z)) {
+      const band = region.band === null ? undefined : bands[region.band];
+      if (!band) continue;
+      for (let i = 0; i <= LOOKS; i++) {
+        const at = polar(radius, from + ((to - from) * i) / LOOKS);
+        const p = { x: at.x - region.shift.x, y: at.y - region.shift.y, z: z - region.shift.z };
+        band.along = Math.max(band.along, Math.abs(dot(band.up, p) - band.middle));
+        band.across = Math.max(band.across, Math.abs(dot(band.level, p)));
+        band.farthest = Math.max(band.farthest, Math.hypot(p.x, p.y));
       }
     }
-  return { along, across, farthest };
+  }
+  return bands;
 }
 
 /** Up the slope of a cut, and level across it. */

@@ -9,7 +9,7 @@ import { integrate } from '../measure/quadrature.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import { shortfall } from '../ring/need.js';
 import type { Point } from '../ring/plane.js';
-import { type Cuts, sidesOf } from '../ring/slant.js';
+import { type Cuts, type HalfSpace, sidesOf } from '../ring/slant.js';
 import { movedPiece, overPlaces } from '../surface/round.js';
 import { within } from '../surface/through.js';
 import { areaBetween } from '../surface/within.js';
@@ -39,7 +39,9 @@ export function finishedVolumes(
     const parts = moved
       ? movedVolumes(body, vessel, cuts)
       : placeVolumes(made.value, vessel, course.bottomMm, reaches[0]!.toMm, full !== null);
-    const scale = full === null ? 1 : full / parts.reduce((a, b) => a + b, 0);
+    const together = parts.reduce((a, b) => a + b, 0);
+    // A ring of which next to nothing is left may have no volume in any of its places.
+    const scale = full === null || together === 0 ? 1 : full / together;
     for (const { wood, places } of pieces)
       add(wood, scale * places.reduce((sum, place) => sum + parts[place]!, 0));
   });
@@ -70,7 +72,7 @@ function areaLeft(outline: readonly Point[], vessel: Vessel, z: number): number 
 }
 
 /** The integral over heights, between the knots of the outside and where the hollow begins and ends, in slices. */
-function overHeights(of: (z: number) => number, vessel: Vessel, low: number, high: number) {
+function overHeights(of: (z: number) => number, vessel: Vessel, low: number, high: number, slice = SLICE) {
   if (high <= low) return 0;
   const { hollowFromMm, hollowToMm, recess } = vessel;
   const floors = [hollowFromMm, hollowToMm, recess?.depthMm ?? 0].filter((z) => z > low && z < high);
@@ -78,7 +80,7 @@ function overHeights(of: (z: number) => number, vessel: Vessel, low: number, hig
   let sum = 0;
   for (let k = 1; k < knots.length; k++) {
     const [from, to] = [knots[k - 1]!, knots[k]!];
-    const slices = Math.max(1, Math.ceil((to - from) / SLICE));
+    const slices = Math.max(1, Math.ceil((to - from) / slice));
     for (let i = 0; i < slices; i++)
       sum += integrate(of, from + ((to - from) * i) / slices, from + ((to - from) * (i + 1)) / slices);
   }
@@ -107,21 +109,47 @@ function placeVolumes(made: Made, vessel: Vessel, z0: number, z1: number, whole:
 /** A ring or a band that cuts have moved. */
 type Moved = Pick<PreparedBand, 'made' | 'turn' | 'bottomMm' | 'reaches'>;
 
+/** So many slices are looked at in all pieces of one ring that cuts go through: they are thicker where it has hundreds. */
+const MOST_SLICES = 4000;
+/** Corners of a usual piece; one of more counts for as many. */
+const CORNERS = 4;
+
 /** The same of a ring or a band that slanted cuts have moved or divided: region by region, place by place. */
 function movedVolumes({ made, turn, bottomMm, reaches }: Moved, vessel: Vessel, cuts: Cuts): number[] {
-  return layOut(made).reduce<number[]>(
-    (volumes, piece) => {
-      for (const { region, fromMm, toMm } of reaches) {
-        const { shift } = region;
-        const part = movedPiece(piece, turn, shift);
-        const sides = sidesOf(cuts, region);
-        const base = bottomMm + shift.z;
-        const [low, high] = [Math.max(fromMm, base + piece.fromMm), Math.min(toMm, base + piece.toMm)];
-        const left = (z: number) => areaLeft(within(outlineAtHeight(part, z - base), sides, z), vessel, z);
-        volumes[piece.place]! += overHeights(left, vessel, low, Math.min(high, vessel.heightMm));
-      }
-      return volumes;
-    },
-    made.groups.flatMap(({ count }) => Array.from({ length: count }, () => 0)),
-  );
+  const pieces = layOut(made);
+  const corners = pieces.reduce((sum, { bottom }) => sum + bottom.length, 0) / CORNERS;
+  const slices = reaches.reduce((sum, { fromMm, toMm }) => sum + (toMm - fromMm) / SLICE, 0) * corners;
+  const slice = SLICE * Math.max(1, slices / MOST_SLICES);
+  const volumes = made.groups.flatMap(({ count }) => Array.from({ length: count }, () => 0));
+  for (const piece of pieces)
+    for (const { region, fromMm, toMm } of reaches) {
+      const { shift } = region;
+      const part = movedPiece(piece, turn, shift);
+      const base = bottomMm + shift.z;
+      const sides = sidesMet(part, base, sidesOf(cuts, region));
+      if (!sides) continue;
+      const [low, high] = [Math.max(fromMm, base + piece.fromMm), Math.min(toMm, base + piece.toMm)];
+      const left = (z: number) => areaLeft(within(outlineAtHeight(part, z - base), sides, z), vessel, z);
+      volumes[piece.place]! += overHeights(left, vessel, low, Math.min(high, vessel.heightMm), slice);
+    }
+  return volumes;
+}
+
+/** The sides of a region that go through a piece, by its corners; null where it lies without one of them altogether. */
+function sidesMet(part: LaidPiece, base: number, sides: readonly HalfSpace[]): HalfSpace[] | null {
+  const met: HalfSpace[] = [];
+  for (const side of sides) {
+    const { normal, most } = side;
+    let [within, without] = [false, false];
+    const look = (corners: readonly Point[], z: number) => {
+      for (const { x, y } of corners)
+        if (normal.x * x + normal.y * y + normal.z * z <= most) within = true;
+        else without = true;
+    };
+    look(part.bottom, base + part.fromMm);
+    look(part.top, base + part.toMm);
+    if (!within) return null;
+    if (without) met.push(side);
+  }
+  return met;
 }

@@ -10,7 +10,7 @@ const MOST_LETTERS = 4e6;
 
 const patchSchema = z.strictObject({
   op: z.enum(['replace', 'remove', 'add']),
-  path: z.array(z.union([z.string(), z.number()])).max(12),
+  path: z.array(z.union([z.string(), z.number()])).max(12, { abort: true }),
   value: z.unknown().optional(),
 });
 
@@ -22,8 +22,8 @@ const stepSchema = z.strictObject({
 
 /** The edits that led to a project, oldest first, and those undone, the next to redo last. Saved with the project. */
 export const historySchema = z.strictObject({
-  past: z.array(stepSchema).max(MOST_STEPS),
-  future: z.array(stepSchema).max(MOST_STEPS),
+  past: z.array(stepSchema).max(MOST_STEPS, { abort: true }),
+  future: z.array(stepSchema).max(MOST_STEPS, { abort: true }),
 });
 
 export interface Step {

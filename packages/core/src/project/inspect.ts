@@ -1,9 +1,9 @@
 import { blankPlaces } from '../blank/registry.js';
 import { vesselOf } from '../form/vessel.js';
 import { bodyOf, oneWoodOf, placesOf } from '../making/registry.js';
-import { done, type Reason, type Result, refused } from '../measure/reason.js';
+import { type Reason, type Result, refusedFor } from '../measure/reason.js';
+import { judged } from './judged.js';
 import { type Project, projectSchema } from './schema.js';
-import { reasonsOf } from './sentences.js';
 import { upgraded } from './upgrade.js';
 
 /**
@@ -13,10 +13,10 @@ import { upgraded } from './upgrade.js';
 export function readProject(given: unknown): Result<Project> {
   const current = upgraded(given);
   if (!current.ok) return current;
-  const parsed = projectSchema.safeParse(current.value);
-  if (!parsed.success) return refused(...reasonsOf(parsed.error));
-  const reasons = inspect(parsed.data);
-  return reasons.length > 0 ? refused(...reasons) : done(parsed.data);
+  const parsed = judged(projectSchema, current.value);
+  if (!parsed.ok) return parsed;
+  const reasons = inspect(parsed.value);
+  return reasons.length > 0 ? refusedFor(reasons) : parsed;
 }
 
 /** What does not fit together in a project whose fields are each allowed. */
@@ -59,7 +59,7 @@ function woodReasons(project: Project): Reason[] {
         message: `Ring ${i + 1} names the motif “${ring.motif}”, which the project does not have.`,
       });
     reasons.push(...stockReasons(project, i), ...sliceReasons(project, i), ...leafReasons(project, i));
-    for (const key of new Set(ring.woods.filter((wood) => !keys.includes(wood))))
+    for (const key of unknownWoods(ring.woods, keys))
       reasons.push({
         code: 'wood-unknown',
         path: `${where}.woods`,
@@ -69,8 +69,27 @@ function woodReasons(project: Project): Reason[] {
   return [...reasons, ...blankReasons(project, keys), ...slantReasons(project, keys)];
 }
 
+/** So many unknown woods of a ring are named. */
+const WOODS_NAMED = 4;
+
+const unknownWoods = (woods: readonly string[], keys: readonly string[]): string[] =>
+  [...new Set(woods)].filter((wood) => !keys.includes(wood)).slice(0, WOODS_NAMED);
+
+/** Pieces that all blanks of a project may have: a plan of them stays within the blink of an eye. */
+const MOST_BLANK_PLACES = 30_000;
+
 /** Blanks have a wood of the palette at every place. */
 function blankReasons({ blanks = [] }: Project, keys: readonly string[]): Reason[] {
+  const all = blanks.reduce((sum, { making }) => sum + blankPlaces(making), 0);
+  if (all > MOST_BLANK_PLACES)
+    return [
+      {
+        code: 'blanks-large',
+        path: 'blanks',
+        message: `The blanks have ${all} pieces in all; ${MOST_BLANK_PLACES} are allowed in a project.`,
+        limits: { most: MOST_BLANK_PLACES },
+      },
+    ];
   return blanks.flatMap(({ making, woods }, i): Reason[] => {
     const path = `blanks.${i}.woods`;
     const strange = woods.find((wood) => !keys.includes(wood));

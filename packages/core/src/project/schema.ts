@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { blankSchema } from '../blank/registry.js';
 import { formSchema } from '../form/shape.js';
 import { makingSchema } from '../making/registry.js';
-import { length, number, text, whole } from '../measure/field.js';
+import { length, number, shown, text, whole } from '../measure/field.js';
 import { sayMm } from '../measure/format.js';
 import { motifUseSchema } from '../pattern/motifUse.js';
 import { TONES } from '../pattern/tones.js';
@@ -12,10 +12,30 @@ export const SCHEMA_VERSION = 6;
 export const MOST_BLANKS = 8;
 export const MOST_RINGS = 400;
 
-const key = z.string().regex(/^[a-z0-9-]{1,24}$/, {
+const KEY = /^[a-z0-9-]{1,24}$/;
+
+const key = z.string().regex(KEY, {
   error: ({ input }) =>
-    `Palette key is ${JSON.stringify(input)}; it has to be 1 to 24 small letters, digits and hyphens.`,
+    `Palette key is ${shown(input)}; it has to be 1 to 24 small letters, digits and hyphens.`,
 });
+
+/** Palette keys of the places of a ring or blank; of wrong ones the first is told, for there may be thousands. */
+const woodsField = (most: number) =>
+  z.custom<string[]>(
+    (given) => Array.isArray(given) && given.length >= 1 && given.length <= most && firstWrong(given) < 0,
+    {
+      error: ({ input }) => {
+        if (!Array.isArray(input)) return `Woods are ${shown(input)}; they have to be a list of palette keys.`;
+        const at = firstWrong(input.slice(0, most));
+        return input.length < 1 || input.length > most || at < 0
+          ? `There are ${input.length} woods; it has to be 1 to ${most}.`
+          : `Wood ${at + 1} is ${shown(input[at])}; it has to be a palette key of 1 to 24 small letters, digits and hyphens.`;
+      },
+    },
+  );
+
+const firstWrong = (given: readonly unknown[]): number =>
+  given.findIndex((each) => typeof each !== 'string' || !KEY.test(each));
 
 const paletteEntrySchema = z.strictObject({
   key,
@@ -33,7 +53,7 @@ const ringSchema = z.strictObject({
   /** Id of the motif that its segments show; under it they keep the woods they were painted with. */
   motif: z.string().min(1).max(40).optional(),
   /** Palette key of every place, counted from the index mark. */
-  woods: z.array(key).min(1).max(2000),
+  woods: woodsField(2000),
   /** Its height stays when the form is sliced anew or a neighbour's edge is dragged. */
   locked: z.literal(true).optional(),
   /** A ring whose pieces are cut or that comes from stock: what it gives, whatever the form asks for. */
@@ -88,14 +108,14 @@ const storedBlankSchema = z.strictObject({
   id: z.string().min(1).max(40),
   making: blankSchema,
   /** Palette key of every place. */
-  woods: z.array(key).min(1).max(30000),
+  woods: woodsField(30000),
 });
 
 /** The whole project. Lengths are mm; everything else about the piece is computed from this. */
 export const projectSchema = z.strictObject({
   schema: z.literal(SCHEMA_VERSION, {
     error: ({ input }) =>
-      `File version is ${JSON.stringify(input)}; this Fellside reads version ${SCHEMA_VERSION}.`,
+      `File version is ${shown(input)}; this Fellside reads version ${SCHEMA_VERSION}.`,
   }),
   name: text('Name', 80),
   form: formSchema,
@@ -104,23 +124,28 @@ export const projectSchema = z.strictObject({
     .array(ringSchema)
     .min(1, { error: () => 'There is no ring; a piece has at least one.' })
     .max(MOST_RINGS, {
+      abort: true,
       error: () => `There are too many rings; ${MOST_RINGS} are allowed.`,
     }),
-  motifs: z.array(laidMotifSchema).max(MOST_RINGS),
+  motifs: z.array(laidMotifSchema).max(MOST_RINGS, { abort: true }),
   /** Beside the stack; left out where there are none. */
   blanks: z
     .array(storedBlankSchema)
-    .max(MOST_BLANKS, { error: () => `There are too many blanks; ${MOST_BLANKS} are allowed.` })
+    .max(MOST_BLANKS, {
+      abort: true,
+      error: () => `There are too many blanks; ${MOST_BLANKS} are allowed.` })
     .optional(),
   /** Slanted bands cut through the stack, in the order in which they are made; left out where there are none. */
   slants: z
     .array(slantSchema)
-    .max(MOST_SLANTS, { error: () => `There are too many slanted bands; ${MOST_SLANTS} are allowed.` })
+    .max(MOST_SLANTS, {
+      abort: true,
+      error: () => `There are too many slanted bands; ${MOST_SLANTS} are allowed.` })
     .optional(),
   palette: z
     .array(paletteEntrySchema)
     .min(1, { error: () => 'The palette is empty; give it at least one wood.' })
-    .max(40),
+    .max(40, { abort: true }),
   allowances: z.strictObject({
     outsideMm: length('Outside allowance', 0, 50),
     insideMm: length('Inside allowance', 0, 50),

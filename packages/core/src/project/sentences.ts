@@ -17,11 +17,20 @@ function whereabouts(path: Path): string {
   return '';
 }
 
+/** So many unknown keys are named. */
+const KEYS_NAMED = 5;
+
+const keysShown = (keys: readonly string[]): string =>
+  [
+    ...keys.slice(0, KEYS_NAMED).map((key) => `“${key.slice(0, 40)}”`),
+    ...(keys.length > KEYS_NAMED ? [`${keys.length - KEYS_NAMED} more`] : []),
+  ].join(', ');
+
 const named = (path: Path): string => path.map(String).join('.') || 'the file';
 
 function sentence(issue: z.core.$ZodIssue): string {
   if (issue.code === 'unrecognized_keys')
-    return `Unknown ${issue.keys.length > 1 ? 'keys' : 'key'} ${issue.keys.map((k) => `“${k}”`).join(', ')} in ${named(issue.path)}; nothing unknown is taken in.`;
+    return `Unknown ${issue.keys.length > 1 ? 'keys' : 'key'} ${keysShown(issue.keys)} in ${named(issue.path)}; nothing unknown is taken in.`;
   const ours = /[.;]$/.test(issue.message);
   return ours ? issue.message : `${named(issue.path)} is ${shown(issue.input)}: ${issue.message}.`;
 }
@@ -31,9 +40,12 @@ function limitsOf(issue: z.core.$ZodIssue): Record<string, number> | undefined {
   return issue.code === 'too_big' ? { most: Number(issue.maximum) } : undefined;
 }
 
-/** Zod's issues as our reasons: one sentence each, naming the field as people do. */
+/** So many of Zod's issues are put into words. */
+const MOST_WORDED = 100;
+
+/** Zod's issues as our reasons, the first of them: one sentence each, naming the field as people do. */
 export const reasonsOf = (error: z.ZodError): Reason[] =>
-  error.issues.map((issue) => {
+  error.issues.slice(0, MOST_WORDED).map((issue) => {
     const place = whereabouts(issue.path);
     const limits = limitsOf(issue);
     return {

@@ -1,4 +1,5 @@
-import { done, type Result, refuse } from '../measure/reason.js';
+import { overLimits } from '../measure/limits.js';
+import { done, type Result, refuse, refused } from '../measure/reason.js';
 import { SCHEMA_VERSION } from './schema.js';
 
 type Document = Record<string, unknown>;
@@ -45,6 +46,8 @@ function slantedBands(document: Document): Document {
 
 /** Brings a document of any older version up to date, one step at a time; leaves judging its fields to the schema. */
 export function upgraded(given: unknown): Result<unknown> {
+  const over = overLimits(given);
+  if (over) return refused(over);
   if (typeof given !== 'object' || given === null || Array.isArray(given))
     return refuse(
       'not-a-project',
@@ -61,6 +64,8 @@ export function upgraded(given: unknown): Result<unknown> {
       'schema',
       `The project was written by a newer Fellside (version ${version}); this one reads up to version ${SCHEMA_VERSION}.`,
     );
+  if (!Number.isInteger(version) || version < 1)
+    return refuse('too-old', 'schema', `File version ${version} is not known.`);
   for (let at = version; at < SCHEMA_VERSION; at++) {
     const step = UPGRADES[at];
     if (!step) return refuse('too-old', 'schema', `File version ${version} is not known.`);

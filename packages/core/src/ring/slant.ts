@@ -31,6 +31,9 @@ export interface Cut {
   readonly thicknessMm: number;
   /** How all that is above the band is moved: by thickness less kerf, along the normal. */
   readonly move: Point3;
+  /** Which way the normal leans, radians from the index mark, and by how much: its level part. */
+  readonly toward: number;
+  readonly lean: number;
 }
 
 const radians = (degrees: number) => (degrees * Math.PI) / 180;
@@ -42,7 +45,14 @@ export function cutOf({ heightMm, slantDeg, towardDeg, thicknessMm, kerfMm }: Sl
     y: Math.sin(slant) * Math.sin(toward),
     z: Math.cos(slant),
   };
-  return { normal, atMm: heightMm * normal.z, thicknessMm, move: times(normal, thicknessMm - kerfMm) };
+  return {
+    normal,
+    atMm: heightMm * normal.z,
+    thicknessMm,
+    move: times(normal, thicknessMm - kerfMm),
+    toward: Math.atan2(normal.y, normal.x),
+    lean: Math.hypot(normal.x, normal.y),
+  };
 }
 
 /** All cuts of a piece, in the order in which they are made; `NO_CUTS` where there are none. */
@@ -107,47 +117,57 @@ export interface Stretch {
   readonly region: Region;
 }
 
-const ROUND: readonly [number, number] = [0, 2 * Math.PI];
-
 /** The regions met by a circle of a radius at a height of the piece. */
-export const stretchesRound = (cuts: Cuts, radius: number, z: number): Stretch[] =>
-  divided(cuts, cuts.length - 1, ROUND, WHOLE, { radius, z });
-
-function divided(
-  cuts: Cuts,
-  index: number,
-  [from, to]: readonly [number, number],
-  region: Region,
-  circle: { readonly radius: number; readonly z: number },
-): Stretch[] {
-  if (index < 0) return [{ from, to, region }];
-  const { normal, atMm, thicknessMm, move } = cuts[index]!;
-  const { above, shift } = region;
-  // Over the cut in a direction: swing · cos(direction − toward) + middle.
-  const swing = circle.radius * Math.hypot(normal.x, normal.y);
-  const toward = Math.atan2(normal.y, normal.x);
-  const middle = normal.z * circle.z - dot(normal, shift) - atMm;
-  const over = (angle: number) => swing * Math.cos(angle - toward) + middle;
-  const stops = [from, ...[0, thicknessMm].flatMap((level) => met(swing, toward, level - middle)), to]
-    .filter((angle) => angle >= from && angle <= to)
-    .sort((a, b) => a - b);
-  return stops.slice(1).flatMap((end, i) => {
-    const start = stops[i]!;
-    if (end - start < 1e-12) return [];
-    const here = over((start + end) / 2);
-    if (here > 0 && here < thicknessMm)
-      return [{ from: start, to: end, region: { band: index, above, shift } }];
-    const next = here <= 0 ? region : { band: null, above: above | (1 << index), shift: plus(shift, move) };
-    return divided(cuts, index - 1, [start, end], next, circle);
-  });
+export function stretchesRound(cuts: Cuts, radius: number, z: number): Stretch[] {
+  const found: Stretch[] = [];
+  divide(cuts, cuts.length - 1, { from: 0, to: 2 * Math.PI, region: WHOLE }, { radius, z }, found);
+  return found;
 }
 
-/** Where swing · cos(angle − toward) is `level`: two angles between 0 and 2π, or none. */
-function met(swing: number, toward: number, level: number): number[] {
-  if (Math.abs(level) >= swing) return [];
+/** Divides a stretch by a cut and those that were made before it, and adds its parts to those that were found. */
+function divide(
+  cuts: Cuts,
+  index: number,
+  stretch: Stretch,
+  circle: { readonly radius: number; readonly z: number },
+  found: Stretch[],
+): void {
+  if (index < 0) {
+    found.push(stretch);
+    return;
+  }
+  const { from, to, region } = stretch;
+  const { normal, atMm, thicknessMm, move, toward, lean } = cuts[index]!;
+  const { above, shift } = region;
+  // Over the cut in a direction: swing · cos(direction − toward) + middle.
+  const swing = circle.radius * lean;
+  const middle = normal.z * circle.z - dot(normal, shift) - atMm;
+  const stops = [from, to];
+  met(stops, swing, toward, -middle, from, to);
+  met(stops, swing, toward, thicknessMm - middle, from, to);
+  stops.sort((a, b) => a - b);
+  for (let i = 1; i < stops.length; i++) {
+    const [start, end] = [stops[i - 1]!, stops[i]!];
+    if (end - start < 1e-12) continue;
+    const here = swing * Math.cos((start + end) / 2 - toward) + middle;
+    if (here > 0 && here < thicknessMm)
+      found.push({ from: start, to: end, region: { band: index, above, shift } });
+    else {
+      const next =
+        here <= 0 ? region : { band: null, above: above | (1 << index), shift: plus(shift, move) };
+      divide(cuts, index - 1, { from: start, to: end, region: next }, circle, found);
+    }
+  }
+}
+
+/** Adds where swing · cos(angle − toward) is `level` in a stretch: up to two angles between 0 and 2π. */
+function met(stops: number[], swing: number, toward: number, level: number, from: number, to: number): void {
+  if (Math.abs(level) >= swing) return;
   const half = Math.acos(level / swing);
-  const turn = 2 * Math.PI;
-  return [toward - half, toward + half].map((angle) => angle - turn * Math.floor(angle / turn));
+  for (const angle of [toward - half, toward + half]) {
+    const within = angle - 2 * Math.PI * Math.floor(angle / (2 * Math.PI));
+    if (within >= from && within <= to) stops.push(within);
+  }
 }
 
 /** How high above the stack its top stands when all bands are glued in, where nothing of it is cut off (mm). */

@@ -39,16 +39,27 @@ export interface HalfPlane {
 
 /** The part of an outline that lies within half-planes (Sutherland and Hodgman, CACM 17, 1974). */
 export const withinLines = (outline: readonly Point[], sides: readonly HalfPlane[]): readonly Point[] =>
-  sides.reduce<readonly Point[]>((kept, side) => {
-    const over = ({ x, y }: Point) => side.x * x + side.y * y - side.most;
-    return kept.flatMap((p, i) => {
-      const q = kept[(i + 1) % kept.length]!;
-      const [a, b] = [over(p), over(q)];
+  sides.reduce(withinLine, outline);
+
+function withinLine(outline: readonly Point[], { x, y, most }: HalfPlane): readonly Point[] {
+  const count = outline.length;
+  if (count === 0) return outline;
+  const kept: Point[] = [];
+  let p = outline[count - 1]!;
+  let a = x * p.x + y * p.y - most;
+  for (let i = 0; i < count; i++) {
+    const q = outline[i]!;
+    const b = x * q.x + y * q.y - most;
+    if (a <= 0 !== b <= 0) {
       const t = a / (a - b);
-      const crossing = { x: p.x + t * (q.x - p.x), y: p.y + t * (q.y - p.y) };
-      return [...(a <= 0 ? [p] : []), ...(a <= 0 !== b <= 0 ? [crossing] : [])];
-    });
-  }, outline);
+      kept.push({ x: p.x + t * (q.x - p.x), y: p.y + t * (q.y - p.y) });
+    }
+    if (b <= 0) kept.push(q);
+    p = q;
+    a = b;
+  }
+  return kept;
+}
 
 /** The part of an outline, at a height of the piece, that lies within half-spaces. */
 export const within = (outline: readonly Point[], sides: readonly HalfSpace[], z: number): readonly Point[] =>

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { csvOf } from '../csv.js';
 import type { CurvePoint } from '../../form/curve.js';
 import type { Sample } from '../../form/fit.js';
 import { INCH, trimZeros, type UnitSystem } from '../../measure/format.js';
@@ -17,7 +18,7 @@ export function profileCsv(points: readonly CurvePoint[], system: UnitSystem): s
     [`height ${unit}`]: size(z),
     point: corner ? 'corner' : point ? 'smooth' : '',
   }));
-  return Papa.unparse(rows, { newline: '\r\n' });
+  return csvOf(rows);
 }
 
 /**

@@ -1,19 +1,11 @@
 import { DxfWriter, point3d, Units } from '@tarikjabiri/dxf';
-import dxfParser, {
-  type IDxf,
-  type IEntity,
-  type ILwpolylineEntity,
-  type IPointEntity,
-  type IPolylineEntity,
-} from 'dxf-parser';
+import type { IEntity, ILwpolylineEntity, IPointEntity, IPolylineEntity } from 'dxf-parser';
 import type { CurvePoint } from '../../form/curve.js';
 import type { Sample } from '../../form/fit.js';
 import { INCH, type UnitSystem } from '../../measure/format.js';
 import { type Result, refuse } from '../../measure/reason.js';
+import { dxfDrawing } from '../drawingText.js';
 import { fineLine, profileFrom } from './profile.js';
-
-/** The package's default export is its class; its types name the whole module. */
-const DxfParser = dxfParser as unknown as new () => { parseSync(text: string): IDxf | null };
 
 /** Layers on which points stand where the curve has its own: smooth ones and corners. */
 const LAYERS = { smooth: 'SMOOTH_POINTS', corner: 'CORNER_POINTS' } as const;
@@ -44,16 +36,18 @@ const DRAWING_UNITS: Readonly<Record<number, number>> = { 1: INCH, 2: 12 * INCH,
  * are followed. A drawing that does not say its unit is taken to be in the user's.
  */
 export function readProfileDxf(text: string, system: UnitSystem): Result<CurvePoint[]> {
-  let drawing: IDxf | null;
-  try {
-    drawing = new DxfParser().parseSync(text);
-  } catch {
-    drawing = null;
-  }
-  const polyline = drawing?.entities.find(isPolyline);
+  const drawing = dxfDrawing(text);
+  if (typeof drawing === 'string') return refuse('dxf-unreadable', '', drawing);
+  const polyline = drawing.entities?.find(isPolyline);
   if (!polyline) return refuse('dxf-no-polyline', '', 'The DXF has no polyline; draw the outline as one.');
-  const unit = DRAWING_UNITS[Number(drawing?.header?.$INSUNITS)] ?? (system === 'mm' ? 1 : INCH);
-  const marks = drawing!.entities.filter(isPoint);
+  const unit = DRAWING_UNITS[Number(drawing.header?.$INSUNITS)] ?? (system === 'mm' ? 1 : INCH);
+  const marks = drawing.entities.filter(isPoint);
+  if (polyline.vertices.length > MOST_VERTICES || marks.length > MOST_MARKS)
+    return refuse(
+      'dxf-large',
+      '',
+      `The DXF has ${polyline.vertices.length} vertices and ${marks.length} points; ${MOST_VERTICES} and ${MOST_MARKS} are allowed.`,
+    );
   const kindAt = (x: number, y: number) => {
     const mark = marks.find(({ position: p }) => Math.hypot(p.x - x, p.y - y) < SAME_POINT);
     return mark && { point: true, corner: mark.layer === LAYERS.corner };
@@ -69,6 +63,10 @@ export function readProfileDxf(text: string, system: UnitSystem): Result<CurvePo
   });
   return profileFrom(line);
 }
+
+/** A polyline and its marked points have at most so many. */
+const MOST_VERTICES = 50_000;
+const MOST_MARKS = 400;
 
 /** A marked point and a vertex nearer than this are the same, in the drawing's unit. */
 const SAME_POINT = 1e-4;

@@ -1,6 +1,7 @@
 import type { CurvePoint } from '../../form/curve.js';
 import type { UnitSystem } from '../../measure/format.js';
 import { type Result, refuse } from '../../measure/reason.js';
+import { MOST_LETTERS } from '../drawingText.js';
 import { profileCsv, readProfileCsv } from './csv.js';
 import { profileDxf, readProfileDxf } from './dxf.js';
 import { profileSvg, readProfileSvg } from './svg.js';
@@ -17,9 +18,6 @@ export function writeProfile(
   if (format === 'svg') return profileSvg(points);
   return format === 'dxf' ? profileDxf(points) : profileCsv(points, system);
 }
-
-/** Longest file that is read, letters: a line of some fifty thousand points. */
-const MOST_LETTERS = 2e6;
 
 /** Reads a profile by the ending of its file's name. */
 export function readProfile(text: string, fileName: string, system: UnitSystem): Result<CurvePoint[]> {

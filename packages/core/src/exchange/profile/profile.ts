@@ -13,6 +13,7 @@ import { MIN_RISE } from '../../form/order.js';
 import { MOST_POINTS } from '../../form/shape.js';
 import { sayMm } from '../../measure/format.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
+import { MOST_DRAWN } from '../drawingText.js';
 
 /** Lines drawn for a curve stay this near to it (mm). */
 const DRAWN = 0.001;
@@ -51,6 +52,12 @@ const CORNER = 0.14;
  * it turns back in height, touches the axis, or takes too many points to follow within `READ_WITHIN`.
  */
 export function profileFrom(line: readonly Sample[]): Result<CurvePoint[]> {
+  if (line.length > MOST_DRAWN)
+    return refuse(
+      'profile-fine',
+      '',
+      `The outline comes to ${line.length} points, its curves followed; ${MOST_DRAWN} are allowed.`,
+    );
   const risen = upwards(line);
   if (!risen.ok) return risen;
   const samples = close(marked(risen.value));

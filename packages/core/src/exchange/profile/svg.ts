@@ -3,6 +3,7 @@ import { type CurvePiece, type CurvePoint, curveThrough, topOf } from '../../for
 import type { Sample } from '../../form/fit.js';
 import { INCH, trimZeros } from '../../measure/format.js';
 import { type Result, refuse } from '../../measure/reason.js';
+import { attribute, MOST_DRAWN, svgPaths } from '../drawingText.js';
 import { profileFrom } from './profile.js';
 
 const figure = (value: number): string => trimZeros(value.toFixed(5));
@@ -28,6 +29,9 @@ export function profileSvg(points: readonly CurvePoint[]): string {
 `;
 }
 
+/** Letters of a transform that are followed. */
+const MOST_TRANSFORM = 500;
+
 /** Points sampled on every curved part of a path. */
 const PARTS = 96;
 
@@ -37,12 +41,12 @@ const PARTS = 96;
  * those of groups are not.
  */
 export function readProfileSvg(text: string): Result<CurvePoint[]> {
-  const element = /<path\b[^>]*>/i.exec(text)?.[0];
-  const d = element && attribute(element, 'd');
-  if (!d) return refuse('svg-no-path', '', 'The SVG has no path; draw the outline as one path.');
-  let path = svgpath.from(d);
-  const transform = attribute(element, 'transform');
-  if (transform) path = path.transform(transform);
+  const [first] = svgPaths(text, 1);
+  if (!first) return refuse('svg-no-path', '', 'The SVG has no path; draw the outline as one path.');
+  if (first.d.length > MOST_DRAWN)
+    return refuse('svg-large', '', `The path has more than ${MOST_DRAWN} letters; make it simpler.`);
+  let path = svgpath.from(first.d);
+  if (first.transform) path = path.transform(first.transform.slice(0, MOST_TRANSFORM));
   const pen = penOf(millimetresPerUnit(text));
   let failed = false;
   path
@@ -68,14 +72,11 @@ export function readProfileSvg(text: string): Result<CurvePoint[]> {
     : profileFrom(line);
 }
 
-function attribute(element: string, name: string): string | undefined {
-  return new RegExp(`\\s${name}\\s*=\\s*(["'])([\\s\\S]*?)\\1`, 'i').exec(element)?.[2];
-}
-
 const UNITS: Record<string, number> = { mm: 1, cm: 10, in: INCH, pt: INCH / 72, pc: INCH / 6, px: INCH / 96 };
 
 function millimetresPerUnit(text: string): number {
-  const root = /<svg\b[^>]*>/i.exec(text)?.[0] ?? '';
+  const at = text.search(/<svg\s/i);
+  const root = at < 0 ? '' : text.slice(at, text.indexOf('>', at));
   const width = /^\s*([\d.]+)\s*([a-z]*)\s*$/i.exec(attribute(root, 'width') ?? '');
   const box = (attribute(root, 'viewBox') ?? '')
     .trim()

@@ -8,7 +8,7 @@ import { done, type Result, refuse } from '../../measure/reason.js';
 export const partsField = z
   .array(number('Share of a segment', 0.05, 20))
   .min(2)
-  .max(60)
+  .max(60, { abort: true })
   .optional();
 
 interface Parted {

@@ -33,7 +33,7 @@ export const letteredParams = z
       .array(glyph)
       .max(MOST_GLYPHS, { error: () => `There are too many outlines; ${MOST_GLYPHS} are allowed.` }),
     /** Outline in each segment from the index mark on, by its number; −1 for none. Segments beyond have none. */
-    order: z.array(whole('Outline', -1, MOST_GLYPHS - 1)).max(60),
+    order: z.array(whole('Outline', -1, MOST_GLYPHS - 1)).max(60, { abort: true }),
     /** Height of the outlines, and how far their middle lies above half the ring's height. */
     sizeMm: length('Height of the letters', 1, 300),
     upMm: length('Letters up', -200, 200),

@@ -35,7 +35,7 @@ export const madeRingFields = {
   outerMm: length('Outer radius of the ring', 1, 1000),
   innerMm: length('Inner radius of the ring', 0, 1000),
   heightMm: length('Height of the ring', 0.5, 300),
-  species: z.array(z.string().min(1).max(40)).min(1).max(2000),
+  species: z.array(z.string().min(1).max(40)).min(1).max(2000, { abort: true }),
 };
 
 /** The way of rings from stock, over all the other ways. */

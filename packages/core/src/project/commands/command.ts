@@ -1,5 +1,5 @@
 import { enablePatches, type Patch, produceWithPatches } from 'immer';
-import { done, type Reason, type Result, refused } from '../../measure/reason.js';
+import { done, type Reason, type Result, refused, refusedFor } from '../../measure/reason.js';
 import { inspect } from '../inspect.js';
 import { type Project, projectSchema } from '../schema.js';
 import { reasonsOf } from '../sentences.js';
@@ -37,9 +37,9 @@ export function run(project: Project, command: Command): Result<Change> {
   });
   if (outcome?.reasons?.length) return refused(...outcome.reasons);
   const parsed = projectSchema.safeParse(next);
-  if (!parsed.success) return refused(...reasonsOf(parsed.error));
+  if (!parsed.success) return refusedFor(reasonsOf(parsed.error), parsed.error.issues.length);
   const reasons = inspect(next);
-  if (reasons.length > 0) return refused(...reasons);
+  if (reasons.length > 0) return refusedFor(reasons);
   return done({
     label: command.label,
     project: next,

@@ -1,4 +1,3 @@
-import type { Board } from '@fellside/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 /** A board on hand. */
@@ -7,8 +6,8 @@ export class BoardEntity {
   @PrimaryColumn('text')
   id: string;
 
-  @Column('simple-json')
-  board: Omit<Board, 'id'>;
+  @Column('text')
+  board: string;
 
   @Column('text')
   savedAt: string;

@@ -1,4 +1,3 @@
-import type { Pattern } from '@fellside/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 /** A motif or a block of places, kept for any piece. */
@@ -7,8 +6,8 @@ export class PatternEntity {
   @PrimaryColumn('text')
   id: string;
 
-  @Column('simple-json')
-  pattern: Pattern;
+  @Column('text')
+  pattern: string;
 
   @Column('text')
   savedAt: string;

@@ -1,4 +1,3 @@
-import type { StashEntry } from '@fellside/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 /** A ring that is made and waits for a piece. */
@@ -7,8 +6,8 @@ export class StashEntity {
   @PrimaryColumn('text')
   id: string;
 
-  @Column('simple-json')
-  ring: StashEntry;
+  @Column('text')
+  ring: string;
 
   @Column('text')
   savedAt: string;

@@ -1,4 +1,3 @@
-import type { Project } from '@fellside/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 /** A project as it was at one revision; the newest are kept. */
@@ -10,8 +9,8 @@ export class VersionEntity {
   @PrimaryColumn('integer')
   revision: number;
 
-  @Column('simple-json')
-  document: Project;
+  @Column('text')
+  document: string;
 
   @Column('text')
   savedAt: string;

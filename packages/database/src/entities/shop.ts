@@ -1,4 +1,3 @@
-import type { Shop } from '@fellside/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 /** The shop's settings: a single row. */
@@ -7,6 +6,6 @@ export class ShopEntity {
   @PrimaryColumn('integer')
   id: number;
 
-  @Column('simple-json')
-  settings: Shop;
+  @Column('text')
+  settings: string;
 }

@@ -1,4 +1,3 @@
-import type { Species } from '@fellside/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 /** A wood of the user's own, beside those that ship with the program. */
@@ -7,6 +6,6 @@ export class WoodEntity {
   @PrimaryColumn('text')
   id: string;
 
-  @Column('simple-json')
-  species: Species;
+  @Column('text')
+  species: string;
 }

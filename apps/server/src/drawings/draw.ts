@@ -1,0 +1,24 @@
+import { elevationPicture, prepare, type Project, type Species } from '@fellside/core';
+import { encode } from 'fast-png';
+
+/** Pixels of a drawing's larger side: twice what the shelf shows of the largest piece. */
+const MOST = 480;
+
+export interface DrawAsk {
+  readonly project: Project;
+  readonly woods: readonly Species[];
+}
+
+/** The elevation of a piece as PNG; null where its form cannot be. */
+export function drawn({ project, woods }: DrawAsk): Uint8Array | null {
+  const prepared = prepare(project);
+  if (!prepared.ok) return null;
+  const palette = new Map(
+    project.palette.flatMap(({ key, wood }) => {
+      const species = woods.find(({ id }) => id === wood);
+      return species ? [[key, species] as const] : [];
+    }),
+  );
+  const { width, height, rgba } = elevationPicture(prepared.value, palette, MOST);
+  return encode({ width, height, data: rgba, channels: 4, depth: 8 });
+}

@@ -1,0 +1,99 @@
+import { MAKINGS, segmentsOf } from '../making/registry.js';
+import { sayMm } from '../measure/format.js';
+import type { Project, Ring } from './schema.js';
+
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+const counted = (n: number, of: string): string => `${n} ${of}${n === 1 ? '' : 's'}`;
+
+/** So many rings are told apart by what happened to each; more are counted. */
+const MOST_RINGS_TOLD = 3;
+
+/**
+ * What changed from one state of a piece to a later one, in a few sentences for a list of versions; none where nothing did.
+ * Lengths are in mm, as everywhere in the core's sentences.
+ */
+export function changesBetween(before: Project, after: Project): string[] {
+  const told: string[] = [];
+  if (before.name !== after.name) told.push(`Named “${after.name}”, before “${before.name}”.`);
+  told.push(...formChanges(before, after), ...ringChanges(before, after));
+  if (!same(before.palette, after.palette)) told.push(paletteChange(before, after));
+  if (!same(before.motifs, after.motifs)) told.push(...countChange('motif', before.motifs, after.motifs));
+  if (!same(before.blanks, after.blanks)) told.push(...countChange('blank', before.blanks, after.blanks));
+  if (!same(before.slants, after.slants))
+    told.push(...countChange('slanted band', before.slants, after.slants));
+  if (!same(before.allowances, after.allowances)) told.push('Allowances for truing changed.');
+  if (!same(before.underlay, after.underlay)) told.push('The picture underneath changed.');
+  return told;
+}
+
+function formChanges({ form: was }: Project, { form: is }: Project): string[] {
+  if (same(was, is)) return [];
+  const told: string[] = [];
+  const height = (form: Project['form']) => form.points.at(-1)!.heightMm;
+  const widest = (form: Project['form']) => 2 * Math.max(...form.points.map(({ radiusMm }) => radiusMm));
+  const [h0, h1, w0, w1] = [height(was), height(is), widest(was), widest(is)];
+  if (h0 !== h1) told.push(`Height ${sayMm(h1)}, before ${sayMm(h0)}.`);
+  if (w0 !== w1) told.push(`Widest ${sayMm(w1)}, before ${sayMm(w0)}.`);
+  if (h0 === h1 && w0 === w1 && !same(was.points, is.points)) told.push('The outer curve was moved.');
+  if (!same(was.inside, is.inside)) told.push('The inside changed.');
+  if (!same(was.recess, is.recess)) told.push('The recess under the foot changed.');
+  if (!same(was.lid, is.lid)) told.push('The lid changed.');
+  return told;
+}
+
+function ringChanges({ rings: was }: Project, { rings: is }: Project): string[] {
+  if (same(was, is)) return [];
+  const earlier = new Map(was.map((ring) => [ring.id, ring]));
+  const later = new Set(is.map(({ id }) => id));
+  const added = is.filter(({ id }) => !earlier.has(id)).length;
+  const gone = was.filter(({ id }) => !later.has(id)).length;
+  const told: string[] = [];
+  if (added > 0) told.push(`${counted(added, 'ring')} added.`);
+  if (gone > 0) told.push(`${counted(gone, 'ring')} taken away.`);
+  const kept = is.flatMap((ring, index) => {
+    const old = earlier.get(ring.id);
+    return old && !same(old, ring) ? [{ index, what: ringChange(old, ring) }] : [];
+  });
+  if (kept.length > MOST_RINGS_TOLD) {
+    const [first] = kept;
+    const alike = kept.every(({ what }) => what === first!.what);
+    told.push(
+      alike
+        ? `${counted(kept.length, 'ring')} from ring ${first!.index + 1}: ${first!.what}.`
+        : `${counted(kept.length, 'ring')} changed.`,
+    );
+  } else told.push(...kept.map(({ index, what }) => `Ring ${index + 1}: ${what}.`));
+  if (added + gone + kept.length === 0) told.push('Rings were put in another order.');
+  return told;
+}
+
+function ringChange(was: Ring, is: Ring): string {
+  const [n0, n1] = [segmentsOf(was.making), segmentsOf(is.making)];
+  if (was.making.way !== is.making.way) return `made as “${MAKINGS[is.making.way].name}”`;
+  if (n0 !== n1) return `${n1} segments, before ${n0}`;
+  if (was.heightMm !== is.heightMm) return `${sayMm(is.heightMm)} high, before ${sayMm(was.heightMm)}`;
+  if (!same(was.measured, is.measured)) return 'measured';
+  if (!same(was.making, is.making)) return 'made otherwise';
+  const painted = is.woods.filter((wood, place) => wood !== was.woods[place]).length;
+  if (painted > 0) return `${counted(painted, 'place')} painted`;
+  return was.turn !== is.turn ? 'turned' : 'settings changed';
+}
+
+function paletteChange({ palette: was }: Project, { palette: is }: Project): string {
+  const more = is.filter(({ wood }) => !was.some((entry) => entry.wood === wood)).map(({ wood }) => wood);
+  const less = was.filter(({ wood }) => !is.some((entry) => entry.wood === wood)).map(({ wood }) => wood);
+  const parts = [
+    ...(more.length > 0 ? [`with ${more.join(', ')}`] : []),
+    ...(less.length > 0 ? [`without ${less.join(', ')}`] : []),
+  ];
+  return parts.length > 0 ? `Palette ${parts.join(', ')}.` : 'Tones or order of the palette changed.';
+}
+
+const countChange = (
+  what: string,
+  was: readonly unknown[] = [],
+  is: readonly unknown[] = [],
+): readonly string[] =>
+  was.length === is.length
+    ? [`${counted(is.length, what)} changed.`]
+    : [`${counted(is.length, what)}, before ${was.length}.`];

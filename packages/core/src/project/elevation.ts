@@ -1,0 +1,76 @@
+import { extremes } from '../form/curve.js';
+import { sampling } from '../surface/sample.js';
+import type { Species } from '../wood/species.js';
+import type { Prepared } from './prepare.js';
+import { sampledCuts, sampledRings, shownOn } from './standing.js';
+
+/** A small picture: four bytes a point (red, green, blue, opacity), rows from the top. */
+export interface SmallPicture {
+  readonly width: number;
+  readonly height: number;
+  readonly rgba: Uint8Array;
+}
+
+/** Turned a little, so that no joint stands on the axis (rad). */
+const VIEW = 0.35;
+/** Columns round the whole piece for one pixel across the half that is seen: π, and a little more. */
+const FINER = 3.2;
+const JOINT = 0.74;
+/** Light falls from the upper left: how bright the middle is, and how much is lost toward the edges. */
+const LIGHT = { at: -0.35, least: 0.58 } as const;
+
+/**
+ * The outside of a piece from the front, `most` pixels in its larger direction, every place in its wood's colour: drawn
+ * from which place is at a point, as all drawings are.
+ */
+export function elevationPicture(
+  prepared: Prepared,
+  palette: ReadonlyMap<string, Species>,
+  most: number,
+): SmallPicture {
+  const { vessel } = prepared;
+  const widest = extremes(vessel.outside, 0, vessel.heightMm).most;
+  const scale = most / Math.max(vessel.heightMm, 2 * widest);
+  const [width, height] = [2 * widest, vessel.heightMm].map((mm) => Math.max(1, Math.round(mm * scale)));
+  const columns = Math.ceil(width! * FINER);
+  const work = sampling(
+    vessel,
+    sampledRings(prepared),
+    'outside',
+    { columns, rows: height! },
+    sampledCuts(prepared),
+  );
+  let step = work.next();
+  while (!step.done) step = work.next();
+  const wall = step.value;
+  const colours = new Map([...palette].map(([key, { colour }]) => [key, channels(colour)]));
+  const shown = shownOn(prepared).map(({ woods }) => woods.map((key) => colours.get(key)));
+  const rgba = new Uint8Array(4 * width! * height!);
+  for (let y = 0; y < height!; y++) {
+    const radius = wall.radius[y]! * scale;
+    let before = -1;
+    for (let x = 0; x < width!; x++) {
+      const across = (x + 0.5 - width! / 2) / radius;
+      if (Math.abs(across) >= 1) continue;
+      const turns = (VIEW + Math.asin(across)) / (2 * Math.PI) + 1;
+      const at = y * columns + (Math.floor(turns * columns) % columns);
+      const [ring, place] = [wall.ring[at]!, wall.place[at]!];
+      const colour = place < 0 ? undefined : shown[ring]?.[place];
+      if (!colour) continue;
+      const here = ring * 4096 + place;
+      const above = y > 0 ? wall.ring[at - columns]! : ring;
+      const light = lightAt(across) * ((before >= 0 && before !== here) || above !== ring ? JOINT : 1);
+      before = here;
+      const to = 4 * (y * width! + x);
+      for (let c = 0; c < 3; c++) rgba[to + c] = Math.round(colour[c]! * light);
+      rgba[to + 3] = 255;
+    }
+  }
+  return { width: width!, height: height!, rgba };
+}
+
+const lightAt = (across: number): number =>
+  LIGHT.least + (1 - LIGHT.least) * Math.sqrt(Math.max(0, 1 - ((across - LIGHT.at) / (1 - LIGHT.at)) ** 2));
+
+const channels = (colour: string): readonly number[] =>
+  [1, 3, 5].map((at) => Number.parseInt(colour.slice(at, at + 2), 16));
