@@ -1,5 +1,5 @@
-import { createServer } from './server.js';
 import { isLoopback, ownAddresses } from './door/hosts.js';
+import { createServer } from './server.js';
 import { type Settings, settingsFrom } from './settings.js';
 
 /** What kept the server from starting, in one sentence. */
@@ -9,8 +9,10 @@ function sentence(error: unknown, settings: Settings | null): string {
     return `Port ${settings?.port} is taken. Stop what uses it, or set FELLSIDE_PORT to another.`;
   if (code === 'EACCES' && settings)
     return `Fellside may not use port ${settings.port} or write to ${settings.dataFolder}.`;
-  if (code === 'EADDRNOTAVAIL') return `FELLSIDE_HOST is ${settings?.host}; this machine has no such address.`;
-  if (code === 'ENOSPC') return `The disk of ${settings?.dataFolder} is full. Make room on it and start again.`;
+  if (code === 'EADDRNOTAVAIL')
+    return `FELLSIDE_HOST is ${settings?.host}; this machine has no such address.`;
+  if (code === 'ENOSPC')
+    return `The disk of ${settings?.dataFolder} is full. Make room on it and start again.`;
   return error instanceof Error && error.constructor.name === 'Refusal'
     ? error.message
     : `Fellside could not start: ${message ?? error}`;

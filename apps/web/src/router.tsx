@@ -8,12 +8,15 @@ import { FormStation } from './form/FormStation.js';
 import { PatternStation } from './pattern/PatternStation.js';
 import { RingPlan } from './plan/RingPlan.js';
 import { RingsStation } from './rings/RingsStation.js';
+import { SafePage } from './safe/SafePage.js';
+import { RemovedPage } from './shelf/RemovedPage.js';
 import { Shelf } from './shelf/Shelf.js';
 import { PieceShell } from './shell/PieceShell.js';
 import { Problem } from './shell/Problem.js';
 import { Shell } from './shell/Shell.js';
 import { ShopStation } from './shop/ShopStation.js';
 import { TurntablePage } from './turntable/TurntablePage.js';
+import { VersionsPage } from './versions/VersionsPage.js';
 import { WoodsStation } from './woods/WoodsStation.js';
 
 /** Every station has its own address; `ring` is counted from 1, as people do. */
@@ -25,6 +28,8 @@ export const router = createBrowserRouter([
       { path: '/', element: <Shelf /> },
       { path: '/woods', element: <WoodsStation /> },
       { path: '/shop', element: <ShopStation /> },
+      { path: '/safe', element: <SafePage /> },
+      { path: '/removed', element: <RemovedPage /> },
       {
         path: '/piece/:id',
         element: <PieceShell />,
@@ -43,6 +48,7 @@ export const router = createBrowserRouter([
             children: [{ path: 'turntable', element: <TurntablePage /> }],
           },
           { path: 'blanks', element: <BlanksStation /> },
+          { path: 'versions', element: <VersionsPage /> },
           {
             path: 'cuts',
             element: <CutsStation />,

@@ -117,13 +117,13 @@ export { column, diagonal, patch, repeated, type Spot, type Wall } from './patte
 export { stretchAt } from './pattern/showing.js';
 export { keyOfTone, TONES, type Tone, type ToneName, toneNames } from './pattern/tones.js';
 export type { PlannedBlank } from './project/blanks.js';
+export { changesBetween } from './project/changes.js';
 export { type Change, type Command, run } from './project/commands/command.js';
 export * as edit from './project/commands/edits.js';
 export type { Stroke } from './project/commands/paintCommands.js';
 export { liftOfBands } from './project/commands/stack.js';
 export type { StashedRing } from './project/commands/stashCommands.js';
 export { projectedSections } from './project/commands/twistCommands.js';
-export { changesBetween } from './project/changes.js';
 export { AGES, type TouchingPair, touchingPairs, weakShare } from './project/contrast.js';
 export { copyOf, fromStash } from './project/copy.js';
 export { elevationPicture, type SmallPicture } from './project/elevation.js';

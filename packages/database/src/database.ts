@@ -1,5 +1,5 @@
-import type Sqlite from 'better-sqlite3';
 import { Mutex } from 'async-mutex';
+import type Sqlite from 'better-sqlite3';
 import { DataSource, type EntityManager } from 'typeorm';
 import { CannotWrite, writeTrouble } from './failure.js';
 import { IN_USE } from './opening/examine.js';
@@ -61,7 +61,11 @@ export class Database {
         // After a full disk SQLite may have rolled back by itself: only what is still open is rolled back here.
         await this.putRight().catch(() => {});
         if (sentence === null) throw error;
-        this.state = { ok: false, since: this.state.ok ? new Date().toISOString() : this.state.since, sentence };
+        this.state = {
+          ok: false,
+          since: this.state.ok ? new Date().toISOString() : this.state.since,
+          sentence,
+        };
         throw new CannotWrite(sentence, error);
       }
     });

@@ -66,7 +66,10 @@ export class BackupsController {
     const limited = new Transform({
       transform(part: Buffer, _, done) {
         bytes += part.length;
-        done(bytes > MOST ? new Refusal('The backup is larger than 4 GB; use npx fellside restore.') : null, part);
+        done(
+          bytes > MOST ? new Refusal('The backup is larger than 4 GB; use npx fellside restore.') : null,
+          part,
+        );
       },
     });
     await pipeline(request, limited, createWriteStream(path));

@@ -2,18 +2,18 @@ import { mkdirSync, readdirSync, rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import {
   type Automatic,
-  backupInThread,
-  backupsIn,
   type BackupCounts,
   type BackupDone,
+  backupInThread,
+  backupsIn,
   changeMachine,
   Database,
   filesOf,
   isDue,
   type ListedBackup,
-  readMachine,
-  type Restored,
   Refusal,
+  type Restored,
+  readMachine,
   restoreInto,
   tidy,
 } from '@fellside/database';
@@ -97,7 +97,9 @@ export class BackupsService implements OnModuleInit, OnModuleDestroy {
 
   /** A backup of the list by its file's name. */
   named(name: string): ListedBackup {
-    const found = this.state().backups.find(({ path }) => path.endsWith(`/${name}`) || path.endsWith(`\\${name}`));
+    const found = this.state().backups.find(
+      ({ path }) => path.endsWith(`/${name}`) || path.endsWith(`\\${name}`),
+    );
     if (!found) throw new Refusal('There is no such backup; it may have been taken away.');
     return found;
   }
@@ -123,7 +125,12 @@ export class BackupsService implements OnModuleInit, OnModuleDestroy {
   private async made(kind: 'automatic' | 'by-hand') {
     const at = new Date().toISOString();
     try {
-      const made = await backupInThread({ do: 'make', database: this.database.file, folder: this.folder, kind });
+      const made = await backupInThread({
+        do: 'make',
+        database: this.database.file,
+        folder: this.folder,
+        kind,
+      });
       this.last = { at, path: made.path, counts: made.checked.counts, failed: null };
       return made;
     } catch (error) {

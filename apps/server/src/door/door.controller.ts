@@ -1,5 +1,17 @@
 import { changeMachine, isPassphrase, keepPassphrase, readMachine, sessionToken } from '@fellside/database';
-import { Body, Controller, ForbiddenException, Get, HttpCode, HttpException, Inject, Post, Put, Req, Res } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  ForbiddenException,
+  Get,
+  HttpCode,
+  HttpException,
+  Inject,
+  Post,
+  Put,
+  Req,
+  Res,
+} from '@nestjs/common';
 import type { Request, Response } from 'express';
 import { toString as drawn } from 'qrcode';
 import { z } from 'zod';
@@ -12,7 +24,9 @@ import { isLoopback, ownAddresses } from './hosts.js';
 /** A session lasts so long, ms. */
 const SESSION = 30 * 24 * 3_600_000;
 
-const words = z.string({ error: 'The passphrase has to be a text.' }).max(500, { error: 'The passphrase is longer than 500 letters.' });
+const words = z
+  .string({ error: 'The passphrase has to be a text.' })
+  .max(500, { error: 'The passphrase is longer than 500 letters.' });
 const wordsBody = z.strictObject({ passphrase: words });
 
 /** The door: who is in, the passphrase, and where this Fellside can be reached. */
@@ -43,7 +57,10 @@ export class DoorController {
     // Counted before it is judged: guesses sent side by side count like guesses one after another.
     this.attempts.failed(Date.now());
     if (!(await isPassphrase(kept, passphrase)))
-      throw new HttpException({ statusCode: 401, code: 'passphrase', message: 'That is not the passphrase.' }, 401);
+      throw new HttpException(
+        { statusCode: 401, code: 'passphrase', message: 'That is not the passphrase.' },
+        401,
+      );
     this.attempts.passed();
     const until = Date.now() + SESSION;
     response.cookie(COOKIE, sessionToken(kept, until), {
@@ -77,15 +94,22 @@ export class DoorController {
   @Get('reach')
   async reach(@Req() request: Request) {
     if (!isOwn(request) && !isKnown(request, this.door))
-      throw new HttpException({ statusCode: 401, code: 'passphrase', message: 'Give the passphrase first.' }, 401);
+      throw new HttpException(
+        { statusCode: 401, code: 'passphrase', message: 'Give the passphrase first.' },
+        401,
+      );
     const { host, hosts } = this.settings;
     const local = isLoopback(host);
     const port = request.socket.localPort;
-    const urls = local ? [] : hosts.filter((name) => !isLoopback(name)).map((name) => `http://${name}:${port}/`);
+    const urls = local
+      ? []
+      : hosts.filter((name) => !isLoopback(name)).map((name) => `http://${name}:${port}/`);
     return {
       listening: local ? 'here' : 'beyond',
       passphrase: this.door.passphrase() !== null,
-      addresses: await Promise.all(urls.map(async (url) => ({ url, qr: await drawn(url, { type: 'svg', margin: 2 }) }))),
+      addresses: await Promise.all(
+        urls.map(async (url) => ({ url, qr: await drawn(url, { type: 'svg', margin: 2 }) })),
+      ),
       own: ownAddresses(),
     };
   }

@@ -31,7 +31,8 @@ export const isKnown = (request: Request, door: Door): boolean => {
 /** A request that a page of another origin sent, as the browser says. */
 function isForeignPage({ headers, path }: Request): boolean {
   const { origin, host } = headers;
-  if (origin !== undefined && origin.replace(/^https?:\/\//, '').toLowerCase() !== host?.toLowerCase()) return true;
+  if (origin !== undefined && origin.replace(/^https?:\/\//, '').toLowerCase() !== host?.toLowerCase())
+    return true;
   const site = headers['sec-fetch-site'];
   const foreign = site === 'cross-site' || site === 'same-site';
   // A link from elsewhere may open the interface, as a page of its own; it may not read from the API.
@@ -53,7 +54,12 @@ export const standingAt = (door: Door) => (request: Request, response: Response,
   const name = hostNamed(request.headers.host);
   const known = name !== null && (isLoopback(name) || isListed(name, door.hosts));
   if (!known || isForeignPage(request))
-    return refuse(response, 403, 'not-ours', 'Fellside answers only its own pages, under the names it was given.');
+    return refuse(
+      response,
+      403,
+      'not-ours',
+      'Fellside answers only its own pages, under the names it was given.',
+    );
   if (isOwn(request) || isOpen(request.path) || isKnown(request, door)) return next();
   refuse(response, 401, 'passphrase', 'Give the passphrase of this Fellside first.');
 };

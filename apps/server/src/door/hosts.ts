@@ -29,5 +29,7 @@ export const isListed = (name: string, hosts: readonly string[]): boolean =>
 /** Addresses of this machine in its networks, as they stand in a browser. */
 export const ownAddresses = (): string[] =>
   Object.values(networkInterfaces()).flatMap((all = []) =>
-    all.filter(({ internal }) => !internal).map(({ address, family }) => (family === 'IPv6' ? `[${address}]` : address)),
+    all
+      .filter(({ internal }) => !internal)
+      .map(({ address, family }) => (family === 'IPv6' ? `[${address}]` : address)),
   );

@@ -1,4 +1,4 @@
-import { elevationPicture, prepare, type Project, type Species } from '@fellside/core';
+import { elevationPicture, type Project, prepare, type Species } from '@fellside/core';
 import { encode } from 'fast-png';
 
 /** Pixels of a drawing's larger side: twice what the shelf shows of the largest piece. */

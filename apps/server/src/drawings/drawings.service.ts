@@ -36,9 +36,7 @@ export class DrawingsService implements OnModuleDestroy {
   /** A disk that takes no drawing is no reason not to show it. */
   private async keep(projectId: string, revision: number, png: Uint8Array): Promise<void> {
     const row = { projectId, revision, png: Buffer.from(png) };
-    await this.database
-      .write((manager) => manager.upsert(DrawingEntity, row, ['projectId']))
-      .catch(() => {});
+    await this.database.write((manager) => manager.upsert(DrawingEntity, row, ['projectId'])).catch(() => {});
   }
 
   onModuleDestroy(): Promise<void> {

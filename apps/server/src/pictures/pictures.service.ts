@@ -67,9 +67,10 @@ async function isNamed(manager: EntityManager, key: string): Promise<boolean> {
     ['projects', 'history'],
     ['projects', 'document'],
   ] as const) {
-    const found = await manager.query(`SELECT 1 FROM "${table}" WHERE instr("${column}", ?) > 0 LIMIT 1`, [key]);
+    const found = await manager.query(`SELECT 1 FROM "${table}" WHERE instr("${column}", ?) > 0 LIMIT 1`, [
+      key,
+    ]);
     if (found.length > 0) return true;
   }
   return false;
 }
-

@@ -1,10 +1,4 @@
-import {
-  type History,
-  historySchema,
-  readProject,
-  readProjectFile,
-  writeProjectFile,
-} from '@fellside/core';
+import { type History, historySchema, readProject, readProjectFile, writeProjectFile } from '@fellside/core';
 import { Database, PictureEntity } from '@fellside/database';
 import {
   Body,
@@ -87,7 +81,9 @@ export class ProjectsController {
   async file(@Param('id') id: string): Promise<string> {
     const project = await this.projects.document(id);
     const key = project.underlay?.picture;
-    const picture = key ? await this.database.read((manager) => manager.findOneBy(PictureEntity, { key })) : null;
+    const picture = key
+      ? await this.database.read((manager) => manager.findOneBy(PictureEntity, { key }))
+      : null;
     const carried = picture && { key: picture.key, base64: picture.bytes.toString('base64') };
     return writeProjectFile(project, await this.woods.list(), carried ?? undefined);
   }
@@ -135,4 +131,3 @@ export class ProjectsController {
     return this.projects.version(id, revision);
   }
 }
-

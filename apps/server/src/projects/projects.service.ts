@@ -104,7 +104,9 @@ export class ProjectsService {
   /** Versions that are kept, newest first. */
   async versions(projectId: string): Promise<ListedVersion[]> {
     const order = { revision: 'ASC' } as const;
-    const all = await this.database.read((manager) => manager.find(VersionEntity, { where: { projectId }, order }));
+    const all = await this.database.read((manager) =>
+      manager.find(VersionEntity, { where: { projectId }, order }),
+    );
     let before: Project | null = null;
     const listed = all.map(({ revision, savedAt, document }): ListedVersion => {
       const stored = readStored(document);
@@ -116,8 +118,13 @@ export class ProjectsService {
     return listed.reverse();
   }
 
-  async version(projectId: string, revision: number): Promise<{ revision: number; savedAt: string; document: Project }> {
-    const found = await this.database.read((manager) => manager.findOneBy(VersionEntity, { projectId, revision }));
+  async version(
+    projectId: string,
+    revision: number,
+  ): Promise<{ revision: number; savedAt: string; document: Project }> {
+    const found = await this.database.read((manager) =>
+      manager.findOneBy(VersionEntity, { projectId, revision }),
+    );
     if (!found) throw missing('That version is not kept.');
     return { revision, savedAt: found.savedAt, document: accepted(readStored(found.document)).document };
   }
@@ -145,4 +152,3 @@ async function read(manager: EntityManager, id: string): Promise<SavedPiece> {
   const { revision, savedAt } = found;
   return { id, revision, savedAt, ...accepted(readStored(found.document, found.history)) };
 }
-

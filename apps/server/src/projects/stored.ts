@@ -2,8 +2,8 @@ import {
   type History,
   NO_HISTORY,
   type Project,
-  readProject,
   type Result,
+  readProject,
   refuse,
   SCHEMA_VERSION,
   STEPS_STAND_SINCE,
@@ -28,7 +28,10 @@ export function readStored(text: string, history = JSON.stringify(NO_HISTORY)): 
   const read = schema === SCHEMA_VERSION ? null : readProject(given);
   if (read && !read.ok) return read;
   const steps = (schema ?? 0) < STEPS_STAND_SINCE ? undefined : (json(history) as History | undefined);
-  return { ok: true, value: { document: read ? read.value : (given as Project), history: steps ?? NO_HISTORY } };
+  return {
+    ok: true,
+    value: { document: read ? read.value : (given as Project), history: steps ?? NO_HISTORY },
+  };
 }
 
 export function json(text: string): unknown {

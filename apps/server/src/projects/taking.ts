@@ -1,5 +1,13 @@
 import { createHash } from 'node:crypto';
-import { copyOf, type Project, type ProjectFile, type Result, refuse, SHIPPED_WOODS, type Species } from '@fellside/core';
+import {
+  copyOf,
+  type Project,
+  type ProjectFile,
+  type Result,
+  refuse,
+  SHIPPED_WOODS,
+  type Species,
+} from '@fellside/core';
 import { PictureEntity, WoodEntity } from '@fellside/database';
 import { ConflictException } from '@nestjs/common';
 import type { EntityManager } from 'typeorm';
@@ -81,7 +89,9 @@ function beside(given: Species, here: readonly Species[], notes: string[]): Spec
   const free = (field: 'id' | 'name' | 'letter', candidates: Iterable<string>): string => {
     if (!taken(field, given[field])) return given[field];
     for (const candidate of candidates) if (!taken(field, candidate)) return candidate;
-    return accepted(refuse(`wood-${field}-taken`, field, `No free ${field} was found for ${given.name}.`) as Result<string>);
+    return accepted(
+      refuse(`wood-${field}-taken`, field, `No free ${field} was found for ${given.name}.`) as Result<string>,
+    );
   };
   const species = {
     ...given,

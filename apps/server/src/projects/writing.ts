@@ -25,7 +25,15 @@ export async function insertPiece(manager: EntityManager, project: Project): Pro
   const [id, savedAt, document] = [randomUUID(), new Date().toISOString(), JSON.stringify(project)];
   const { columns } = shelved(document);
   const history = JSON.stringify(NO_HISTORY);
-  await manager.insert(ProjectEntity, { id, revision: 1, document, history, savedAt, removedAt: null, ...columns });
+  await manager.insert(ProjectEntity, {
+    id,
+    revision: 1,
+    document,
+    history,
+    savedAt,
+    removedAt: null,
+    ...columns,
+  });
   await manager.insert(VersionEntity, { projectId: id, revision: 1, document, savedAt });
   await keepUses(manager, id, document);
   return { id, revision: 1, document: project, history: NO_HISTORY, savedAt };
@@ -38,7 +46,10 @@ export async function keepVersion(
 ): Promise<void> {
   await manager.insert(VersionEntity, version);
   const { projectId } = version;
-  const all = await manager.find(VersionEntity, { where: { projectId }, select: { revision: true, savedAt: true } });
+  const all = await manager.find(VersionEntity, {
+    where: { projectId },
+    select: { revision: true, savedAt: true },
+  });
   const kept = keepers(
     all.map(({ savedAt }) => Date.parse(savedAt)),
     VERSIONS_KEPT,

@@ -51,11 +51,16 @@ export class SheetsService implements OnModuleDestroy {
       await this.woods.list(),
       await this.boards.list(),
     ];
-    const answer = await this.threads.run({ project, woods, shop, boards, ...wish }, signal).catch((error) => {
-      if (!(error instanceof GivenUp)) throw error;
-      const message = `The shop sheets were not drawn: ${error.message}`;
-      throw new HttpException({ statusCode: STATUS[error.why], code: `sheets-${error.why}`, message }, STATUS[error.why]);
-    });
+    const answer = await this.threads
+      .run({ project, woods, shop, boards, ...wish }, signal)
+      .catch((error) => {
+        if (!(error instanceof GivenUp)) throw error;
+        const message = `The shop sheets were not drawn: ${error.message}`;
+        throw new HttpException(
+          { statusCode: STATUS[error.why], code: `sheets-${error.why}`, message },
+          STATUS[error.why],
+        );
+      });
     if (!answer.ok) throw new Unprocessable(answer.reasons);
     return answer.value;
   }

@@ -61,7 +61,11 @@ export async function stashRing(manager: EntityManager, ring: StashEntry): Promi
 }
 
 /** 422 where a piece has a ring of the stash that another one has already. */
-export async function assertFree(manager: EntityManager, document: Project, ownId: string | null): Promise<void> {
+export async function assertFree(
+  manager: EntityManager,
+  document: Project,
+  ownId: string | null,
+): Promise<void> {
   const items = [...stashUsedBy(document).keys()];
   if (items.length === 0) return;
   const users = [...(await usersOf(manager, items))].filter(([, { id }]) => id !== ownId);

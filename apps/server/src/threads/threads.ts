@@ -52,7 +52,10 @@ export class Threads<Ask, Answer> {
   run(ask: Ask, signal?: AbortSignal): Promise<Answer> {
     if (this.line.length >= this.limits.mostWaiting && this.running >= this.limits.most)
       return Promise.reject(
-        new GivenUp('full', `${this.running} are being worked on and ${this.line.length} wait; try again in a minute.`),
+        new GivenUp(
+          'full',
+          `${this.running} are being worked on and ${this.line.length} wait; try again in a minute.`,
+        ),
       );
     return new Promise((answered, failed) => {
       this.line.push({ ask, signal, answered, failed });

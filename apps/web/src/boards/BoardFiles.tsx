@@ -1,11 +1,4 @@
-import {
-  type Board,
-  boardsCsv,
-  type NewBoard,
-  readBoardsCsv,
-  type Species,
-  sentenceIn,
-} from '@fellside/core';
+import { type Board, boardsCsv, type NewBoard, type Species, sentenceIn } from '@fellside/core';
 import { Download, Upload } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useRef, useState } from 'react';
@@ -15,6 +8,7 @@ import { useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Sheet } from '../ui/Sheet.js';
 import { saveFile } from '../ui/saveFile.js';
+import { useReading } from '../workers/useReading.js';
 
 interface Asked {
   readonly boards: readonly NewBoard[];
@@ -28,6 +22,7 @@ export function BoardFiles({ boards, woods }: { boards: readonly Board[]; woods:
   const [asked, setAsked] = useState<Asked | null>(null);
   const [said, setSaid] = useState('');
   const input = useRef<HTMLInputElement>(null);
+  const reading = useReading();
   const take = (add: readonly NewBoard[]) =>
     replace({ remove: [], add })
       .unwrap()
@@ -35,7 +30,7 @@ export function BoardFiles({ boards, woods }: { boards: readonly Board[]; woods:
       .catch((error) => setSaid(sentencesOf(error).join(' ')))
       .finally(() => setAsked(null));
   const read = async (file: File) => {
-    const answer = readBoardsCsv(await file.text(), woods);
+    const answer = await reading.read('readBoardsCsv', [await file.text(), woods]);
     if (!answer.ok) {
       setAsked({ boards: [], wrong: answer.reasons.map(({ message }) => sentenceIn(message, units)) });
       return;
@@ -53,6 +48,7 @@ export function BoardFiles({ boards, woods }: { boards: readonly Board[]; woods:
       <span role="status" className="text-sm text-quiet">
         {said}
       </span>
+      {reading.busy}
       <input
         ref={input}
         type="file"

@@ -1,4 +1,4 @@
-import { edit, PROFILE_FORMATS, readProfile, sentenceIn, writeProfile } from '@fellside/core';
+import { edit, PROFILE_FORMATS, sentenceIn, writeProfile } from '@fellside/core';
 import { useRef } from 'react';
 import { editPiece, refusedEntry } from '../store/edits.js';
 import { projectOf, unitsOf } from '../store/selectors.js';
@@ -6,6 +6,7 @@ import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Group } from '../ui/Group.js';
 import { saveFile } from '../ui/saveFile.js';
+import { useReading } from '../workers/useReading.js';
 
 const TYPES = { svg: 'image/svg+xml', dxf: 'image/vnd.dxf', csv: 'text/csv' } as const;
 
@@ -15,9 +16,10 @@ export function ProfileFiles() {
   const units = useApp(unitsOf);
   const { form, name } = useApp(projectOf);
   const chooser = useRef<HTMLInputElement>(null);
+  const { read, busy } = useReading();
   const take = async (file: File | undefined) => {
     if (!file) return;
-    const points = readProfile(await file.text(), file.name, units);
+    const points = await read('readProfile', [await file.text(), file.name, units]);
     if (points.ok) dispatch(editPiece(edit.setProfile(points.value)));
     else dispatch(refusedEntry(sentenceIn(points.reasons[0]!.message, units)));
   };
@@ -36,6 +38,7 @@ export function ProfileFiles() {
           </Button>
         ))}
         <Button onClick={() => chooser.current?.click()}>Open a file…</Button>
+        {busy}
       </div>
       <p className="mt-1 text-xs text-quiet">The axis is at x = 0; heights from the lowest point.</p>
       <input

@@ -1,4 +1,4 @@
-import { type Block, edit, motifOf, type Pattern, readPatternFile, writePatternFile } from '@fellside/core';
+import { type Block, edit, motifOf, type Pattern, writePatternFile } from '@fellside/core';
 import { type ChangeEvent, useRef } from 'react';
 import { useTargets } from '../rings/targets.js';
 import { api, sentencesOf } from '../store/api.js';
@@ -7,11 +7,13 @@ import { useActions } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Group } from '../ui/Group.js';
 import { saveFile } from '../ui/saveFile.js';
+import { useReading } from '../workers/useReading.js';
 import { pasteBlock } from './blocks.js';
 import { ringsName } from './ringsName.js';
 
 /** Motifs and blocks kept for any piece: use them, write them to a file, read one in. */
 export function KeptPatterns() {
+  const reading = useReading();
   const dispatch = useActions();
   const { data: kept = [] } = api.usePatternsQuery();
   const [keep] = api.useKeepPatternMutation();
@@ -28,7 +30,7 @@ export function KeptPatterns() {
     const file = target.files?.[0];
     target.value = '';
     if (!file) return;
-    const pattern = readPatternFile(await file.text());
+    const pattern = await reading.read('readPatternFile', [await file.text()]);
     const said = (sentences: readonly string[]) => dispatch(refusedEntry(sentences.join(' ')));
     if (!pattern.ok) return void said(pattern.reasons.map(({ message }) => message));
     const answer = await keep(pattern.value);
@@ -36,6 +38,7 @@ export function KeptPatterns() {
   };
   return (
     <Group title="Kept patterns" folded>
+      {reading.busy}
       {kept.length === 0 ? (
         <p className="text-sm text-quiet">
           None yet. “Keep…” at a motif or a copied block puts it here, for every piece.

@@ -1,125 +1,108 @@
-import { type Prepared, prepare, sentenceIn } from '@fellside/core';
-import { type ChangeEvent, useEffect, useMemo, useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
 import { api, type ShelvedProject, sentencesOf } from '../store/api.js';
-import { piece } from '../store/pieceSlice.js';
-import { unitsOf } from '../store/selectors.js';
-import { useActions, useApp } from '../store/store.js';
+import { leavePiece } from '../store/autosave.js';
+import { useActions } from '../store/store.js';
+import { useUnsent } from '../store/useUnsent.js';
 import { Button } from '../ui/Button.js';
+import { controlClass } from '../ui/Field.js';
 import { NewPiece } from './NewPiece.js';
+import { OpenFile } from './OpenFile.js';
 import { ShelvedPiece } from './ShelvedPiece.js';
+import { UnsentPieces } from './UnsentPieces.js';
 
 /** Px that the tallest or widest piece takes; the others stand beside it at the same scale. */
 const TALLEST = 330;
 const WIDEST = 340;
+/** From so many pieces on one looks for a piece by its name. */
+const MANY = 12;
 
 /** The way in: the pieces as their own elevations standing on a line, to scale with each other. */
 export function Shelf() {
-  const {
-    data: projects,
-    isLoading,
-    isError,
-    refetch,
-  } = api.useProjectsQuery(undefined, { refetchOnMountOrArgChange: true });
-  const units = useApp(unitsOf);
-  const [trouble, setTrouble] = useState<string[]>([]);
-  useLeavePiece(refetch);
+  const [named, setNamed] = useState('');
+  const { data, isLoading, isError, hasNextPage, isFetchingNextPage, fetchNextPage, refetch } =
+    api.useProjectsInfiniteQuery({ removed: false, named }, { refetchOnMountOrArgChange: true });
+  const [trouble, setTrouble] = useState<readonly string[]>([]);
   const [removed, setRemoved] = useState<ShelvedProject | null>(null);
   const [restore] = api.useRestoreProjectMutation();
-  const pieces = useMemo(() => (projects ?? []).flatMap((saved) => drawable(saved)), [projects]);
-  const height = Math.max(1, ...pieces.map(({ prepared }) => prepared.vessel.heightMm));
-  const width = Math.max(
-    1,
-    ...pieces.map(({ prepared }) => 2 * Math.max(...prepared.rings.map(({ need }) => need.outerMm))),
-  );
-  const scale = Math.min(TALLEST / height, WIDEST / width);
+  const dispatch = useActions();
+  const unsent = useUnsent();
+  useEffect(() => {
+    dispatch(leavePiece());
+    // What has just reached the server shows in its order and with its newest drawing.
+    if (unsent.sending === 0) void refetch();
+  }, [dispatch, refetch, unsent.sending]);
+  const pieces = data?.pages.flatMap((page) => page.pieces) ?? [];
+  const [{ total, tallestMm, widestMm } = { total: 0, tallestMm: 0, widestMm: 0 }] = data?.pages ?? [];
+  const scale = Math.min(TALLEST / Math.max(1, tallestMm), WIDEST / Math.max(1, widestMm));
+  const putBack = async ({ id }: ShelvedProject) => {
+    const answer = await restore(id);
+    if (answer.error) setTrouble(sentencesOf(answer.error));
+    else setRemoved(null);
+  };
   return (
     <div className="flex h-full flex-col overflow-auto p-6">
-      <div className="mb-4 flex items-center gap-3">
+      <div className="mb-4 flex flex-wrap items-center gap-3">
         <h1 className="text-xl font-semibold">Shelf</h1>
+        {(total > MANY || named !== '') && (
+          <input
+            type="search"
+            aria-label="Find a piece by its name"
+            placeholder="Find by name"
+            className={`${controlClass} w-48`}
+            value={named}
+            onChange={(event) => setNamed(event.target.value)}
+          />
+        )}
+        {total > MANY && <span className="text-sm text-quiet">{total} pieces</span>}
         <div className="flex-1" />
+        <Link to="/removed" className="text-teal underline">
+          Removed pieces
+        </Link>
         <OpenFile onTrouble={setTrouble} />
         <NewPiece />
       </div>
       {trouble.length > 0 && (
         <div role="alert" className="mb-3 rounded bg-rust-wash p-3 text-rust">
-          <p className="font-semibold">The file was not taken in:</p>
           <ul className="list-disc pl-5">
             {trouble.slice(0, 12).map((sentence) => (
-              <li key={sentence}>{sentenceIn(sentence, units)}</li>
+              <li key={sentence}>{sentence}</li>
             ))}
           </ul>
         </div>
       )}
       {removed && (
         <p role="status" className="mb-3 flex items-center gap-3 rounded bg-teal-wash p-2">
-          {removed.document.name} was taken off the shelf.
-          <Button onClick={() => restore(removed.id).then(() => setRemoved(null))}>Put it back</Button>
+          {removed.name} was taken off the shelf.
+          <Button onClick={() => putBack(removed)}>Put it back</Button>
         </p>
       )}
+      <UnsentPieces unsent={unsent} onShelf={pieces} />
       {isError && <p role="alert">The server does not answer. Is Fellside still running?</p>}
       {!isLoading && pieces.length === 0 && !isError && (
         <p className="m-auto max-w-md text-center text-quiet">
-          Nothing on the shelf yet. Start with “New piece”: choose a shape, give its size, and the rings are
-          laid out for you.
+          {named
+            ? `No piece has “${named}” in its name.`
+            : 'Nothing on the shelf yet. Start with “New piece”: choose a shape, give its size, and the rings are laid out for you.'}
         </p>
       )}
       <ul className="flex flex-wrap items-end gap-x-8 gap-y-10 px-4">
-        {pieces.map(({ saved, prepared }) => (
+        {pieces.map((piece) => (
           <ShelvedPiece
-            key={saved.id}
-            saved={saved}
-            prepared={prepared}
+            key={piece.id}
+            piece={piece}
             scale={scale}
-            onRemoved={() => setRemoved(saved)}
+            unsent={unsent.pieces.has(piece.id)}
+            onRemoved={() => setRemoved(piece)}
+            onTrouble={setTrouble}
           />
         ))}
       </ul>
+      {hasNextPage && (
+        <Button className="mx-auto mt-8 h-11!" disabled={isFetchingNextPage} onClick={() => fetchNextPage()}>
+          {isFetchingNextPage ? 'Fetching…' : `Show more of the ${total - pieces.length} others`}
+        </Button>
+      )}
     </div>
-  );
-}
-
-/** Coming to the shelf puts the open piece back on it, as soon as it is saved. */
-function useLeavePiece(refetch: () => void): void {
-  const dispatch = useActions();
-  const open = useApp((state) => state.piece.id !== null);
-  const saved = useApp((state) => state.piece.safety === 'saved');
-  useEffect(() => {
-    if (!open || !saved) return;
-    dispatch(piece.closed());
-    refetch();
-  }, [open, saved, dispatch, refetch]);
-}
-
-function drawable(saved: ShelvedProject): { saved: ShelvedProject; prepared: Prepared }[] {
-  const prepared = prepare(saved.document);
-  return prepared.ok ? [{ saved, prepared: prepared.value }] : [];
-}
-
-/** Takes in a project file. */
-function OpenFile({ onTrouble }: { onTrouble: (sentences: string[]) => void }) {
-  const input = useRef<HTMLInputElement>(null);
-  const navigate = useNavigate();
-  const [take] = api.useImportProjectMutation();
-  const chosen = async ({ currentTarget }: ChangeEvent<HTMLInputElement>) => {
-    const file = currentTarget.files?.[0];
-    currentTarget.value = '';
-    if (!file) return;
-    const answer = await take(await file.text());
-    if (answer.data) navigate(`/piece/${answer.data.id}/form`);
-    else onTrouble(sentencesOf(answer.error));
-  };
-  return (
-    <>
-      <input
-        ref={input}
-        type="file"
-        accept=".json,application/json"
-        className="hidden"
-        aria-label="Project file"
-        onChange={chosen}
-      />
-      <Button onClick={() => input.current?.click()}>Open a file</Button>
-    </>
   );
 }

@@ -1,82 +1,97 @@
-import {
-  extremes,
-  formatLength,
-  mirrorImage,
-  mm,
-  type Prepared,
-  type Species,
-  writeProjectFile,
-} from '@fellside/core';
+import { copyOf, formatLength, fromStash, mirrorImage, mm, type Project } from '@fellside/core';
 import { Ellipsis } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { Link } from 'react-router';
-import { api, type ShelvedProject } from '../store/api.js';
-import { unitsOf, woodsOf } from '../store/selectors.js';
-import { useApp } from '../store/store.js';
-import { saveFile } from '../ui/saveFile.js';
-import { Elevation } from './Elevation.js';
+import { api, drawingUrl, type ShelvedProject, sentencesOf } from '../store/api.js';
+import { unitsOf } from '../store/selectors.js';
+import { useActions, useApp } from '../store/store.js';
+import { saveBlob } from '../ui/saveFile.js';
 
 interface ShelvedPieceProps {
-  readonly saved: ShelvedProject;
-  readonly prepared: Prepared;
+  readonly piece: ShelvedProject;
   /** Px a mm, one for the whole shelf. */
   readonly scale: number;
+  /** Whether edits of it are in this browser only. */
+  readonly unsent: boolean;
   readonly onRemoved: () => void;
+  readonly onTrouble: (sentences: readonly string[]) => void;
 }
 
 /** One piece on the shelf: its elevation on the line, its name and size, and what can be done with it. */
-export function ShelvedPiece({ saved, prepared, scale, onRemoved }: ShelvedPieceProps) {
+export function ShelvedPiece(props: ShelvedPieceProps) {
+  const { piece, scale, unsent } = props;
   const units = useApp(unitsOf);
-  const woods = useApp(woodsOf);
-  const { vessel } = prepared;
-  const diameter = 2 * extremes(vessel.outside, 0, vessel.heightMm).most;
-  const { name, palette } = saved.document;
-  const species = new Map<string, Species>(
-    palette.flatMap(({ key, wood }) => {
-      const found = woods.find(({ id }) => id === wood);
-      return found ? [[key, found] as const] : [];
-    }),
-  );
+  const { id, name, heightMm, diameterMm, unreadable } = piece;
+  if (unreadable) return <Unreadable piece={piece} />;
   return (
     <li className="flex flex-col">
       <Link
-        to={`/piece/${saved.id}/form`}
+        to={`/piece/${id}/form`}
         aria-label={`Open ${name}`}
         className="block border-b-2 border-quiet px-3"
       >
-        <Elevation id={saved.id} prepared={prepared} palette={species} scale={scale} />
+        <img
+          src={drawingUrl(piece)}
+          alt=""
+          loading="lazy"
+          decoding="async"
+          width={Math.max(8, (diameterMm ?? 0) * scale)}
+          height={Math.max(8, (heightMm ?? 0) * scale)}
+          style={{ height: Math.max(8, (heightMm ?? 0) * scale) }}
+        />
       </Link>
       <div className="mt-2 flex items-start gap-2 px-3">
         <div className="flex-1">
-          <Link to={`/piece/${saved.id}/form`} className="font-semibold hover:underline">
+          <Link to={`/piece/${id}/form`} className="font-semibold hover:underline">
             {name}
           </Link>
           <p className="text-sm text-quiet">
-            {formatLength(mm(vessel.heightMm), units)} × {formatLength(mm(diameter), units)}
+            {formatLength(mm(heightMm ?? 0), units)} × {formatLength(mm(diameterMm ?? 0), units)}
           </p>
+          {unsent && <p className="text-sm text-rust">has unsent edits</p>}
         </div>
-        <PieceMenu saved={saved} onRemoved={onRemoved} />
+        <PieceMenu {...props} />
       </div>
     </li>
   );
 }
 
-function PieceMenu({ saved, onRemoved }: Pick<ShelvedPieceProps, 'saved' | 'onRemoved'>) {
-  const woods = useApp(woodsOf);
+function PieceMenu({ piece, onRemoved, onTrouble }: ShelvedPieceProps) {
+  const { id, name } = piece;
+  const dispatch = useActions();
   const [create] = api.useCreateProjectMutation();
   const [remove] = api.useRemoveProjectMutation();
-  const { name } = saved.document;
-  const items: readonly [string, () => void][] = [
-    [
-      'Save as a file (JSON)',
-      () => saveFile(`${name}.fellside.json`, 'application/json', writeProjectFile(saved.document, woods)),
-    ],
-    ['Make a copy', () => create({ ...saved.document, name: `${name} (copy)`.slice(0, 80) })],
+  const save = async () => {
+    const answer = await fetch(`${location.origin}/api/projects/${id}/file`).catch(() => null);
+    if (answer?.ok) saveBlob(`${name}.fellside.json`, await answer.blob());
+    else onTrouble(['The file could not be made; is Fellside still running?']);
+  };
+  const add = async (made: (document: Project) => Project) => {
+    const found = await dispatch(api.endpoints.project.initiate(id, { forceRefetch: true }));
+    if (!found.data) return onTrouble(sentencesOf(found.error));
+    const added = await create(made(found.data.document));
+    const anew = fromStash(found.data.document);
+    if (added.error) onTrouble(sentencesOf(added.error));
+    else if (anew > 0)
+      onTrouble([
+        `${anew === 1 ? 'One ring' : `${anew} rings`} of ${name} came from the stash, where there is only one of each; in “${added.data.document.name}” ${anew === 1 ? 'it is' : 'they are'} planned anew.`,
+      ]);
+  };
+  const items: readonly [string, () => unknown][] = [
+    ['Save as a file (JSON)', save],
+    ['Make a copy', () => add((document) => copyOf(document, `${name} (copy)`))],
     [
       'Make its mirror image',
-      () => create(mirrorImage(saved.document, `${name} (mirror image)`.slice(0, 80))),
+      () => add((document) => mirrorImage(document, `${name} (mirror image)`.slice(0, 80))),
     ],
-    ['Take off the shelf', () => remove(saved.id).then(onRemoved)],
+    [
+      'Take off the shelf',
+      async () => {
+        const taken = await remove(id);
+        if (taken.error) onTrouble(sentencesOf(taken.error));
+        else onRemoved();
+      },
+    ],
   ];
   return (
     <DropdownMenu.Root>
@@ -88,7 +103,7 @@ function PieceMenu({ saved, onRemoved }: Pick<ShelvedPieceProps, 'saved' | 'onRe
           {items.map(([label, act]) => (
             <DropdownMenu.Item
               key={label}
-              onSelect={act}
+              onSelect={() => void act()}
               className="rounded px-3 py-1.5 data-highlighted:bg-teal-wash"
             >
               {label}
@@ -97,5 +112,22 @@ function PieceMenu({ saved, onRemoved }: Pick<ShelvedPieceProps, 'saved' | 'onRe
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>
+  );
+}
+
+/** A piece that cannot be read costs no other: it stands there with its raw text to save. */
+function Unreadable({ piece: { id, name, unreadable } }: { piece: ShelvedProject }) {
+  return (
+    <li className="flex w-56 flex-col rounded border border-rust bg-rust-wash p-3">
+      <p className="font-semibold">{name}</p>
+      <p className="my-1 text-sm text-rust">{unreadable} The other pieces are not touched by it.</p>
+      <a
+        className="text-teal underline"
+        href={`${location.origin}/api/projects/${id}/raw`}
+        download={`${name} raw.txt`}
+      >
+        Save its raw text
+      </a>
+    </li>
   );
 }

@@ -21,9 +21,9 @@ export function PieceShell() {
     dispatch(session.selected([]));
     dispatch(session.brushed(null));
     dispatch(session.painting({ marked: null }));
-    dispatch(openPiece(data));
+    void dispatch(openPiece(data));
   }, [data, isFetching, openId, id, dispatch]);
-  if (isError) return <Problem missing />;
+  if (isError && openId !== id) return <Problem missing />;
   if (openId !== id) return <p className="p-6 text-quiet">Opening the piece…</p>;
   return (
     <>

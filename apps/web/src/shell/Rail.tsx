@@ -1,4 +1,13 @@
-import { Layers3, type LucideIcon, Paintbrush, PencilRuler, Settings2, Spline, Trees } from 'lucide-react';
+import {
+  Archive,
+  Layers3,
+  type LucideIcon,
+  Paintbrush,
+  PencilRuler,
+  Settings2,
+  Spline,
+  Trees,
+} from 'lucide-react';
 import { NavLink } from 'react-router';
 import { useApp } from '../store/store.js';
 
@@ -26,6 +35,7 @@ export function Rail() {
       <div className="flex-1" />
       <Station to="/woods" icon={Trees} name="Woods" />
       <Station to="/shop" icon={Settings2} name="Shop" />
+      <Station to="/safe" icon={Archive} name="Safe" />
     </nav>
   );
 }

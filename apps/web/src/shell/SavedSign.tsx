@@ -1,25 +1,57 @@
-import type { Safety } from '../store/pieceSlice.js';
+import { writeProjectFile } from '@fellside/core';
+import type { Safety } from '../store/saving.js';
+import { woodsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
+import { Button } from '../ui/Button.js';
+import { saveFile } from '../ui/saveFile.js';
 
-const SAYS: Record<Exclude<Safety, 'saved'>, string> = {
+const SAYS: Record<Exclude<Safety, 'saved' | 'away'>, string> = {
   unsaved: 'saving…',
   saving: 'saving…',
-  away: 'not saved: the server does not answer. Your edits are kept in this browser and tried again.',
-  stale: 'not saved: changed in another window',
-  refused: 'not saved: the server refused it. Your edits are kept in this browser.',
+  stale: 'not saved: changed elsewhere',
+  refused: 'not saved: the server refused it.',
 };
+const LOUD: readonly Safety[] = ['away', 'stale', 'refused'];
 
-/** Whether the piece is on disk, in plain words. */
+/** Whether the piece is on disk, in plain words, and where its edits are while it is not. */
 export function SavedSign() {
-  const { safety, savedAt } = useApp((state) => state.piece);
+  const { safety, savedAt, trouble, kept, edited } = useApp((state) => state.piece);
+  const woods = useApp(woodsOf);
   const time = savedAt && new Date(savedAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
+  const loud = LOUD.includes(safety);
+  const says =
+    safety === 'saved'
+      ? `saved ${time}`
+      : safety === 'away'
+        ? `not saved: ${trouble ?? 'the server does not answer'}.`
+        : SAYS[safety];
+  const where =
+    kept === 'nowhere'
+      ? 'Not kept anywhere: this browser has no room for your edits. Save them as a file.'
+      : 'Your edits are kept in this browser and tried again.';
+  const save = () =>
+    edited &&
+    saveFile(
+      `${edited.project.name}.fellside.json`,
+      'application/json',
+      writeProjectFile(edited.project, woods),
+    );
   return (
-    <span
-      role="status"
-      data-safety={safety}
-      className={`truncate text-sm ${['away', 'stale', 'refused'].includes(safety) ? 'text-[#ffb38f]' : 'text-bar-quiet'}`}
-    >
-      {safety === 'saved' ? `saved ${time}` : SAYS[safety]}
-    </span>
+    <>
+      <span
+        role="status"
+        data-safety={safety}
+        data-kept={kept}
+        className={`truncate text-sm ${loud ? 'text-[#ffb38f]' : 'text-bar-quiet'}`}
+        title={loud ? `${says} ${where}` : undefined}
+      >
+        {says} {loud && where}
+      </span>
+      {loud && kept === 'nowhere' && (
+        <Button kind="bar" onClick={save}>
+          Save as a file
+        </Button>
+      )}
+    </>
   );
 }

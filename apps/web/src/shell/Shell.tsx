@@ -1,10 +1,18 @@
 import { Outlet } from 'react-router';
+import { DoorScreen } from '../door/DoorScreen.js';
 import { api } from '../store/api.js';
+import { houseApi } from '../store/houseApi.js';
 import { Rail } from './Rail.js';
 import { TopBar } from './TopBar.js';
 
 /** Bar above, rail at the left, the station in the middle. */
 export function Shell() {
+  const door = houseApi.useDoorQuery();
+  if (door.isLoading) return <p className="p-6 text-quiet">Opening…</p>;
+  return door.data && !door.data.open ? <DoorScreen /> : <House />;
+}
+
+function House() {
   const shop = api.useShopQuery();
   const woods = api.useWoodsQuery();
   if (shop.isLoading || woods.isLoading) return <p className="p-6 text-quiet">Opening…</p>;

@@ -1,5 +1,5 @@
 import { edit, UNIT_SYSTEMS, type UnitSystem } from '@fellside/core';
-import { Redo2, Undo2 } from 'lucide-react';
+import { History, Redo2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../store/api.js';
@@ -20,6 +20,7 @@ const UNIT_NAMES: Record<UnitSystem, string> = {
 export function TopBar() {
   const dispatch = useActions();
   const history = useApp((state) => state.piece.edited?.history);
+  const id = useApp((state) => state.piece.id);
   useShortcuts();
   return (
     <header className="flex h-12 shrink-0 items-center gap-3 bg-bar px-4 text-on-bar">
@@ -58,6 +59,14 @@ export function TopBar() {
           >
             <Redo2 aria-hidden size={16} />
           </Button>
+          <Link
+            to={`/piece/${id}/versions`}
+            aria-label="Earlier versions"
+            title="Earlier versions"
+            className="inline-flex h-8 items-center rounded border border-[#5b6a6c] px-2 hover:border-on-bar"
+          >
+            <History aria-hidden size={16} />
+          </Link>
         </>
       )}
       <UnitsButton />

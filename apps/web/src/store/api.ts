@@ -20,7 +20,55 @@ export interface SavedProject {
   readonly history: History;
   readonly savedAt: string;
 }
-export type ShelvedProject = Omit<SavedProject, 'history'>;
+/** A piece as the shelf shows it. */
+export interface ShelvedProject {
+  readonly id: string;
+  readonly revision: number;
+  readonly name: string;
+  readonly heightMm: number | null;
+  readonly diameterMm: number | null;
+  readonly woods: readonly string[];
+  readonly savedAt: string;
+  readonly removedAt: string | null;
+  /** Why it cannot be opened; null where it can. */
+  readonly unreadable: string | null;
+}
+/** A page of the shelf, and what holds for all of it. */
+export interface ShelfPage {
+  readonly total: number;
+  readonly tallestMm: number;
+  readonly widestMm: number;
+  readonly pieces: readonly ShelvedProject[];
+}
+/** Which pieces are asked for: on the shelf or removed, by a part of their name. */
+export interface ShelfAsk {
+  readonly removed: boolean;
+  readonly named: string;
+}
+export interface ListedVersion {
+  readonly revision: number;
+  readonly savedAt: string;
+  readonly changes: readonly string[] | null;
+}
+export interface OldVersion {
+  readonly revision: number;
+  readonly savedAt: string;
+  readonly document: Project;
+}
+/** A wood that a file has with other figures than here. */
+export interface DifferingWood {
+  readonly id: string;
+  readonly mine: Species;
+  readonly theirs: Species;
+}
+/** A project file to be taken in, with what was decided about it. */
+export interface TakeIn {
+  readonly text: string;
+  readonly woods?: Readonly<Record<string, 'mine' | 'both'>>;
+  readonly anew?: boolean;
+}
+/** Pieces on a page of the shelf. */
+const PAGE = 60;
 /** A ring of the stash, and the piece that has it. */
 export type ListedRing = StashedRing & {
   readonly usedBy: { readonly id: string; readonly name: string } | null;
@@ -38,8 +86,16 @@ export const api = createApi({
   baseQuery: fetchBaseQuery({ baseUrl: `${location.origin}/api` }),
   tagTypes: ['shelf', 'woods', 'shop', 'stash', 'patterns', 'boards'],
   endpoints: (build) => ({
-    projects: build.query<ShelvedProject[], void>({
-      query: () => 'projects',
+    projects: build.infiniteQuery<ShelfPage, ShelfAsk, number>({
+      infiniteQueryOptions: {
+        initialPageParam: 0,
+        getNextPageParam: ({ total, pieces }, _, from) =>
+          pieces.length > 0 && from + pieces.length < total ? from + pieces.length : undefined,
+      },
+      query: ({ queryArg: { removed, named }, pageParam }) => ({
+        url: 'projects',
+        params: { from: pageParam, count: PAGE, removed, named },
+      }),
       providesTags: ['shelf'],
       keepUnusedDataFor: 0,
     }),
@@ -48,21 +104,34 @@ export const api = createApi({
       query: (document) => ({ url: 'projects', method: 'POST', body: { document } }),
       invalidatesTags: ['shelf'],
     }),
-    importProject: build.mutation<SavedProject, string>({
-      query: (text) => ({
-        url: 'projects/import',
-        method: 'POST',
-        body: text,
-        headers: { 'content-type': 'text/plain' },
-      }),
+    importProject: build.mutation<SavedProject & { readonly notes: readonly string[] }, TakeIn>({
+      query: (body) => ({ url: 'projects/import', method: 'POST', body }),
       invalidatesTags: ['shelf', 'woods'],
     }),
-    saveProject: build.mutation<SavedProject, Pick<SavedProject, 'id' | 'revision' | 'document' | 'history'>>(
-      {
-        query: ({ id, ...body }) => ({ url: `projects/${id}`, method: 'PUT', body }),
-        invalidatesTags: ['stash'],
-      },
-    ),
+    /** `body` is the JSON that `bodyOf` makes. */
+    saveProject: build.mutation<
+      Pick<SavedProject, 'id' | 'revision' | 'savedAt'>,
+      { readonly id: string; readonly body: string }
+    >({
+      query: ({ id, body }) => ({
+        url: `projects/${id}`,
+        method: 'PUT',
+        body,
+        headers: { 'content-type': 'application/json' },
+      }),
+      invalidatesTags: ['stash'],
+    }),
+    versions: build.query<ListedVersion[], string>({
+      query: (id) => `projects/${id}/versions`,
+      keepUnusedDataFor: 0,
+    }),
+    version: build.query<OldVersion, { readonly id: string; readonly revision: number }>({
+      query: ({ id, revision }) => `projects/${id}/versions/${revision}`,
+    }),
+    removeForGood: build.mutation<void, string>({
+      query: (id) => ({ url: `projects/${id}/for-good`, method: 'DELETE' }),
+      invalidatesTags: ['shelf'],
+    }),
     removeProject: build.mutation<void, string>({
       query: (id) => ({ url: `projects/${id}`, method: 'DELETE' }),
       invalidatesTags: ['shelf'],
@@ -132,6 +201,10 @@ export const api = createApi({
     }),
   }),
 });
+
+/** Where a small drawing of a piece at a revision is. */
+export const drawingUrl = ({ id, revision }: Pick<ShelvedProject, 'id' | 'revision'>): string =>
+  `${location.origin}/api/projects/${id}/drawings/${revision}`;
 
 /** The sentences in what a failed request answered. */
 export function sentencesOf(error: unknown): string[] {

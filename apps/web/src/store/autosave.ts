@@ -1,8 +1,11 @@
-import type { Project } from '@fellside/core';
+import type { Edited, History } from '@fellside/core';
 import { createListenerMiddleware } from '@reduxjs/toolkit';
 import { api, type SavedProject, sentencesOf } from './api.js';
-import { draftOf, dropDraft, keepDraft } from './drafts.js';
+import { type Draft, draftsOf, dropDraft, keepDraft } from './drafts.js';
+import { type Outbox, outbox } from './outboxSlice.js';
 import { type PieceState, piece, pieceSlice } from './pieceSlice.js';
+import { type Other, type Pending, sameDocument, saving } from './saving.js';
+import { isOpen, windowName } from './windows.js';
 
 /** Pause in editing before a save, and between tries while the server is away (ms). */
 const SETTLE = 350;
@@ -10,9 +13,21 @@ const RETRY = 2500;
 
 interface Seen {
   readonly piece: PieceState;
+  readonly outbox: Outbox;
 }
+type Tell = (action: unknown) => unknown;
 
-const sameDocument = (a: Project, b: Project): boolean => JSON.stringify(a) === JSON.stringify(b);
+/** Edits of a piece that are not known to be on the server, wherever they are. */
+export const pendingOf = ({ piece: open, outbox: left }: Seen, id: string): Pending | null => {
+  if (open.id === id && open.edited && open.safety !== 'saved') return { ...open, id, edited: open.edited };
+  return left[id] ?? null;
+};
+
+/** All of them. */
+export const allPending = (state: Seen): Pending[] => {
+  const open = state.piece.id === null ? null : pendingOf(state, state.piece.id);
+  return [...(open ? [open] : []), ...Object.values(state.outbox)];
+};
 
 export const autosave = createListenerMiddleware<Seen>();
 
@@ -23,76 +38,193 @@ autosave.startListening({
     cancelActiveListeners();
     const { id, revision, edited, safety } = getState().piece;
     if (!id || !edited) return;
-    keepDraft(id, { revision, edited });
+    void keepDraft(id, { revision, edited }).then((kept) => {
+      const now = pendingOf(getState(), id);
+      if (now && (kept ? now.kept !== 'here' : now.kept !== 'nowhere'))
+        dispatch(saving.kept({ id, kept: kept ? 'here' : 'nowhere' }));
+    });
     if (safety === 'stale') return;
     await delay(SETTLE);
-    await dispatch(saveNow() as never);
+    void dispatch(saveNow(id) as never);
   },
 });
 
-let running: Promise<void> | null = null;
+/** A piece that is left before all is saved goes on being saved. */
+autosave.startListening({
+  actionCreator: outbox.left,
+  effect: ({ payload: { id, safety } }, { dispatch }) => {
+    if (safety !== 'stale' && safety !== 'refused') void dispatch(saveNow(id) as never);
+  },
+});
 
-/** Saves the open piece, one request at a time, until what is on disk is what is shown. */
+const running = new Map<string, Promise<void>>();
+
+/** Saves a piece, one request at a time for each piece, until what is on disk is what was edited. */
 export const saveNow =
-  () =>
-  (dispatch: (action: unknown) => unknown, getState: () => Seen): Promise<void> => {
-    running ??= drain(dispatch, getState).finally(() => {
-      running = null;
-    });
-    return running;
+  (id: string) =>
+  (dispatch: Tell, getState: () => Seen): Promise<void> => {
+    const under = running.get(id);
+    if (under) return under;
+    const work = drain(id, dispatch, getState).finally(() => running.delete(id));
+    running.set(id, work);
+    return work;
   };
 
-async function drain(dispatch: (action: unknown) => unknown, getState: () => Seen): Promise<void> {
+/** Saves a piece without waiting for a pause; says whether all of it is on disk. While the server is away it is not waited for. */
+export const savedFirst =
+  (id: string) =>
+  async (dispatch: Tell, getState: () => Seen): Promise<boolean> => {
+    const work = dispatch(saveNow(id)) as Promise<void>;
+    for (;;) {
+      const pending = pendingOf(getState(), id);
+      if (!pending) return true;
+      if (['away', 'stale', 'refused'].includes(pending.safety)) return false;
+      await Promise.race([work, new Promise((look) => setTimeout(look, 100))]);
+    }
+  };
+
+async function drain(id: string, dispatch: Tell, getState: () => Seen): Promise<void> {
   for (;;) {
-    const { id, revision, edited, safety } = getState().piece;
-    if (!id || !edited || (safety !== 'unsaved' && safety !== 'away')) return;
-    dispatch(piece.saving());
-    const body = { id, revision, document: edited.project, history: edited.history };
-    const answer = (await dispatch(api.endpoints.saveProject.initiate(body))) as SaveAnswer;
-    if (getState().piece.id !== id) return;
-    if (answer.data) {
-      dispatch(piece.saved({ revision: answer.data.revision, savedAt: answer.data.savedAt, sent: edited }));
-      if (getState().piece.safety === 'saved') dropDraft(id);
-      else keepDraft(id, { revision: answer.data.revision, edited: getState().piece.edited! });
-      continue;
-    }
-    const other = answer.error?.status === 409 ? answer.error.data?.current : undefined;
-    if (other && sameDocument(other.document, edited.project)) {
-      dispatch(piece.saved({ revision: other.revision, savedAt: other.savedAt, sent: edited }));
-      continue;
-    }
-    if (other) {
-      dispatch(piece.stale(other));
-      return;
-    }
-    const { status } = answer.error ?? {};
-    if (typeof status === 'number' && status >= 400 && status < 500) {
-      dispatch(
-        piece.turnedDown(
-          sentencesOf(answer.error).map((message) => ({ code: 'not-saved', path: '', message })),
-        ),
-      );
-      return;
-    }
-    dispatch(piece.away());
-    await new Promise((resolve) => setTimeout(resolve, RETRY));
+    const pending = pendingOf(getState(), id);
+    if (!pending || (pending.safety !== 'unsaved' && pending.safety !== 'away')) return;
+    const { revision, edited } = pending;
+    dispatch(saving.begun({ id }));
+    const answer = (await dispatch(
+      api.endpoints.saveProject.initiate({ id, body: bodyOf(revision, edited) }),
+    )) as SaveAnswer;
+    if (!settled(id, answer, edited, dispatch, getState)) await new Promise((go) => setTimeout(go, RETRY));
   }
 }
 
+/** Takes in what the server answered; false where it has to be asked again after a while. */
+function settled(
+  id: string,
+  answer: SaveAnswer,
+  edited: Edited,
+  dispatch: Tell,
+  getState: () => Seen,
+): boolean {
+  if (answer.data) return saved(id, answer.data, edited, dispatch, getState);
+  const { status, data } = answer.error!;
+  const other = otherOf(status, data);
+  if (other?.what === 'changed' && sameDocument(other.piece.document, edited.project))
+    return saved(id, other.piece, edited, dispatch, getState);
+  if (other) dispatch(saving.stale({ id, other }));
+  else if (typeof status === 'number' && status >= 400 && status < 500 && status !== 401) {
+    const reasons = sentencesOf(answer.error).map((message) => ({ code: 'not-saved', path: '', message }));
+    dispatch(saving.turnedDown({ id, reasons }));
+  } else {
+    dispatch(saving.away({ id, trouble: troubleOf(status, answer.error) }));
+    return false;
+  }
+  return true;
+}
+
+function otherOf(status: unknown, data: SaveError['data']): Other | null {
+  if (status === 404) return { what: 'gone' };
+  if (status !== 409 || !data?.current) return null;
+  return { what: data.code === 'removed' ? 'removed' : 'changed', piece: data.current };
+}
+
+const troubleOf = (status: unknown, error: unknown): string =>
+  status === 'FETCH_ERROR' ? 'the server does not answer' : sentencesOf(error).join(' ').replace(/\.$/, '');
+
+function saved(
+  id: string,
+  { revision, savedAt }: Pick<SavedProject, 'revision' | 'savedAt'>,
+  sent: Edited,
+  dispatch: Tell,
+  getState: () => Seen,
+): true {
+  dispatch(saving.done({ id, revision, savedAt, sent }));
+  const rest = pendingOf(getState(), id);
+  if (rest) void keepDraft(id, { revision, edited: rest.edited });
+  else void dropDraft(id);
+  return true;
+}
+
+interface SaveError {
+  readonly status: unknown;
+  readonly data?: { readonly code?: string; readonly current?: SavedProject };
+}
 interface SaveAnswer {
-  readonly data?: SavedProject;
-  readonly error?: { readonly status: unknown; readonly data?: { readonly current?: SavedProject } };
+  readonly data?: Pick<SavedProject, 'revision' | 'savedAt'>;
+  readonly error?: SaveError;
 }
 
-/** Opens a piece as the server has it, and puts edits that never reached the server back on top. */
-export const openPiece = (saved: SavedProject) => (dispatch: (action: unknown) => unknown) => {
-  const draft = draftOf(saved.id);
-  dispatch(piece.opened(saved));
-  if (!draft) return;
-  if (sameDocument(draft.edited.project, saved.document)) {
-    dropDraft(saved.id);
-    return;
-  }
-  dispatch(piece.edited({ edited: draft.edited, note: 'Edits that had not been saved were put back.' }));
-  if (draft.revision !== saved.revision) dispatch(piece.stale(saved));
+const json = new WeakMap<History['past'][number], string>();
+
+/** A step as JSON; worked out once, for a history of hundreds is sent with every save. */
+function stepJson(step: History['past'][number]): string {
+  const known = json.get(step) ?? JSON.stringify(step);
+  json.set(step, known);
+  return known;
+}
+
+/** What is sent to save a piece. */
+export const bodyOf = (revision: number, { project, history: { past, future } }: Edited): string =>
+  `{"revision":${revision},"document":${JSON.stringify(project)},"history":{"past":[${past.map(stepJson).join(',')}],"future":[${future.map(stepJson).join(',')}]}}`;
+
+/** Puts the open piece away; what of it is not saved yet goes on being saved. */
+export const leavePiece = () => (dispatch: Tell, getState: () => Seen) => {
+  const { piece: open } = getState();
+  const pending = open.id === null ? null : pendingOf(getState(), open.id);
+  if (pending) dispatch(outbox.left(pending));
+  if (open.id !== null) dispatch(piece.closed());
 };
+
+const opening = new Map<string, Promise<void>>();
+
+/**
+ * Opens a piece as the server has it, and puts edits that never reached the server back on top: those of this window, and
+ * those of a window that was closed. What another open window has under way is left to it.
+ */
+export const openPiece =
+  (found: SavedProject) =>
+  (dispatch: Tell, getState: () => Seen): Promise<void> => {
+    const under = opening.get(found.id);
+    if (under) return under;
+    const work = open(found, dispatch, getState).finally(() => opening.delete(found.id));
+    opening.set(found.id, work);
+    return work;
+  };
+
+async function open(found: SavedProject, dispatch: Tell, getState: () => Seen): Promise<void> {
+  dispatch(leavePiece());
+  // Before anything can be edited: a new draft of this window takes the place of its old one.
+  const draft = getState().outbox[found.id] ? null : await looseDraft(found.id);
+  const left = getState().outbox[found.id];
+  dispatch(piece.opened(found));
+  if (left) {
+    dispatch(outbox.taken(found.id));
+    putBack(found, { revision: left.revision, edited: left.edited }, dispatch);
+    if (left.other) dispatch(saving.stale({ id: found.id, other: left.other }));
+  } else if (draft && sameDocument(draft.edited.project, found.document))
+    await dropDraft(found.id, draft.window);
+  else if (draft) {
+    putBack(found, draft, dispatch);
+    // From here on it is this window's; the other one is gone.
+    if (draft.window !== (await windowName()))
+      void keepDraft(found.id, draft).then(async (kept) => {
+        if (kept) await dropDraft(found.id, draft.window);
+      });
+  }
+}
+
+function putBack(
+  found: SavedProject,
+  { revision, edited }: Pick<Draft, 'revision' | 'edited'>,
+  dispatch: Tell,
+): void {
+  dispatch(piece.edited({ edited, note: 'Edits that had not been saved were put back.' }));
+  if (revision !== found.revision && !sameDocument(edited.project, found.document))
+    dispatch(saving.stale({ id: found.id, other: { what: 'changed', piece: found } }));
+}
+
+/** The newest draft of a piece that no other open window has under way. */
+async function looseDraft(id: string): Promise<Draft | null> {
+  const own = await windowName();
+  for (const draft of await draftsOf(id))
+    if (draft.window === own || !(await isOpen(draft.window))) return draft;
+  return null;
+}

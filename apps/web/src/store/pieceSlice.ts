@@ -1,10 +1,7 @@
 import type { Change, Edited, Reason } from '@fellside/core';
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 import type { SavedProject } from './api.js';
-
-/** How safe the piece is: on disk, on its way, kept in this browser only, or at odds with another window,
- * or refused by the server. */
-export type Safety = 'saved' | 'unsaved' | 'saving' | 'away' | 'stale' | 'refused';
+import { type Kept, type Other, type Safety, saving } from './saving.js';
 
 /** The open piece: its document with history, and the revision it was last saved as. */
 export interface PieceState {
@@ -15,8 +12,11 @@ export interface PieceState {
   readonly preview: Change | null;
   readonly savedAt: string | null;
   readonly safety: Safety;
+  /** Why it is not saved while the server is tried again. */
+  readonly trouble: string | null;
+  readonly kept: Kept;
   /** The other side of a conflict. */
-  readonly other: SavedProject | null;
+  readonly other: Other | null;
   /** What the last edit changed besides, or why it was refused. */
   readonly note: string | null;
   readonly refused: readonly Reason[];
@@ -29,6 +29,8 @@ const closed: PieceState = {
   preview: null,
   savedAt: null,
   safety: 'saved',
+  trouble: null,
+  kept: 'not yet',
   other: null,
   note: null,
   refused: [],
@@ -73,30 +75,40 @@ export const pieceSlice = createSlice({
       note: null,
     }),
     dismissed: (state): PieceState => ({ ...(state as PieceState), refused: [], note: null }),
-    saving: (state): PieceState => ({ ...(state as PieceState), safety: 'saving' }),
-    /** `edited` is what was sent: if more was edited since, it still has to be saved. */
-    saved: (
-      state,
-      { payload }: PayloadAction<{ revision: number; savedAt: string; sent: Edited }>,
-    ): PieceState => ({
-      ...(state as PieceState),
-      revision: payload.revision,
-      savedAt: payload.savedAt,
-      safety: original(state)?.edited === payload.sent ? 'saved' : 'unsaved',
-    }),
     closed: (): PieceState => closed,
-    /** The server will not have it, and says why; the next edit tries again. */
-    turnedDown: (state, { payload }: PayloadAction<readonly Reason[]>): PieceState => ({
+    /** The edits are to be saved over a revision after all. */
+    resumed: (state, { payload }: PayloadAction<number>): PieceState => ({
       ...(state as PieceState),
-      safety: 'refused',
-      refused: payload,
+      revision: payload,
+      safety: 'unsaved',
+      other: null,
     }),
-    away: (state): PieceState => ({ ...(state as PieceState), safety: 'away' }),
-    stale: (state, { payload }: PayloadAction<SavedProject>): PieceState => ({
-      ...(state as PieceState),
-      safety: 'stale',
-      other: payload,
-    }),
+  },
+  extraReducers: (build) => {
+    const change = (state: PieceState, id: string, part: Partial<PieceState>): PieceState =>
+      state.id === id ? { ...state, ...part } : state;
+    build
+      .addCase(saving.begun, (state, { payload: { id } }) =>
+        change(state as PieceState, id, { safety: 'saving' }),
+      )
+      .addCase(saving.done, (state, { payload: { id, revision, savedAt, sent } }) =>
+        change(state as PieceState, id, {
+          revision,
+          savedAt,
+          trouble: null,
+          safety: original(state)?.edited === sent ? 'saved' : 'unsaved',
+        }),
+      )
+      .addCase(saving.away, (state, { payload: { id, trouble } }) =>
+        change(state as PieceState, id, { safety: 'away', trouble }),
+      )
+      .addCase(saving.stale, (state, { payload: { id, other } }) =>
+        change(state as PieceState, id, { safety: 'stale', other }),
+      )
+      .addCase(saving.turnedDown, (state, { payload: { id, reasons } }) =>
+        change(state as PieceState, id, { safety: 'refused', refused: reasons }),
+      )
+      .addCase(saving.kept, (state, { payload: { id, kept } }) => change(state as PieceState, id, { kept }));
   },
 });
 

@@ -3,6 +3,7 @@ import { useDispatch, useSelector } from 'react-redux';
 import { api } from './api.js';
 import { autosave } from './autosave.js';
 import { keepLook, lookSlice } from './lookSlice.js';
+import { outboxSlice } from './outboxSlice.js';
 import { pieceSlice } from './pieceSlice.js';
 import { sessionSlice } from './sessionSlice.js';
 
@@ -11,6 +12,7 @@ export const createStore = () => {
     reducer: {
       api: api.reducer,
       look: lookSlice.reducer,
+      outbox: outboxSlice.reducer,
       piece: pieceSlice.reducer,
       session: sessionSlice.reducer,
     },

@@ -1,9 +1,9 @@
 import Papa from 'papaparse';
-import { csvOf } from './csv.js';
 import { type Board, type DEFECTS, type NewBoard, newBoardSchema } from '../lumber/board.js';
 import { INCH, trimZeros, type UnitSystem } from '../measure/format.js';
 import { type Reason, type Result, refuse } from '../measure/reason.js';
 import type { Species } from '../wood/species.js';
+import { csvOf } from './csv.js';
 
 /** Columns besides the sizes, whose headings carry their unit: `length mm` or `length in`. */
 const SIZES = ['length', 'width', 'thickness'] as const;

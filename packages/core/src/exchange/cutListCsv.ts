@@ -1,9 +1,9 @@
-import { csvOf } from './csv.js';
 import { mitred } from '../making/stock.js';
 import { INCH, trimZeros, type UnitSystem } from '../measure/format.js';
 import { degrees } from '../measure/quantity.js';
 import type { Plan } from '../project/plan.js';
 import type { Species } from '../wood/species.js';
+import { csvOf } from './csv.js';
 
 type Row = Record<string, string | number>;
 

@@ -32,7 +32,10 @@ export function svgPaths(text: string, most: number): SvgPath[] {
 
 /** An attribute of an element's opening tag. */
 export const attribute = (element: string, name: string): string | undefined =>
-  new RegExp(`\\s${name}\\s*=\\s*(?:"([^"]*)"|'([^']*)')`, 'i').exec(element)?.slice(1).find((value) => value !== undefined);
+  new RegExp(`\\s${name}\\s*=\\s*(?:"([^"]*)"|'([^']*)')`, 'i')
+    .exec(element)
+    ?.slice(1)
+    .find((value) => value !== undefined);
 
 /** Group codes of DXF with which an entity claims how many values follow (Autodesk DXF reference). */
 const CLAIMS = new Set([71, 72, 73, 74, 90]);

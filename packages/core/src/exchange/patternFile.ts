@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { text } from '../measure/field.js';
-import { done, type Result, refuse, refused } from '../measure/reason.js';
+import { done, type Result, refuse } from '../measure/reason.js';
 import { type Block, blockSchema } from '../pattern/block.js';
 import { type MotifUse, motifUseSchema } from '../pattern/motifUse.js';
-import { reasonsOf } from '../project/sentences.js';
+import { judged } from '../project/judged.js';
 
 /** A pattern kept by itself: a motif with its numbers, or a block of places. It speaks of tones, so it goes with any woods. */
 export const patternSchema = z.discriminatedUnion('holds', [
@@ -35,6 +35,6 @@ export function readPatternFile(given: string): Result<Pattern> {
   } catch {
     return refuse('not-json', '', 'The file is not JSON; a Fellside pattern file is.');
   }
-  const parsed = fileSchema.safeParse(read);
-  return parsed.success ? done(parsed.data.pattern as Pattern) : refused(...reasonsOf(parsed.error));
+  const parsed = judged(fileSchema, read);
+  return parsed.ok ? done(parsed.value.pattern as Pattern) : parsed;
 }

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { done, type Result, refuse } from '../measure/reason.js';
 import { readProject } from '../project/inspect.js';
-import type { Project } from '../project/schema.js';
 import { judged } from '../project/judged.js';
+import type { Project } from '../project/schema.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
 import { type Species, speciesSchema } from '../wood/species.js';
 

@@ -29,7 +29,10 @@ const insideSchema = z.discriminatedUnion('by', [
     walls: z.array(wallSchema).min(1).max(40, { abort: true }),
     floorMm: length('Floor thickness', 0, 2000),
   }),
-  z.strictObject({ by: z.literal('curve'), points: z.array(insidePointSchema).min(2).max(MOST_POINTS, { abort: true }) }),
+  z.strictObject({
+    by: z.literal('curve'),
+    points: z.array(insidePointSchema).min(2).max(MOST_POINTS, { abort: true }),
+  }),
 ]);
 
 /** The hollow turned into the bottom so that the piece stands on a rim: a cap of a sphere. */

@@ -68,9 +68,6 @@ export const text = (label: string, most: number, least = 1) =>
     .min(least, { error: `${label} is empty; give it at least ${least} letter${least > 1 ? 's' : ''}.` })
     .max(most, {
       error: ({ input }) => `${label} is ${String(input).length} letters long; ${most} are allowed.`,
-    })
-    .refine((given) => !/[\u0000-\u001f\u007f\u2028\u2029]/.test(given), {
-      error: `${label} has a line break or another control character in it; write it on one line.`,
     });
 
 /** A list of fields; one that is too long is refused before any of them is judged. */

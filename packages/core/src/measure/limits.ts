@@ -23,7 +23,11 @@ export function overLimits(given: unknown): Reason | null {
   for (let next = open.pop(); next; next = open.pop()) {
     const { value, depth } = next;
     if (depth > MOST_DEPTH)
-      return over('too-deep', `It is nested more than ${MOST_DEPTH} deep; nothing of Fellside’s is.`, MOST_DEPTH);
+      return over(
+        'too-deep',
+        `It is nested more than ${MOST_DEPTH} deep; nothing of Fellside’s is.`,
+        MOST_DEPTH,
+      );
     const inside = Array.isArray(value) ? value : Object.values(value);
     if (inside.length > MOST_IN_LIST)
       return over(

@@ -25,7 +25,11 @@ export function refusedFor(reasons: readonly Reason[], found = reasons.length): 
   const told = reasons.slice(0, MOST_TOLD);
   const more = found - told.length;
   if (more > 0)
-    told.push({ code: 'and-more', path: '', message: `And ${more} more ${more === 1 ? 'thing is' : 'things are'} wrong.` });
+    told.push({
+      code: 'and-more',
+      path: '',
+      message: `And ${more} more ${more === 1 ? 'thing is' : 'things are'} wrong.`,
+    });
   return { ok: false, reasons: told };
 }
 

@@ -14,7 +14,11 @@ export const blockSchema = z.strictObject({
   /** How much of the way round it takes, in turns. */
   widthTurns: number('Width of the block', 0.0001, 1),
   rows: z
-    .array(z.array(z.strictObject({ from: number('From', 0, 1), to: number('To', 0, 1), tone })).max(2000, { abort: true }))
+    .array(
+      z
+        .array(z.strictObject({ from: number('From', 0, 1), to: number('To', 0, 1), tone }))
+        .max(2000, { abort: true }),
+    )
     .min(1)
     .max(400),
 });

@@ -57,11 +57,7 @@ export const bandsOf = (
 };
 
 /** How far the turned piece reaches in every band from where its cut met the axis: up the slope, across it, from the axis (mm). */
-function extentsOf(
-  cuts: Cuts,
-  reaches: readonly (readonly Reach[])[],
-  { outside, heightMm }: Vessel,
-) {
+function extentsOf(cuts: Cuts, reaches: readonly (readonly Reach[])[], { outside, heightMm }: Vessel) {
   const bands = cuts.map((cut) => {
     const directions = directionsOf(cut);
     const middle = dot(directions.up, { x: 0, y: 0, z: cut.atMm / cut.normal.z });

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { overLimits } from '../measure/limits.js';
-import { done, type Result, refused, refusedFor, refuse } from '../measure/reason.js';
+import { done, type Result, refuse, refused, refusedFor } from '../measure/reason.js';
 import { reasonsOf } from './sentences.js';
 
 /**
@@ -17,7 +17,8 @@ export function judged<T>(schema: z.ZodType<T>, given: unknown): Result<T> {
       : refusedFor(reasonsOf(parsed.error), parsed.error.issues.length);
   } catch (error) {
     // Zod hands lists of issues on as arguments; there is room for some hundred thousand.
-    if (error instanceof RangeError) return refuse('too-wrong', '', 'More is wrong with it than can be listed.');
+    if (error instanceof RangeError)
+      return refuse('too-wrong', '', 'More is wrong with it than can be listed.');
     throw error;
   }
 }

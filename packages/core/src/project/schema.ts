@@ -25,7 +25,8 @@ const woodsField = (most: number) =>
     (given) => Array.isArray(given) && given.length >= 1 && given.length <= most && firstWrong(given) < 0,
     {
       error: ({ input }) => {
-        if (!Array.isArray(input)) return `Woods are ${shown(input)}; they have to be a list of palette keys.`;
+        if (!Array.isArray(input))
+          return `Woods are ${shown(input)}; they have to be a list of palette keys.`;
         const at = firstWrong(input.slice(0, most));
         return input.length < 1 || input.length > most || at < 0
           ? `There are ${input.length} woods; it has to be 1 to ${most}.`
@@ -114,8 +115,7 @@ const storedBlankSchema = z.strictObject({
 /** The whole project. Lengths are mm; everything else about the piece is computed from this. */
 export const projectSchema = z.strictObject({
   schema: z.literal(SCHEMA_VERSION, {
-    error: ({ input }) =>
-      `File version is ${shown(input)}; this Fellside reads version ${SCHEMA_VERSION}.`,
+    error: ({ input }) => `File version is ${shown(input)}; this Fellside reads version ${SCHEMA_VERSION}.`,
   }),
   name: text('Name', 80),
   form: formSchema,
@@ -133,14 +133,16 @@ export const projectSchema = z.strictObject({
     .array(storedBlankSchema)
     .max(MOST_BLANKS, {
       abort: true,
-      error: () => `There are too many blanks; ${MOST_BLANKS} are allowed.` })
+      error: () => `There are too many blanks; ${MOST_BLANKS} are allowed.`,
+    })
     .optional(),
   /** Slanted bands cut through the stack, in the order in which they are made; left out where there are none. */
   slants: z
     .array(slantSchema)
     .max(MOST_SLANTS, {
       abort: true,
-      error: () => `There are too many slanted bands; ${MOST_SLANTS} are allowed.` })
+      error: () => `There are too many slanted bands; ${MOST_SLANTS} are allowed.`,
+    })
     .optional(),
   palette: z
     .array(paletteEntrySchema)

@@ -153,8 +153,7 @@ function divide(
     if (here > 0 && here < thicknessMm)
       found.push({ from: start, to: end, region: { band: index, above, shift } });
     else {
-      const next =
-        here <= 0 ? region : { band: null, above: above | (1 << index), shift: plus(shift, move) };
+      const next = here <= 0 ? region : { band: null, above: above | (1 << index), shift: plus(shift, move) };
       divide(cuts, index - 1, { from: start, to: end, region: next }, circle, found);
     }
   }

@@ -24,10 +24,48 @@ export function random(seed: number): () => number {
 
 /** Numbers at which loops, divisions and roundings go wrong. */
 const NUMBERS = [
-  0, -0, 5e-324, -5e-324, 1e-300, 1e-12, 1e-7, 1e-4, 0.01, 0.5, 1, 2, 3, 7, 12, 60, 360, 400, 1000, 3e8, 1e15,
-  1e300, 1.7976931348623157e308, -1, -0.5, -400, 2 ** 31, 2 ** 53,
+  0,
+  -0,
+  5e-324,
+  -5e-324,
+  1e-300,
+  1e-12,
+  1e-7,
+  1e-4,
+  0.01,
+  0.5,
+  1,
+  2,
+  3,
+  7,
+  12,
+  60,
+  360,
+  400,
+  1000,
+  3e8,
+  1e15,
+  1e300,
+  1.7976931348623157e308,
+  -1,
+  -0.5,
+  -400,
+  2 ** 31,
+  2 ** 53,
 ];
-const OTHERS: readonly unknown[] = [null, true, '', 'x', '=1+1', 'a\nb', '\u0000', [], {}, [[]], 'x'.repeat(5000)];
+const OTHERS: readonly unknown[] = [
+  null,
+  true,
+  '',
+  'x',
+  '=1+1',
+  'a\nb',
+  '\u0000',
+  [],
+  {},
+  [[]],
+  'x'.repeat(5000),
+];
 
 type Holder = Record<string, unknown> | unknown[];
 
@@ -120,7 +158,9 @@ function mended(document: unknown, { path, limits, code }: Reason): boolean {
     const blank = keys[0] === 'blanks';
     const places = Math.min(
       30_000,
-      blank ? blankPlaces(holder.making as Parameters<typeof blankPlaces>[0]) : placesOf(holder.making as RingMaking),
+      blank
+        ? blankPlaces(holder.making as Parameters<typeof blankPlaces>[0])
+        : placesOf(holder.making as RingMaking),
     );
     if (woods.length === places) return false;
     holder.woods = Array.from({ length: places }, (_, i) => woods[i % woods.length]);

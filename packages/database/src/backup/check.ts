@@ -3,14 +3,7 @@ import { readProject } from '@fellside/core';
 import type { z } from 'zod';
 import { Refusal } from '../failure.js';
 import { type Archive, openArchive } from './archive.js';
-import {
-  type BackupCounts,
-  type Held,
-  pieceFile,
-  rowsFile,
-  shopFile,
-  versionsFile,
-} from './format.js';
+import { type BackupCounts, type Held, pieceFile, rowsFile, shopFile, versionsFile } from './format.js';
 
 /** What a look through a whole backup found. */
 export interface CheckedBackup {
@@ -41,10 +34,20 @@ export async function checkBackup(path: string, visitor?: BackupVisitor): Promis
 
 async function visited(archive: Archive, visitor?: BackupVisitor): Promise<CheckedBackup> {
   const { manifest } = archive;
-  const counts = { pieces: 0, removed: 0, versions: 0, woods: 0, boards: 0, stash: 0, patterns: 0, pictures: 0 };
+  const counts = {
+    pieces: 0,
+    removed: 0,
+    versions: 0,
+    woods: 0,
+    boards: 0,
+    stash: 0,
+    patterns: 0,
+    pictures: 0,
+  };
   const unreadable: string[] = [];
   const file = async <T>(path: string, schema: z.ZodType<T>): Promise<T> => {
-    if (!(path in manifest.files)) throw new Refusal(`The backup is damaged (${path} is missing). Nothing was changed.`);
+    if (!(path in manifest.files))
+      throw new Refusal(`The backup is damaged (${path} is missing). Nothing was changed.`);
     const parsed = schema.safeParse(JSON.parse((await archive.read(path)).toString('utf8')));
     if (!parsed.success)
       throw new Refusal(`The backup is damaged (${path} does not fit its format). Nothing was changed.`);
@@ -53,7 +56,8 @@ async function visited(archive: Archive, visitor?: BackupVisitor): Promise<Check
   const ids = new Set<string>();
   for (const path of archive.below('pieces')) {
     const piece = await file(path, pieceFile);
-    if (ids.has(piece.id)) throw new Refusal(`The backup holds the piece ${piece.id} twice. Nothing was changed.`);
+    if (ids.has(piece.id))
+      throw new Refusal(`The backup holds the piece ${piece.id} twice. Nothing was changed.`);
     ids.add(piece.id);
     counts[piece.removedAt === null ? 'pieces' : 'removed']++;
     const read = 'json' in piece.document ? readProject(piece.document.json) : null;

@@ -6,7 +6,12 @@ import { makeBackup } from './automatic.js';
 import { type CheckedBackup, checkBackup } from './check.js';
 
 export type BackupJob =
-  | { readonly do: 'make'; readonly database: string; readonly folder: string; readonly kind: 'automatic' | 'by-hand' }
+  | {
+      readonly do: 'make';
+      readonly database: string;
+      readonly folder: string;
+      readonly kind: 'automatic' | 'by-hand';
+    }
   | { readonly do: 'check'; readonly path: string };
 export interface BackupDone {
   readonly path: string;

@@ -112,4 +112,3 @@ function versionsOf(read: Reader, piece: string) {
   );
   return { piece, versions: rows.map((row) => ({ ...row, document: holding(row.document!) })) };
 }
-

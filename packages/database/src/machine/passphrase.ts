@@ -21,7 +21,9 @@ const hashed = (words: string, salt: Buffer): Promise<Buffer> =>
 /** Makes what is kept of a passphrase; sessions of the old one end. Throws a `Refusal` when it is too short. */
 export async function keepPassphrase(words: string): Promise<Passphrase> {
   if ([...words.trim()].length < LEAST)
-    throw new Refusal(`The passphrase is too short; it needs at least ${LEAST} letters. Three or four words are good.`);
+    throw new Refusal(
+      `The passphrase is too short; it needs at least ${LEAST} letters. Three or four words are good.`,
+    );
   if (words.length > 500) throw new Refusal('The passphrase is longer than 500 letters.');
   const salt = randomBytes(16);
   const hash = await hashed(words.trim(), salt);

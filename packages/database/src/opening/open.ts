@@ -26,7 +26,10 @@ export interface OpenDatabase {
  * whole, so that a kill at the first start leaves nothing half made. Throws a `Refusal` with a sentence when the folder is
  * in use, or what is there cannot be trusted.
  */
-export async function openDatabase(folder: string, { fill, asItIs = false }: OpenWish = {}): Promise<OpenDatabase> {
+export async function openDatabase(
+  folder: string,
+  { fill, asItIs = false }: OpenWish = {},
+): Promise<OpenDatabase> {
   mkdirSync(folder, { recursive: true });
   const held = hold(folder);
   try {

@@ -1,13 +1,21 @@
 import { Printer } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { sentencesOf } from '../../store/api.js';
-import { useApp } from '../../store/store.js';
+import { savedFirst } from '../../store/autosave.js';
+import { useActions, useApp } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 import { controlClass, Field } from '../../ui/Field.js';
 import { Switch } from '../../ui/Switch.js';
 import { saveBlob } from '../../ui/saveFile.js';
 
-/** The sheets of the saved piece as PDF, drawn by the server. */
+/** How many sheets are drawn before these; empty where none wait. */
+async function waiting(): Promise<string> {
+  const answer = await fetch(`${location.origin}/api/sheets`).catch(() => null);
+  const line = answer?.ok ? ((await answer.json()) as { waiting: number }) : null;
+  return line && line.waiting > 0 ? `Waiting: ${line.waiting} in the line before a thread is free…` : '';
+}
+
+/** The sheets of the piece as it is shown, as PDF, drawn by the server: it is saved first. */
 export function ShopSheets() {
   const id = useApp((state) => state.piece.id);
   const saved = useApp((state) => state.piece.edited?.project.name);
@@ -16,8 +24,23 @@ export function ShopSheets() {
   const [templates, setTemplates] = useState(true);
   const [solved, setSolved] = useState(true);
   const [state, setState] = useState<{ busy: boolean; said: string }>({ busy: false, said: '' });
+  const dispatch = useActions();
+  const stop = useRef<AbortController | null>(null);
+  useEffect(() => () => stop.current?.abort(), []);
   const print = async () => {
+    setState({ busy: true, said: 'Saving first…' });
+    if (!(await dispatch(savedFirst(id!)))) {
+      const older =
+        'Not drawn: your last edits are not on the server yet, and the sheets would be older than what you see.';
+      return setState({ busy: false, said: `${older} Try again when the piece is saved.` });
+    }
+    const mine = new AbortController();
+    stop.current = mine;
     setState({ busy: true, said: 'Drawing the sheets…' });
+    const line = setInterval(
+      () => void waiting().then((said) => said && setState({ busy: true, said })),
+      1500,
+    );
     try {
       const asked = new URLSearchParams({
         paper,
@@ -26,12 +49,17 @@ export function ShopSheets() {
         goal,
         buying: String(buying),
       });
-      const answer = await fetch(`${location.origin}/api/projects/${id}/sheets?${asked}`);
+      const answer = await fetch(`${location.origin}/api/projects/${id}/sheets?${asked}`, {
+        signal: mine.signal,
+      });
       if (!answer.ok) throw { data: await answer.json() };
       saveBlob(`${saved} shop sheets.pdf`, await answer.blob());
       setState({ busy: false, said: 'The sheets are in your downloads.' });
     } catch (error) {
-      setState({ busy: false, said: sentencesOf(error).join(' ') });
+      const said = mine.signal.aborted ? 'Stopped.' : sentencesOf(error).join(' ');
+      setState({ busy: false, said });
+    } finally {
+      clearInterval(line);
     }
   };
   return (
@@ -60,6 +88,7 @@ export function ShopSheets() {
         <Button kind="main" disabled={state.busy} onClick={print}>
           <Printer aria-hidden size={14} /> Shop sheets, PDF
         </Button>
+        {state.busy && <Button onClick={() => stop.current?.abort()}>Stop</Button>}
         <p role="status" className="text-sm">
           {state.said}
         </p>

@@ -1,6 +1,7 @@
-import { glyphFromLoops, type ParamsOf, type Raster, readOutline } from '@fellside/core';
+import { glyphFromLoops, type ParamsOf, type Raster } from '@fellside/core';
 import { contours } from 'd3-contour';
 import { drawLine, type Face } from '../../pattern/faces.js';
+import { readFile } from '../../workers/reading.js';
 
 type Glyph = ParamsOf<'lettered'>['glyphs'][number];
 
@@ -50,7 +51,7 @@ export async function glyphsOfText(
 }
 
 /** One outline from a drawing, as high as it is; a sentence where there is none. */
-export async function glyphsOfFile(file: File): Promise<Glyph | string> {
-  const read = readOutline(file.name, await file.text());
+export async function glyphsOfFile(file: File, signal?: AbortSignal): Promise<Glyph | string> {
+  const read = await readFile('readOutline', [file.name, await file.text()], signal);
   return read.ok ? read.value : read.reasons[0]!.message;
 }

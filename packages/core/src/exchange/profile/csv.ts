@@ -1,9 +1,9 @@
 import Papa from 'papaparse';
-import { csvOf } from '../csv.js';
 import type { CurvePoint } from '../../form/curve.js';
 import type { Sample } from '../../form/fit.js';
 import { INCH, trimZeros, type UnitSystem } from '../../measure/format.js';
 import { type Result, refuse } from '../../measure/reason.js';
+import { csvOf } from '../csv.js';
 import { fineLine, profileFrom } from './profile.js';
 
 /**

@@ -3,6 +3,18 @@ import { frozen } from '../frozen.js';
 import type { Project } from '../schema.js';
 import type { Command } from './command.js';
 
+/** The whole piece as it was at another time: an earlier version taken back. */
+export const becomes = (earlier: Project, label: string): Command => ({
+  label: label.slice(0, 120),
+  apply(draft) {
+    for (const key of Object.keys(draft) as (keyof Project)[]) if (!(key in earlier)) delete draft[key];
+    Object.assign(draft, structuredCopy(earlier));
+    return undefined;
+  },
+});
+
+const structuredCopy = (project: Project): Project => JSON.parse(JSON.stringify(project)) as Project;
+
 export const rename = (name: string): Command => ({
   label: 'Name',
   apply(draft) {

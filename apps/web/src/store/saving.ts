@@ -1,0 +1,45 @@
+import type { Edited, Project, Reason } from '@fellside/core';
+import { createAction } from '@reduxjs/toolkit';
+import type { SavedProject } from './api.js';
+
+/** How safe a piece is: on disk, on its way, not yet to be sent, at odds with what is on the server, or refused by it. */
+export type Safety = 'saved' | 'unsaved' | 'saving' | 'away' | 'stale' | 'refused';
+
+/** Whether the edits that are not on disk are kept in this browser; nowhere means that they live in this page only. */
+export type Kept = 'not yet' | 'here' | 'nowhere';
+
+/** What became of the piece on the server meanwhile. */
+export type Other =
+  | { readonly what: 'changed' | 'removed'; readonly piece: SavedProject }
+  | { readonly what: 'gone' };
+
+/** Edits of a piece with what is needed to save them. */
+export interface Pending {
+  readonly id: string;
+  readonly revision: number;
+  readonly edited: Edited;
+  readonly safety: Safety;
+  /** Why it is not saved, in a sentence, while the server is tried again. */
+  readonly trouble: string | null;
+  readonly kept: Kept;
+  readonly other: Other | null;
+  readonly refused: readonly Reason[];
+}
+
+type Of<T> = T & { readonly id: string };
+
+/** What happens to edits on their way to the server; for the open piece and for those that were left alike. */
+export const saving = {
+  begun: createAction<Of<object>>('saving/begun'),
+  /** `sent` is what was sent: if more was edited since, it still has to be saved. */
+  done: createAction<Of<{ revision: number; savedAt: string; sent: Edited }>>('saving/done'),
+  /** The server does not answer, or cannot write. */
+  away: createAction<Of<{ trouble: string }>>('saving/away'),
+  stale: createAction<Of<{ other: Other }>>('saving/stale'),
+  /** The server will not have it, and says why; the next edit tries again. */
+  turnedDown: createAction<Of<{ reasons: readonly Reason[] }>>('saving/turnedDown'),
+  kept: createAction<Of<{ kept: Kept }>>('saving/kept'),
+} as const;
+
+export const sameDocument = (a: Project, b: Project): boolean =>
+  a === b || JSON.stringify(a) === JSON.stringify(b);
