@@ -19,6 +19,7 @@ export default defineConfig({
   test: {
     projects: [
       project('core', 'packages/core/src/**/*.test.ts'),
+      project('database', 'packages/database/src/**/*.test.ts'),
       project('sheets', 'packages/sheets/src/**/*.test.ts'),
       project('server', 'apps/server/src/**/*.test.ts'),
       project('cli', 'apps/cli/src/**/*.test.ts'),

@@ -75,7 +75,7 @@ test.each([
     () => file('b.json', JSON.stringify({ ...demoProjects()[0]!, rings: [] })),
     /There is no ring/,
   ],
-  ['a large file', () => file('c.json', ' '.repeat(5 * 1024 * 1024 + 1)), /5242880 are allowed/],
+  ['a large file', () => file('c.json', ' '.repeat(21 * 1024 * 1024 + 1)), /22020096 are allowed/],
 ])('%s: exit status 2 and the reasons', async (_, path, sentence) => {
   const { status, said, complained } = await ran('plan', path());
   expect(status).toBe(2);

@@ -5,7 +5,8 @@ import {
   cutListCsv,
   DEFAULT_SHOP,
   done,
-  MOST_BYTES,
+  judged,
+  MOST_FILE_BYTES,
   type Project,
   plan,
   planFile,
@@ -13,7 +14,6 @@ import {
   type Result,
   readBoardsCsv,
   readProjectFile,
-  reasonsOf,
   refuse,
   refused,
   SHIPPED_WOODS,
@@ -22,6 +22,7 @@ import {
   shopSchema,
 } from '@fellside/core';
 import { loadSolver, shopSheets } from '@fellside/sheets';
+import { type Ask, askAtTerminal, type HouseGiven, house, isHouse } from './house.js';
 
 const USAGE = `Usage:
   fellside plan FILE.json [--shop SHOP.json]    everything computed from a project, as JSON
@@ -29,6 +30,12 @@ const USAGE = `Usage:
   fellside cuts FILE.json [--shop SHOP.json]    the cut list, as CSV
   fellside sheets FILE.json --out OUT.pdf [--shop SHOP.json] [--boards BOARDS.csv]
                   [--paper a4|letter] [--quick]  the shop sheets, as PDF; --quick: boards not solved
+
+  fellside backup OUT.zip [--data FOLDER]       everything that is kept, in one file; also while Fellside runs
+  fellside restore FILE.zip [--data FOLDER] [--yes]   puts a backup back; what it replaces is kept as one
+  fellside rescue OUT.zip [--data FOLDER]       what can still be read of a damaged database, as a backup
+  fellside inspect [--data FOLDER]              looks the whole database through
+  fellside passphrase [--data FOLDER]           sets what other machines are asked for
 
 Exit status: 0 done, 2 bad input (the reasons go to standard error as JSON).
 `;
@@ -42,7 +49,7 @@ export interface Mouth {
 const BAD_INPUT = 2;
 
 /** What is given behind the command and the file. */
-interface Given {
+interface Given extends HouseGiven {
   readonly shop?: string;
   readonly boards?: string;
   readonly out?: string;
@@ -52,7 +59,11 @@ interface Given {
 }
 
 /** The program: takes its arguments, gives the exit status. Docs: docs/terminal.md. */
-export async function fellside(args: readonly string[], mouth: Mouth): Promise<number> {
+export async function fellside(
+  args: readonly string[],
+  mouth: Mouth,
+  ask: Ask = askAtTerminal,
+): Promise<number> {
   let parsed: { values: Given; positionals: string[] };
   try {
     const options = {
@@ -61,6 +72,8 @@ export async function fellside(args: readonly string[], mouth: Mouth): Promise<n
       out: { type: 'string' },
       paper: { type: 'string' },
       quick: { type: 'boolean' },
+      data: { type: 'string' },
+      yes: { type: 'boolean' },
       help: { type: 'boolean', short: 'h' },
     } as const;
     parsed = parseArgs({ args: [...args], options, allowPositionals: true });
@@ -73,11 +86,16 @@ export async function fellside(args: readonly string[], mouth: Mouth): Promise<n
     mouth.say(USAGE);
     return 0;
   }
+  if (isHouse(command) && rest.length === 0)
+    return told(await house(command, file, parsed.values, ask), mouth);
   if (!file || rest.length > 0 || !['plan', 'check', 'cuts', 'sheets'].includes(command ?? '')) {
     mouth.complain(USAGE);
     return BAD_INPUT;
   }
-  const answer = await answered(command!, file, parsed.values);
+  return told(await answered(command!, file, parsed.values), mouth);
+}
+
+function told(answer: Result<string>, mouth: Mouth): number {
   if (answer.ok) mouth.say(answer.value);
   else mouth.complain(`${JSON.stringify({ reasons: answer.reasons }, null, 2)}\n`);
   return answer.ok ? 0 : BAD_INPUT;
@@ -145,8 +163,8 @@ function readShop(file: string) {
   if (!text.ok) return text;
   try {
     // Settings that came with a newer Fellside are as they usually are.
-    const parsed = shopSchema.safeParse({ ...DEFAULT_SHOP, ...JSON.parse(text.value) });
-    return parsed.success ? parsed.data : refused(...reasonsOf(parsed.error));
+    const read = judged(shopSchema, { ...DEFAULT_SHOP, ...JSON.parse(text.value) });
+    return read.ok ? read.value : read;
   } catch {
     return refuse('not-json', '', `${file} is not JSON.`);
   }
@@ -159,7 +177,7 @@ function contents(file: string): Result<string> {
   });
   try {
     const { size } = statSync(file);
-    if (size > MOST_BYTES) return problem(`${file} has ${size} bytes; ${MOST_BYTES} are allowed.`);
+    if (size > MOST_FILE_BYTES) return problem(`${file} has ${size} bytes; ${MOST_FILE_BYTES} are allowed.`);
     return { ok: true, value: readFileSync(file, 'utf8') };
   } catch (error) {
     return problem(`${file} cannot be read: ${(error as Error).message}.`);

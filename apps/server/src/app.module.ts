@@ -1,5 +1,5 @@
 import type { ServerResponse } from 'node:http';
-import { Database } from '@fellside/database';
+import { Database, type OpenDatabase } from '@fellside/database';
 import { type DynamicModule, Module } from '@nestjs/common';
 import { ServeStaticModule } from '@nestjs/serve-static';
 import { BackupsController } from './backups/backups.controller.js';
@@ -30,10 +30,12 @@ const cached = (response: ServerResponse, path: string): void => {
   response.setHeader('Cache-Control', forever ? 'public, max-age=31536000, immutable' : 'no-cache');
 };
 
+const CLOSING = Symbol('closing');
+
 @Module({})
 export class AppModule {
   /** The whole server over an open database: API under /api, the interface for every other address. */
-  static with(settings: Settings, database: Database): DynamicModule {
+  static with(settings: Settings, { database, close }: OpenDatabase): DynamicModule {
     return {
       module: AppModule,
       imports: [
@@ -59,6 +61,8 @@ export class AppModule {
       ],
       providers: [
         { provide: Database, useValue: database },
+        // After everything that may write to it.
+        { provide: CLOSING, useValue: { onApplicationShutdown: close } },
         { provide: SETTINGS, useValue: settings },
         ProjectsService,
         DrawingsService,

@@ -3,9 +3,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { edit, mm, NO_HISTORY, type Project, run, SHIPPED_WOODS, writeProjectFile } from '@fellside/core';
 import { demoProjects } from '@fellside/core/demo';
+import { Database } from '@fellside/database';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
-import { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { createServer } from './server.js';
 import { settingsFrom } from './settings.js';
@@ -32,21 +32,24 @@ const taller = (project: Project): Project => {
   return change.value.project;
 };
 
+/** SQL on the server's own connection, where no service asks it. */
+const query = (sql: string, values: unknown[] = []) =>
+  app.get(Database).write((manager) => manager.query(sql, values));
+
 describe('the database', () => {
-  test('is in WAL mode, flushes every commit, and its migrations leave no drift', async () => {
-    const database = app.get(DataSource);
-    expect(await database.query('PRAGMA journal_mode')).toEqual([{ journal_mode: 'wal' }]);
-    expect(await database.query('PRAGMA synchronous')).toEqual([{ synchronous: 2 }]);
-    expect((await database.driver.createSchemaBuilder().log()).upQueries).toEqual([]);
+  test('is in WAL mode and flushes every commit', async () => {
+    const pragma = (name: string) => app.get(Database).read((manager) => manager.query(`PRAGMA ${name}`));
+    expect(await pragma('journal_mode')).toEqual([{ journal_mode: 'wal' }]);
+    expect(await pragma('synchronous')).toEqual([{ synchronous: 2 }]);
   });
 
   test('is held by one server at a time', async () => {
-    await expect(createServer(settings)).rejects.toMatchObject({ code: 'SQLITE_BUSY' });
+    await expect(createServer(settings)).rejects.toThrow(/Another Fellside is running on the data folder/);
   });
 
   test('the demo is put in once', async () => {
     const { body } = await http().get('/api/projects').expect(200);
-    expect(body.map((saved: { document: Project }) => saved.document.name).sort()).toEqual([
+    expect(body.pieces.map(({ name }: { name: string }) => name).sort()).toEqual([
       'Beacon Globe',
       'Best Fleece Bowl',
       'Conjurer’s Vase',
@@ -66,7 +69,6 @@ describe('the database', () => {
 
 describe('what an older Fellside saved', () => {
   test('a version 1 piece opens up to date, without steps to undo that no longer fit; shop settings are filled in', async () => {
-    const database = app.get(DataSource);
     const { form, underlay: _, ...rest } = cup();
     const old = { ...rest, schema: 1, form: { points: form.points, wallMm: 7, floorMm: 84 } };
     const step = {
@@ -74,19 +76,19 @@ describe('what an older Fellside saved', () => {
       patches: [],
       inverse: [{ op: 'replace', path: ['form', 'wallMm'], value: 6 }],
     };
-    await database.query(`INSERT INTO "projects" VALUES ('old', 1, ?, ?, '2026-01-01T00:00:00Z', NULL)`, [
-      JSON.stringify(old),
-      JSON.stringify({ past: [step], future: [] }),
-    ]);
+    await query(
+      `INSERT INTO "projects" ("id", "revision", "document", "history", "savedAt") VALUES ('old', 1, ?, ?, '2026-01-01T00:00:00Z')`,
+      [JSON.stringify(old), JSON.stringify({ past: [step], future: [] })],
+    );
     const { body } = await http().get('/api/projects/old').expect(200);
     expect(body.document.form.inside).toMatchObject({ by: 'wall', walls: [{ wallMm: 7 }] });
     expect(body.history.past).toEqual([]);
     await http().delete('/api/projects/old').expect(204);
-    await database.query(`INSERT OR REPLACE INTO "shop" VALUES (1, '{"units":"mm","kerfMm":2}')`);
+    await query(`INSERT OR REPLACE INTO "shop" VALUES (1, '{"units":"mm","kerfMm":2}')`);
     const shop = (await http().get('/api/shop').expect(200)).body;
     expect(shop).toMatchObject({ units: 'mm', kerfMm: 2, jawMostMm: 127 });
     await http().put('/api/shop').send(shop).expect(200);
-    await database.query(`DELETE FROM "shop"`);
+    await query(`DELETE FROM "shop"`);
   });
 });
 
@@ -125,7 +127,8 @@ describe('projects', () => {
     const refused = await put(1, mine).expect(409);
     expect(refused.body.current).toMatchObject({ revision: 2, document: { name: 'Theirs' } });
     expect((await http().get(`/api/projects/${id}`)).body.document).toEqual(theirs);
-    expect((await put(2, mine).expect(200)).body.document).toEqual(mine);
+    expect((await put(2, mine).expect(200)).body.revision).toBe(3);
+    expect((await http().get(`/api/projects/${id}`)).body.document).toEqual(mine);
     const { body: versions } = await http().get(`/api/projects/${id}/versions`).expect(200);
     expect(versions.map(({ revision }: { revision: number }) => revision)).toEqual([3, 2, 1]);
     expect((await http().get(`/api/projects/${id}/versions/2`)).body.document.name).toBe('Theirs');
@@ -190,14 +193,15 @@ describe('files', () => {
 
   test.each([
     ['a text', 'hello', /not JSON/],
-    ['a file over 5 MB', ' '.repeat(5 * 1024 * 1024 + 1), /5.0 MB; 5 MB are allowed/],
-    ['a file far over 5 MB', ' '.repeat(16 * 1024 * 1024), /larger than the 5 MB/],
+    ['a document over 5 MB', `[${' '.repeat(5 * 1024 * 1024)}]`, /5.0 MB; 5 MB are allowed/],
+    ['a file over 21 MB', ' '.repeat(21 * 1024 * 1024 + 1), /21.0 MB; 21 MB are allowed/],
+    ['a file far over that', ' '.repeat(23 * 1024 * 1024), /larger than the 22 MB that are allowed/],
     ['a list', '[]', /not a Fellside project/],
   ])('%s is refused with a sentence', async (_, text, sentence) => {
-    const before = (await http().get('/api/projects')).body.length;
+    const before = (await http().get('/api/projects')).body.total;
     const { body } = await take(text).expect(422);
     expect(body.reasons[0].message).toMatch(sentence);
-    expect((await http().get('/api/projects')).body).toHaveLength(before);
+    expect((await http().get('/api/projects')).body.total).toBe(before);
   });
 });
 

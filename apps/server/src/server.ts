@@ -41,7 +41,7 @@ export async function createServer(settings: Settings): Promise<NestExpressAppli
     ...(settings.demo && { fill: fillShelf }),
   });
   try {
-    const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings, open.database), {
+    const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings, open), {
       logger: false,
       abortOnError: false,
       forceCloseConnections: true,
@@ -64,22 +64,11 @@ export async function createServer(settings: Settings): Promise<NestExpressAppli
     const http = app.getHttpServer() as Server;
     http.headersTimeout = HEADERS_TIMEOUT;
     http.requestTimeout = REQUEST_TIMEOUT;
-    closing(app, open.close);
     return app;
   } catch (error) {
     await open.close();
     throw error;
   }
-}
-
-/** The database is closed after everything that may write to it. */
-function closing(app: NestExpressApplication, close: () => Promise<void>): void {
-  const inner = app.close.bind(app);
-  let closed: Promise<void> | null = null;
-  app.close = () => {
-    closed ??= inner().finally(close);
-    return closed;
-  };
 }
 
 /** Puts the demo pieces, rings and boards into a new database. */

@@ -60,7 +60,7 @@ describe('boards on hand', () => {
 
 describe('shop sheets', () => {
   test('come as a PDF of the saved project; a wish that is not known is refused', async () => {
-    const [saved] = (await http().get('/api/projects').expect(200)).body;
+    const [saved] = (await http().get('/api/projects').expect(200)).body.pieces;
     const answer = await http()
       .get(`/api/projects/${saved.id}/sheets?paper=letter&templates=false`)
       .buffer()

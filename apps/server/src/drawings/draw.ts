@@ -1,8 +1,8 @@
 import { elevationPicture, type Project, prepare, type Species } from '@fellside/core';
 import { encode } from 'fast-png';
 
-/** Pixels of a drawing's larger side: twice what the shelf shows of the largest piece. */
-const MOST = 480;
+/** Pixels of a drawing's larger side: a little more than the shelf shows of the largest piece. */
+const MOST = 380;
 
 export interface DrawAsk {
   readonly project: Project;

@@ -92,33 +92,34 @@ export class Threads<Ask, Answer> {
     return new Promise<Answer>((answered, failed) => {
       const end = (error: Error) => {
         this.all.delete(worker);
+        release();
         void worker.terminate();
-        settle(() => failed(error));
+        failed(error);
       };
-      const slow = setTimeout(
-        () => end(new GivenUp('time', `It took longer than ${this.limits.seconds} s and was stopped.`)),
-        1000 * this.limits.seconds,
-      );
-      const settle = (then: () => void) => {
-        clearTimeout(slow);
-        worker.removeAllListeners();
-        job.signal?.removeEventListener('abort', abort);
-        then();
-      };
-      const abort = () => end(left());
-      job.signal?.addEventListener('abort', abort);
-      worker.once('message', (answer: Answer) => {
+      const told = (answer: Answer) => {
+        release();
         this.idle.push(worker);
-        settle(() => answered(answer));
-      });
-      worker.once('error', (error: NodeJS.ErrnoException) =>
+        answered(answer);
+      };
+      const broken = (error: NodeJS.ErrnoException) =>
         end(
           error.code === 'ERR_WORKER_OUT_OF_MEMORY'
             ? new GivenUp('memory', `It took more than ${this.limits.megabytes} MB and was stopped.`)
             : error,
-        ),
+        );
+      const ended = () => end(new Error('The thread ended before its work was done.'));
+      const abort = () => end(left());
+      const slow = setTimeout(
+        () => end(new GivenUp('time', `It took longer than ${this.limits.seconds} s and was stopped.`)),
+        1000 * this.limits.seconds,
       );
-      worker.once('exit', () => end(new Error('The thread ended before its work was done.')));
+      const release = () => {
+        clearTimeout(slow);
+        job.signal?.removeEventListener('abort', abort);
+        worker.off('message', told).off('error', broken).off('exit', ended);
+      };
+      job.signal?.addEventListener('abort', abort);
+      worker.on('message', told).on('error', broken).on('exit', ended);
       worker.postMessage(job.ask);
     });
   }
@@ -127,8 +128,14 @@ export class Threads<Ask, Answer> {
     const worker = new Worker(this.worker, {
       resourceLimits: { maxOldGenerationSizeMb: this.limits.megabytes },
     });
-    // An idle thread keeps nobody from stopping.
+    // An idle thread keeps nobody from stopping; one that ends, while it works or idles, is not asked again.
     worker.unref();
+    worker.on('error', () => {});
+    worker.on('exit', () => {
+      this.all.delete(worker);
+      const at = this.idle.indexOf(worker);
+      if (at >= 0) this.idle.splice(at, 1);
+    });
     this.all.add(worker);
     return worker;
   }

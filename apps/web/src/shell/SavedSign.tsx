@@ -45,7 +45,7 @@ export function SavedSign() {
         className={`truncate text-sm ${loud ? 'text-[#ffb38f]' : 'text-bar-quiet'}`}
         title={loud ? `${says} ${where}` : undefined}
       >
-        {says} {loud && where}
+        {loud ? `${says} ${where}` : says}
       </span>
       {loud && kept === 'nowhere' && (
         <Button kind="bar" onClick={save}>

@@ -2,9 +2,9 @@ import { edit, mm } from '@fellside/core';
 import { demoProjects } from '@fellside/core/demo';
 import { act, cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, describe, expect, test } from 'vitest';
+import { afterEach, describe, expect, test, vi } from 'vitest';
 import { editPiece } from '../store/edits.js';
-import { piece, type Safety } from '../store/pieceSlice.js';
+import { type Safety, saving } from '../store/saving.js';
 import { showWith } from '../testing/open.js';
 import { Conflict } from './Conflict.js';
 import { FootBar } from './FootBar.js';
@@ -26,7 +26,14 @@ describe('the saved sign', () => {
     ['refused', /not saved: the server refused it/],
   ])('%s is told in plain words', (safety, sentence) => {
     const { store } = showWith(<SavedSign />);
-    act(() => void store.dispatch(safety === 'away' ? piece.away() : piece.turnedDown([])));
+    act(
+      () =>
+        void store.dispatch(
+          safety === 'away'
+            ? saving.away({ id: 'cup', trouble: 'the server does not answer' })
+            : saving.turnedDown({ id: 'cup', reasons: [] }),
+        ),
+    );
     expect(screen.getByRole('status').textContent).toMatch(sentence);
   });
 });
@@ -38,19 +45,25 @@ test('a conflict shows both ways out; taking the other side shows what is on dis
   act(() => {
     store.dispatch(editPiece(edit.rename('Mine')));
     store.dispatch(
-      piece.stale({
+      saving.stale({
         id: 'cup',
-        revision: 7,
-        document: other,
-        history: { past: [], future: [] },
-        savedAt: '2026-11-23T11:00:00Z',
+        other: {
+          what: 'changed',
+          piece: {
+            id: 'cup',
+            revision: 7,
+            document: other,
+            history: { past: [], future: [] },
+            savedAt: '2026-11-23T11:00:00Z',
+          },
+        },
       }),
     );
   });
   expect(screen.getByRole('alert').textContent).toMatch(/Nothing was overwritten/);
   expect(project().name).toBe('Mine');
   await userEvent.click(screen.getByRole('button', { name: 'Drop mine, show the other' }));
-  expect(project().name).toBe('From the other window');
+  await vi.waitFor(() => expect(project().name).toBe('From the other window'));
   expect(store.getState().piece).toMatchObject({ revision: 7, safety: 'saved' });
 });
 

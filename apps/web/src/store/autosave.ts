@@ -57,18 +57,26 @@ autosave.startListening({
   },
 });
 
-const running = new Map<string, Promise<void>>();
+/** Work that is under way in a store, by piece. */
+function underWay() {
+  const stores = new WeakMap<Tell, Map<string, Promise<void>>>();
+  return (store: Tell, id: string, work: () => Promise<void>): Promise<void> => {
+    const pieces = stores.get(store) ?? new Map<string, Promise<void>>();
+    stores.set(store, pieces);
+    const now = pieces.get(id) ?? work().finally(() => pieces.delete(id));
+    pieces.set(id, now);
+    return now;
+  };
+}
+
+const savingNow = underWay();
+const openingNow = underWay();
 
 /** Saves a piece, one request at a time for each piece, until what is on disk is what was edited. */
 export const saveNow =
   (id: string) =>
-  (dispatch: Tell, getState: () => Seen): Promise<void> => {
-    const under = running.get(id);
-    if (under) return under;
-    const work = drain(id, dispatch, getState).finally(() => running.delete(id));
-    running.set(id, work);
-    return work;
-  };
+  (dispatch: Tell, getState: () => Seen): Promise<void> =>
+    savingNow(dispatch, id, () => drain(id, dispatch, getState));
 
 /** Saves a piece without waiting for a pause; says whether all of it is on disk. While the server is away it is not waited for. */
 export const savedFirst =
@@ -173,21 +181,14 @@ export const leavePiece = () => (dispatch: Tell, getState: () => Seen) => {
   if (open.id !== null) dispatch(piece.closed());
 };
 
-const opening = new Map<string, Promise<void>>();
-
 /**
  * Opens a piece as the server has it, and puts edits that never reached the server back on top: those of this window, and
  * those of a window that was closed. What another open window has under way is left to it.
  */
 export const openPiece =
   (found: SavedProject) =>
-  (dispatch: Tell, getState: () => Seen): Promise<void> => {
-    const under = opening.get(found.id);
-    if (under) return under;
-    const work = open(found, dispatch, getState).finally(() => opening.delete(found.id));
-    opening.set(found.id, work);
-    return work;
-  };
+  (dispatch: Tell, getState: () => Seen): Promise<void> =>
+    openingNow(dispatch, found.id, () => open(found, dispatch, getState));
 
 async function open(found: SavedProject, dispatch: Tell, getState: () => Seen): Promise<void> {
   dispatch(leavePiece());

@@ -39,14 +39,18 @@ function database(): Promise<IDBPDatabase<Drafts>> {
       db.createObjectStore('drafts', { keyPath: ['window', 'piece'] }).createIndex('piece', 'piece');
       db.createObjectStore('steps', { keyPath: ['window', 'piece', 'n'] });
     },
-    terminated() {
-      opened = null;
-    },
+    terminated: forgetDatabase,
   }).catch((error) => {
     opened = null;
     throw error;
   });
   return opened;
+}
+
+/** Opens the store anew the next time; for one that was closed or lost. */
+export function forgetDatabase(): void {
+  opened = null;
+  inStore.clear();
 }
 
 /** Numbers of steps, and which of them lie in the store under which draft. */

@@ -1,17 +1,20 @@
+import 'fake-indexeddb/auto';
 import { edit, mm, NO_HISTORY, type Project } from '@fellside/core';
 import { demoProjects } from '@fellside/core/demo';
+import { IDBFactory } from 'fake-indexeddb';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import type { SavedProject } from './api.js';
-import { openPiece } from './autosave.js';
-import { draftOf, keepDraft } from './drafts.js';
+import { leavePiece, openPiece } from './autosave.js';
+import { draftsOf, dropDraft, forgetDatabase, keepDraft, unsentPieces } from './drafts.js';
 import { editPiece, previewPiece, redo, settlePreview, undo } from './edits.js';
 import { piece } from './pieceSlice.js';
 import { planOf, preparedOf, projectOf } from './selectors.js';
 import { session } from './sessionSlice.js';
 import { createStore } from './store.js';
+import { windowName } from './windows.js';
 
-const saved = (revision = 1): SavedProject => ({
-  id: 'cup',
+const saved = (revision = 1, id = 'cup'): SavedProject => ({
+  id,
   revision,
   document: demoProjects()[0]!,
   history: NO_HISTORY,
@@ -20,18 +23,22 @@ const saved = (revision = 1): SavedProject => ({
 
 type Answer = { status: number; body?: unknown } | 'away';
 let answers: Answer[] = [];
-let sent: SavedProject[] = [];
+let sent: (SavedProject & { readonly url: string })[] = [];
+/** Held back until it is let go: an answer on its way. */
+let hold: Promise<void> | null = null;
 
 beforeEach(() => {
-  vi.useFakeTimers();
+  vi.stubGlobal('indexedDB', new IDBFactory());
+  forgetDatabase();
   localStorage.clear();
-  [answers, sent] = [[], []];
+  [answers, sent, hold] = [[], [], null];
   vi.stubGlobal('fetch', async (input: Request) => {
     const body = await input.json();
-    sent.push(body);
+    sent.push({ ...body, url: input.url });
+    await hold;
     const answer = answers.shift() ?? { status: 200 };
     if (answer === 'away') throw new TypeError('connection refused');
-    const reply = answer.body ?? { ...saved(body.revision + 1), document: body.document };
+    const reply = answer.body ?? { id: 'cup', revision: body.revision + 1, savedAt: '2026-11-23T11:00:00Z' };
     return new Response(JSON.stringify(reply), {
       status: answer.status,
       headers: { 'content-type': 'application/json' },
@@ -39,98 +46,241 @@ beforeEach(() => {
   });
 });
 afterEach(() => {
-  vi.useRealTimers();
   vi.unstubAllGlobals();
 });
 
+const open = async (found = saved()) => {
+  const store = createStore();
+  await store.dispatch(openPiece(found));
+  return store;
+};
+/** With that piece open at once, as for tests that are not about drafts. */
 const opened = () => {
   const store = createStore();
-  store.dispatch(openPiece(saved()) as never);
+  store.dispatch(piece.opened(saved()));
   return store;
 };
 const wallIn = (project: Project | undefined) =>
   project?.form.inside.by === 'wall' ? project.form.inside.walls[0]!.wallMm : undefined;
 const wall = (value: number) => editPiece(edit.setWall(mm(value)));
+const draftOf = async (id = 'cup') => (await draftsOf(id))[0] ?? null;
+const until = (is: () => unknown, timeout = 4000) => vi.waitFor(() => expect(is()).toBe(true), { timeout });
+const safetyOf = (store: ReturnType<typeof opened>) => store.getState().piece.safety;
 
 describe('autosave', () => {
   test('edits close together are one save; the draft goes when it is on disk', async () => {
-    const store = opened();
+    const store = await open();
     store.dispatch(wall(6));
     store.dispatch(wall(7));
-    expect(store.getState().piece.safety).toBe('unsaved');
-    expect(wallIn(draftOf('cup')?.edited.project)).toBe(7);
-    await vi.advanceTimersByTimeAsync(1000);
+    expect(safetyOf(store)).toBe('unsaved');
+    await vi.waitFor(async () => expect(wallIn((await draftOf())?.edited.project)).toBe(7));
+    await until(() => safetyOf(store) === 'saved');
     expect(sent.map(({ document }) => wallIn(document))).toEqual([7]);
-    expect(store.getState().piece).toMatchObject({ safety: 'saved', revision: 2 });
-    expect(draftOf('cup')).toBeNull();
+    expect(store.getState().piece).toMatchObject({ revision: 2 });
+    await vi.waitFor(async () => expect(await draftOf()).toBeNull());
   });
 
   test('while the server is away nothing is called saved, and it is tried until it answers', async () => {
-    answers = ['away', 'away', { status: 200 }];
-    const store = opened();
+    answers = [
+      'away',
+      { status: 503, body: { message: 'Nothing was saved. The disk is full.' } },
+      { status: 200 },
+    ];
+    const store = await open();
     store.dispatch(wall(6));
-    await vi.advanceTimersByTimeAsync(1000);
-    expect(store.getState().piece.safety).toBe('away');
-    expect(wallIn(draftOf('cup')?.edited.project)).toBe(6);
-    await vi.advanceTimersByTimeAsync(10_000);
-    expect(store.getState().piece.safety).toBe('saved');
+    await until(() => safetyOf(store) === 'away');
+    expect(store.getState().piece.trouble).toBe('the server does not answer');
+    expect(wallIn((await draftOf())?.edited.project)).toBe(6);
+    await until(() => store.getState().piece.trouble === 'Nothing was saved. The disk is full');
+    await until(() => safetyOf(store) === 'saved', 8000);
+    expect(sent).toHaveLength(3);
   });
 
-  test('a stale save keeps both sides and stops saving', async () => {
-    const theirs = { ...saved(5), document: { ...saved().document, name: 'Theirs' } };
-    answers = [{ status: 409, body: { current: theirs } }];
-    const store = opened();
+  test('a piece left while it is being saved, and the one opened after it, are both sent', async () => {
+    let go = () => {};
+    hold = new Promise((let_) => {
+      go = let_;
+    });
+    const store = await open();
     store.dispatch(wall(6));
-    await vi.advanceTimersByTimeAsync(1000);
+    await until(() => sent.length === 1);
+    store.dispatch(wall(6.5));
+    await store.dispatch(openPiece(saved(1, 'bowl')));
     store.dispatch(wall(9));
-    await vi.advanceTimersByTimeAsync(5000);
-    expect(store.getState().piece).toMatchObject({ safety: 'stale', other: { revision: 5 } });
+    await until(() => sent.length === 2);
+    expect(Object.keys(store.getState().outbox)).toEqual(['cup']);
+    go();
+    await until(() => sent.length === 3 && safetyOf(store) === 'saved' && !store.getState().outbox.cup);
+    const last = (id: string) => sent.filter(({ url }) => url.endsWith(id)).at(-1);
+    expect(wallIn(last('cup')?.document)).toBe(6.5);
+    expect(last('cup')?.revision).toBe(2);
+    expect(wallIn(last('bowl')?.document)).toBe(9);
+    await vi.waitFor(async () => expect((await unsentPieces()).size).toBe(0));
+  });
+
+  test('a piece left with unsent edits is opened again with them', async () => {
+    answers = Array.from({ length: 5 }, () => 'away' as const);
+    const store = await open();
+    store.dispatch(wall(6));
+    await until(() => safetyOf(store) === 'away');
+    store.dispatch(leavePiece());
+    expect(store.getState().piece.id).toBeNull();
+    await store.dispatch(openPiece(saved()));
+    expect(wallIn(projectOf(store.getState()))).toBe(6);
+    expect(store.getState().outbox).toEqual({});
+  });
+
+  test.each([
+    ['changed', { current: { ...saved(5), document: { ...saved().document, name: 'Theirs' } } }],
+    ['removed', { code: 'removed', current: saved(5) }],
+  ] as const)('a piece %s elsewhere: both sides are kept and nothing more is sent', async (what, body) => {
+    answers = [{ status: 409, body }];
+    const store = await open();
+    store.dispatch(wall(6));
+    await until(() => safetyOf(store) === 'stale');
+    store.dispatch(wall(9));
+    await new Promise((go) => setTimeout(go, 600));
+    expect(store.getState().piece).toMatchObject({
+      safety: 'stale',
+      other: { what, piece: { revision: 5 } },
+    });
     expect(wallIn(store.getState().piece.edited?.project)).toBe(9);
-    expect(wallIn(draftOf('cup')?.edited.project)).toBe(9);
+    expect(wallIn((await draftOf())?.edited.project)).toBe(9);
     expect(sent).toHaveLength(1);
   });
 
-  test.each([404, 422])(
-    'a save refused with %i is not tried for ever: it says why, and the next edit tries again',
-    async (status) => {
-      answers = [{ status, body: { message: 'There is no such piece on the shelf.' } }];
-      const store = opened();
-      store.dispatch(wall(6));
-      await vi.advanceTimersByTimeAsync(20_000);
-      expect(sent).toHaveLength(1);
-      expect(store.getState().piece).toMatchObject({
-        safety: 'refused',
-        refused: [{ message: 'There is no such piece on the shelf.' }],
-      });
-      store.dispatch(wall(7));
-      await vi.advanceTimersByTimeAsync(1000);
-      expect(store.getState().piece.safety).toBe('saved');
-    },
-  );
+  test('a piece taken away for good elsewhere keeps what was edited', async () => {
+    answers = [{ status: 404, body: { message: 'There is no such piece on the shelf.' } }];
+    const store = await open();
+    store.dispatch(wall(6));
+    await until(() => safetyOf(store) === 'stale');
+    expect(store.getState().piece.other).toEqual({ what: 'gone' });
+  });
+
+  test('a save refused is not tried for ever: it says why, and the next edit tries again', async () => {
+    answers = [{ status: 422, body: { reasons: [{ code: 'x', path: '', message: 'Not so.' }] } }];
+    const store = await open();
+    store.dispatch(wall(6));
+    await until(() => safetyOf(store) === 'refused');
+    await new Promise((go) => setTimeout(go, 600));
+    expect(sent).toHaveLength(1);
+    expect(store.getState().piece.refused).toMatchObject([{ message: 'Not so.' }]);
+    store.dispatch(wall(7));
+    await until(() => safetyOf(store) === 'saved');
+  });
 
   test('a save whose answer was lost is not a conflict', async () => {
-    const store = opened();
+    const store = await open();
     store.dispatch(wall(6));
     const mine = store.getState().piece.edited!.project;
     answers = [{ status: 409, body: { current: { ...saved(2), document: mine } } }];
-    await vi.advanceTimersByTimeAsync(1000);
-    expect(store.getState().piece).toMatchObject({ safety: 'saved', revision: 2 });
-  });
-
-  test('edits that never reached the server come back when the piece is opened again', async () => {
-    const first = opened();
-    first.dispatch(wall(6));
-    const edited = first.getState().piece.edited!;
-    keepDraft('cup', { revision: 1, edited });
-    const again = opened();
-    expect(again.getState().piece).toMatchObject({
-      safety: 'unsaved',
-      edited: { project: { form: { inside: { walls: [{ wallMm: 6 }] } } } },
-    });
-    keepDraft('cup', { revision: 0, edited });
-    expect(opened().getState().piece.safety).toBe('stale');
+    await until(() => safetyOf(store) === 'saved');
+    expect(store.getState().piece).toMatchObject({ revision: 2 });
   });
 });
+
+describe('drafts', () => {
+  test('edits that never reached the server come back; those on an older revision are a conflict', async () => {
+    const first = await open();
+    first.dispatch(wall(6));
+    const { edited } = first.getState().piece;
+    await keepDraft('cup', { revision: 1, edited: edited! });
+    const again = await open();
+    expect(again.getState().piece).toMatchObject({
+      safety: 'unsaved',
+      edited: { project: { form: { inside: { walls: [{ wallMm: 6 }] } } }, history: { past: [{}] } },
+    });
+    await keepDraft('cup', { revision: 0, edited: edited! });
+    expect(safetyOf(await open(saved(4)))).toBe('stale');
+  });
+
+  test('of another window that is open is neither taken nor dropped; of one that was closed is taken over', async () => {
+    const edited = { project: { ...saved().document, name: 'Theirs' }, history: NO_HISTORY };
+    await keepDraft('cup', { revision: 1, edited });
+    const own = await windowName();
+    await renameDraft(own, 'other');
+    const channel = new BroadcastChannel('fellside.windows');
+    channel.onmessage = ({ data }) => {
+      if (data.ask === 'other') channel.postMessage({ from: 'there', answer: 'other' });
+    };
+    const beside = await open();
+    expect(projectOf(beside.getState()).name).toBe('Fell Race Cup');
+    beside.dispatch(wall(6));
+    await until(() => safetyOf(beside) === 'saved');
+    expect((await draftsOf('cup')).map(({ window }) => window)).toEqual(['other']);
+    channel.close();
+    const after = await open();
+    expect(projectOf(after.getState()).name).toBe('Theirs');
+  });
+
+  test('a store that is full is told: the edits are kept nowhere but here', async () => {
+    answers = ['away', 'away'];
+    const store = await open();
+    vi.stubGlobal('indexedDB', {
+      open() {
+        throw new DOMException('full', 'QuotaExceededError');
+      },
+    });
+    forgetDatabase();
+    store.dispatch(wall(6));
+    await until(() => store.getState().piece.kept === 'nowhere');
+  });
+
+  test('an edit writes its own step and not the whole history', async () => {
+    const store = await open();
+    for (let n = 0; n < 30; n++) store.dispatch(wall(6 + n / 10));
+    await keepDraft('cup', { revision: 1, edited: store.getState().piece.edited! });
+    const put = vi.spyOn(IDBObjectStore.prototype, 'put');
+    store.dispatch(wall(5));
+    await keepDraft('cup', { revision: 1, edited: store.getState().piece.edited! });
+    expect(put.mock.calls.filter(([row]) => 'step' in row)).toHaveLength(1);
+    put.mockRestore();
+    expect((await draftOf())?.edited.history.past).toHaveLength(31);
+    await dropDraft('cup');
+    expect(await draftOf()).toBeNull();
+  });
+
+  test('that an older Fellside kept comes back without steps that no longer fit', async () => {
+    const old = {
+      revision: 1,
+      edited: {
+        project: {
+          ...saved().document,
+          schema: 1,
+          form: { points: saved().document.form.points, wallMm: 8, floorMm: 84 },
+          underlay: undefined,
+        },
+        history: { past: [{ label: 'x', patches: [], inverse: [] }], future: [] },
+      },
+    };
+    localStorage.setItem('fellside.draft.cup', JSON.stringify(old));
+    const draft = await draftOf();
+    expect(wallIn(draft?.edited.project)).toBe(8);
+    expect(draft?.edited.history.past).toEqual([]);
+    expect(localStorage.getItem('fellside.draft.cup')).toBeNull();
+  });
+});
+
+/** Gives a draft to another window, as if that one had kept it. */
+function renameDraft(from: string, to: string): Promise<void> {
+  return new Promise((done, failed) => {
+    const ask = indexedDB.open('fellside', 1);
+    ask.onerror = () => failed(ask.error);
+    ask.onsuccess = () => {
+      const work = ask.result.transaction('drafts', 'readwrite');
+      const drafts = work.objectStore('drafts');
+      const read = drafts.get([from, 'cup']);
+      read.onsuccess = () => {
+        drafts.put({ ...read.result, window: to, past: [], future: [] });
+        drafts.delete([from, 'cup']);
+      };
+      work.oncomplete = () => {
+        ask.result.close();
+        done();
+      };
+    };
+  });
+}
 
 test('undo and redo go through every edit and end where they began', () => {
   const store = opened();
@@ -176,25 +326,6 @@ describe('a gesture', () => {
     expect(shown(store)).toBe(wallIn(saved().document));
     expect(store.getState().piece.refused).toEqual([]);
   });
-});
-
-test('a draft that an older Fellside kept comes back without steps that no longer fit', () => {
-  const old = {
-    revision: 1,
-    edited: {
-      project: {
-        ...saved().document,
-        schema: 1,
-        form: { points: saved().document.form.points, wallMm: 8, floorMm: 84 },
-        underlay: undefined,
-      },
-      history: { past: [{ label: 'x', patches: [], inverse: [] }], future: [] },
-    },
-  };
-  localStorage.setItem('fellside.draft.cup', JSON.stringify(old));
-  const draft = draftOf('cup');
-  expect(wallIn(draft?.edited.project)).toBe(8);
-  expect(draft?.edited.history.past).toEqual([]);
 });
 
 test('renaming does not work the rings out again; the plan is the same object until something changes', () => {

@@ -13,7 +13,7 @@ import { anyProject } from '../testing/random.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
 import { cutListCsv } from './cutListCsv.js';
 import { type Pattern, readPatternFile, writePatternFile } from './patternFile.js';
-import { MOST_BYTES, readProjectFile, writeProjectFile } from './projectFile.js';
+import { MOST_FILE_BYTES, readProjectFile, writeProjectFile } from './projectFile.js';
 import { slantMm, wallPages, wallSvg } from './wallSvg.js';
 
 const own = { ...SHIPPED_WOODS[0]!, id: 'garden-plum', name: 'Garden plum' };
@@ -38,7 +38,7 @@ test.each([
   ['{"a":', 'not-json'],
   ['[1]', 'not-a-project'],
   ['{"fellside":"recipe","woods":[],"project":{}}', 'invalid_value'],
-  [' '.repeat(MOST_BYTES + 1), 'too-large'],
+  [' '.repeat(MOST_FILE_BYTES + 1), 'too-large'],
   ['{"__proto__":{"fellside":1}}', 'not-a-project'],
 ])('%#: what is no project file is refused', (text, code) => {
   expect(readProjectFile(text)).toMatchObject({ ok: false, reasons: [{ code }] });

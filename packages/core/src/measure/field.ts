@@ -69,10 +69,3 @@ export const text = (label: string, most: number, least = 1) =>
     .max(most, {
       error: ({ input }) => `${label} is ${String(input).length} letters long; ${most} are allowed.`,
     });
-
-/** A list of fields; one that is too long is refused before any of them is judged. */
-export const list = <T extends z.ZodType>(item: T, most: number, label: string) =>
-  z.array(item).max(most, {
-    abort: true,
-    error: ({ input }) => `${label}: ${(input as unknown[]).length} are given; ${most} are allowed.`,
-  });

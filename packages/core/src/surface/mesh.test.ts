@@ -88,7 +88,7 @@ describe('the mesh of a piece', () => {
       }),
       { numRuns: 25, endOnFailure: true },
     );
-  });
+  }, 300_000);
   test('turned walls lie on the curves, and normals of the outside point outwards', () => {
     const prepared = prepare(demoProjects()[0]!);
     if (!prepared.ok) throw new Error('prepare');

@@ -35,7 +35,9 @@ export async function openArchive(path: string): Promise<Archive> {
       below: (folder) => Object.keys(manifest.files).filter((name) => name.startsWith(`${folder}/`)),
       async read(name) {
         const { bytes, sha256 } = manifest.files[name]!;
-        const content = await contentOf(zip, entries.get(name)!);
+        const content = await contentOf(zip, entries.get(name)!).catch((error: Error) => {
+          throw error instanceof Refusal ? error : damaged(`${name}: ${error.message}`);
+        });
         if (content.length !== bytes || createHash('sha256').update(content).digest('hex') !== sha256)
           throw damaged(`${name} is not what it was`);
         return content;

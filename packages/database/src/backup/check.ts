@@ -48,7 +48,7 @@ async function visited(archive: Archive, visitor?: BackupVisitor): Promise<Check
   const file = async <T>(path: string, schema: z.ZodType<T>): Promise<T> => {
     if (!(path in manifest.files))
       throw new Refusal(`The backup is damaged (${path} is missing). Nothing was changed.`);
-    const parsed = schema.safeParse(JSON.parse((await archive.read(path)).toString('utf8')));
+    const parsed = schema.safeParse(parsedJson((await archive.read(path)).toString('utf8')));
     if (!parsed.success)
       throw new Refusal(`The backup is damaged (${path} does not fit its format). Nothing was changed.`);
     return parsed.data;
@@ -89,6 +89,15 @@ async function visited(archive: Archive, visitor?: BackupVisitor): Promise<Check
         `The backup is damaged (it should hold ${n} ${sort} and holds ${counts[sort as keyof BackupCounts]}). Nothing was changed.`,
       );
   return { madeAt: manifest.madeAt, counts, unreadable };
+}
+
+/** A text as JSON; undefined where it is none, which no schema takes. */
+function parsedJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
 }
 
 const nameIn = (document: Held): string | null =>

@@ -1,6 +1,7 @@
-import Sqlite from 'better-sqlite3';
+import type Sqlite from 'better-sqlite3';
 import { filesOf } from '../files.js';
 import { hold } from '../opening/lock.js';
+import { openToRead } from '../opening/toRead.js';
 import type { BackupCounts } from './format.js';
 import type { Reader } from './rows.js';
 import { writeFrom } from './write.js';
@@ -12,7 +13,7 @@ export interface Rescued {
   readonly lost: readonly string[];
 }
 
-/** Tables as they stand in the questions of a backup, and what tells their rows apart. */
+/** Nothing to read backwards. */
 const EMPTY: readonly unknown[] = [];
 
 /**
@@ -23,12 +24,12 @@ export async function rescue(folder: string, out: string): Promise<Rescued> {
   const held = hold(folder);
   const lost: string[] = [];
   try {
-    const db = new Sqlite(filesOf(folder).database, { readonly: true, fileMustExist: true });
+    const { db, close } = openToRead(filesOf(folder).database);
     try {
       const counts = await writeFrom(forgiving(db, lost), out, new Date());
       return { counts, lost };
     } finally {
-      db.close();
+      close();
     }
   } finally {
     held.free();

@@ -3,9 +3,9 @@ import { createWriteStream, mkdirSync, rmSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import Sqlite from 'better-sqlite3';
 import { ZipFile } from 'yazl';
 import { settle, syncFile } from '../files.js';
+import { openToRead } from '../opening/toRead.js';
 import { BACKUP_VERSION, type BackupCounts, MANIFEST, type Manifest } from './format.js';
 import { type BackupFile, filesOfBackup, type Reader, strictly } from './rows.js';
 
@@ -14,12 +14,12 @@ import { type BackupFile, filesOfBackup, type Reader, strictly } from './rows.js
  * of its own, while the server goes on. The file takes its name when it is whole and on disk.
  */
 export async function writeBackup(database: string, out: string, now = new Date()): Promise<BackupCounts> {
-  const db = new Sqlite(database, { readonly: true, fileMustExist: true, timeout: 5000 });
+  const { db, close } = openToRead(database);
   try {
     db.exec('BEGIN');
     return await writeFrom(strictly(db), out, now);
   } finally {
-    db.close();
+    close();
   }
 }
 

@@ -1,10 +1,11 @@
 import { existsSync, statSync } from 'node:fs';
-import Sqlite from 'better-sqlite3';
+import type Sqlite from 'better-sqlite3';
 import { newestBackup } from '../backup/listed.js';
 import { Refusal, sqliteCode } from '../failure.js';
 import { filesOf } from '../files.js';
 import { heldSentence } from './lock.js';
 import { MIGRATIONS } from './options.js';
+import { openToRead, type Reading } from './toRead.js';
 
 /** What a look at a database before it is opened for use found. */
 export interface Examined {
@@ -23,12 +24,13 @@ export function examine(folder: string, { full = false, asItIs = false } = {}): 
   const { database, log } = filesOf(folder);
   const logThere = existsSync(log);
   if (statSync(database).size === 0) throw refusal(folder, 'is empty: nothing is in it any more');
-  let db: Sqlite.Database;
+  let reading: Reading;
   try {
-    db = new Sqlite(database, { readonly: true, fileMustExist: true, timeout: 500 });
+    reading = openToRead(database, 500);
   } catch (error) {
     throw judged(folder, error);
   }
+  const { db } = reading;
   try {
     const tables = namesIn(db, `SELECT name FROM sqlite_master WHERE type = 'table'`);
     if (!tables.has('migrations')) throw refusal(folder, `holds no pieces: ${lost(logThere)}`);
@@ -52,7 +54,7 @@ export function examine(folder: string, { full = false, asItIs = false } = {}): 
   } catch (error) {
     throw judged(folder, error);
   } finally {
-    db.close();
+    reading.close();
   }
 }
 

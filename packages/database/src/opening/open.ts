@@ -1,11 +1,11 @@
 import { existsSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import Sqlite from 'better-sqlite3';
 import type { EntityManager } from 'typeorm';
 import { Database } from '../database.js';
 import { filesOf, removeDatabase, settle, syncFile } from '../files.js';
 import { examine, refuseIfLost } from './examine.js';
 import { hold } from './lock.js';
+import { openToRead } from './toRead.js';
 
 export interface OpenWish {
   /** Fills a database that is made anew, in one transaction. */
@@ -71,11 +71,11 @@ async function copyBefore(folder: string): Promise<void> {
   const { database, backups } = filesOf(folder);
   mkdirSync(backups, { recursive: true });
   const copy = join(backups, `before-upgrade-${new Date().toISOString().replace(/[:.]/g, '-')}.sqlite`);
-  const db = new Sqlite(database, { readonly: true, timeout: 5000 });
+  const { db, close } = openToRead(database);
   try {
     await db.backup(`${copy}.part`);
   } finally {
-    db.close();
+    close();
   }
   syncFile(`${copy}.part`);
   settle(`${copy}.part`, copy);
