@@ -21,6 +21,17 @@ export const filesOf = (folder: string) => ({
   backups: join(folder, 'backups'),
 });
 
+/**
+ * Makes a folder with those above it that are missing. Node's own `recursive` never ends where a file system takes no
+ * folders (below /proc, for one); this throws what the system says.
+ */
+export function makeFolder(path: string): void {
+  if (existsSync(path)) return;
+  const above = dirname(path);
+  if (above !== path) makeFolder(above);
+  mkdirSync(path);
+}
+
 /** Puts on disk that names in a folder changed. */
 export function syncFolder(folder: string): void {
   const handle = openSync(folder, 'r');
@@ -49,7 +60,7 @@ export function settle(from: string, to: string): void {
 
 /** Writes a small file whole or not at all. */
 export function writeWhole(path: string, text: string, mode = 0o600): void {
-  mkdirSync(dirname(path), { recursive: true });
+  makeFolder(dirname(path));
   const part = `${path}.part`;
   const handle = openSync(part, 'w', mode);
   try {

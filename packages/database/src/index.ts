@@ -20,7 +20,7 @@ export { UseEntity, type UseKind } from './entities/use.js';
 export { VersionEntity } from './entities/version.js';
 export { WoodEntity } from './entities/wood.js';
 export { CannotWrite, Refusal } from './failure.js';
-export { filesOf } from './files.js';
+export { filesOf, makeFolder } from './files.js';
 export { type KeepRule, keepers } from './keepers.js';
 export {
   isPassphrase,

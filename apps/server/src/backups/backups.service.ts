@@ -1,4 +1,4 @@
-import { mkdirSync, readdirSync, rmSync } from 'node:fs';
+import { readdirSync, rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import {
   type Automatic,
@@ -11,6 +11,7 @@ import {
   filesOf,
   isDue,
   type ListedBackup,
+  makeFolder,
   Refusal,
   type Restored,
   readMachine,
@@ -107,7 +108,7 @@ export class BackupsService implements OnModuleInit, OnModuleDestroy {
   /** A place for what is being sent, in the data folder; what a kill left there is taken away. */
   incoming(): string {
     const folder = join(this.settings.dataFolder, 'incoming');
-    mkdirSync(folder, { recursive: true });
+    makeFolder(folder);
     for (const name of readdirSync(folder)) rmSync(join(folder, name), { force: true });
     return join(folder, 'backup.zip');
   }
@@ -149,9 +150,9 @@ export class BackupsService implements OnModuleInit, OnModuleDestroy {
 
 function assertWritable(folder: string): void {
   try {
-    mkdirSync(folder, { recursive: true });
+    makeFolder(folder);
     const probe = join(folder, '.fellside-probe');
-    mkdirSync(probe, { recursive: true });
+    makeFolder(probe);
     rmSync(probe, { recursive: true });
   } catch (error) {
     throw new Refusal(`Backups cannot be written to ${folder}: ${(error as Error).message}.`);

@@ -87,7 +87,7 @@ export class Threads<Ask, Answer> {
   }
 
   private work(job: Job<Ask, Answer>): Promise<Answer> {
-    if (!existsSync(fileURLToPath(this.worker))) return this.inline(job.ask);
+    if (!this.isBuilt) return this.inline(job.ask);
     const worker = this.idle.pop() ?? this.start();
     return new Promise<Answer>((answered, failed) => {
       const end = (error: Error) => {
@@ -122,6 +122,11 @@ export class Threads<Ask, Answer> {
       worker.on('message', told).on('error', broken).on('exit', ended);
       worker.postMessage(job.ask);
     });
+  }
+
+  /** Whether there is a thread to start. */
+  protected get isBuilt(): boolean {
+    return existsSync(fileURLToPath(this.worker));
   }
 
   private start(): Worker {

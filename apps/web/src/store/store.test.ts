@@ -128,6 +128,8 @@ describe('autosave', () => {
     await store.dispatch(openPiece(saved()));
     expect(wallIn(projectOf(store.getState()))).toBe(6);
     expect(store.getState().outbox).toEqual({});
+    answers = [];
+    await until(() => safetyOf(store) === 'saved', 8000);
   });
 
   test.each([
@@ -224,6 +226,7 @@ describe('drafts', () => {
     forgetDatabase();
     store.dispatch(wall(6));
     await until(() => store.getState().piece.kept === 'nowhere');
+    await until(() => safetyOf(store) === 'saved', 12_000);
   });
 
   test('an edit writes its own step and not the whole history', async () => {

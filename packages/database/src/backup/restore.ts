@@ -1,8 +1,8 @@
-import { existsSync, mkdirSync } from 'node:fs';
+import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
 import { Database } from '../database.js';
-import { filesOf, removeDatabase, settle, syncFile } from '../files.js';
+import { filesOf, makeFolder, removeDatabase, settle, syncFile } from '../files.js';
 import { hold } from '../opening/lock.js';
 import { type CheckedBackup, checkBackup } from './check.js';
 import { inserting } from './inserting.js';
@@ -54,7 +54,7 @@ export async function restoreInto(database: Database, folder: string, backup: st
  * backups. Throws a `Refusal` when the folder is in use or the backup not sound.
  */
 export async function restoreFolder(folder: string, backup: string): Promise<Restored> {
-  mkdirSync(folder, { recursive: true });
+  makeFolder(folder);
   const held = hold(folder);
   try {
     const { unborn, database: file } = filesOf(folder);
@@ -89,7 +89,7 @@ async function settledAlone(file: string): Promise<void> {
 /** Moves the files of a database that cannot be read out of the way, unread. */
 function setAside(folder: string): string {
   const { backups, database } = filesOf(folder);
-  mkdirSync(backups, { recursive: true });
+  makeFolder(backups);
   const aside = join(backups, `unreadable-${new Date().toISOString().replace(/[:.]/g, '-')}.sqlite`);
   for (const end of ['-wal', '-shm', '']) if (existsSync(database + end)) settle(database + end, aside + end);
   return aside;

@@ -1,10 +1,10 @@
 import { createHash } from 'node:crypto';
-import { createWriteStream, mkdirSync, rmSync } from 'node:fs';
+import { createWriteStream, rmSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { ZipFile } from 'yazl';
-import { settle, syncFile } from '../files.js';
+import { makeFolder, settle, syncFile } from '../files.js';
 import { openToRead } from '../opening/toRead.js';
 import { BACKUP_VERSION, type BackupCounts, MANIFEST, type Manifest } from './format.js';
 import { type BackupFile, filesOfBackup, type Reader, strictly } from './rows.js';
@@ -27,7 +27,7 @@ export async function writeBackup(database: string, out: string, now = new Date(
 export async function writeFrom(read: Reader, out: string, now: Date): Promise<BackupCounts> {
   const { files, counts } = filesOfBackup(read);
   const part = `${out}.part`;
-  mkdirSync(dirname(out), { recursive: true });
+  makeFolder(dirname(out));
   try {
     await pipeline(zipped(files, counts, now), createWriteStream(part));
     syncFile(part);

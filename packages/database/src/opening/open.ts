@@ -1,8 +1,8 @@
-import { existsSync, mkdirSync } from 'node:fs';
+import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import type { EntityManager } from 'typeorm';
 import { Database } from '../database.js';
-import { filesOf, removeDatabase, settle, syncFile } from '../files.js';
+import { filesOf, makeFolder, removeDatabase, settle, syncFile } from '../files.js';
 import { examine, refuseIfLost } from './examine.js';
 import { hold } from './lock.js';
 import { openToRead } from './toRead.js';
@@ -30,7 +30,7 @@ export async function openDatabase(
   folder: string,
   { fill, asItIs = false }: OpenWish = {},
 ): Promise<OpenDatabase> {
-  mkdirSync(folder, { recursive: true });
+  makeFolder(folder);
   const held = hold(folder);
   try {
     const { database: file } = filesOf(folder);
@@ -69,7 +69,7 @@ async function bear(folder: string, fill: OpenWish['fill']): Promise<void> {
 /** Before a migration runs, the whole database is copied beside the backups, under the day and time. */
 async function copyBefore(folder: string): Promise<void> {
   const { database, backups } = filesOf(folder);
-  mkdirSync(backups, { recursive: true });
+  makeFolder(backups);
   const copy = join(backups, `before-upgrade-${new Date().toISOString().replace(/[:.]/g, '-')}.sqlite`);
   const { db, close } = openToRead(database);
   try {
