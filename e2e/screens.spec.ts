@@ -45,7 +45,7 @@ test('no accessibility violations on any screen, and no complaints in the consol
     await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
     await sound(page);
   }
-  for (const path of ['/woods', '/shop', '/nowhere']) {
+  for (const path of ['/woods', '/shop', '/safe', '/removed', '/nowhere']) {
     await page.goto(fellside.url + path);
     await page.getByRole('heading', { level: 1 }).waitFor();
     await sound(page);

@@ -49,10 +49,20 @@ export async function launch(
   return { process: child, printed };
 }
 
-export async function startFellside(demo: boolean): Promise<Fellside> {
+export async function startFellside(
+  demo: boolean,
+  more: Record<string, string> = {},
+  prepare: (dataFolder: string) => void = () => {},
+): Promise<Fellside> {
   const dataFolder = mkdtempSync(join(tmpdir(), 'fellside-e2e-'));
   const port = await freePort();
-  const env = { FELLSIDE_DATA: dataFolder, FELLSIDE_PORT: String(port), FELLSIDE_DEMO: demo ? '1' : '0' };
+  prepare(dataFolder);
+  const env = {
+    FELLSIDE_DATA: dataFolder,
+    FELLSIDE_PORT: String(port),
+    FELLSIDE_DEMO: demo ? '1' : '0',
+    ...more,
+  };
   let running = await launch(env);
   return {
     url: `http://127.0.0.1:${port}`,

@@ -29,7 +29,7 @@ test('nothing is asked of any other host', async ({ page, fellside }) => {
       /^(data|blob):/.test(asked.url()) ||
       elsewhere.push(asked.url()),
   );
-  for (const path of ['/', '/woods', '/shop'])
+  for (const path of ['/', '/woods', '/shop', '/safe', '/removed'])
     await page.goto(fellside.url + path, { waitUntil: 'networkidle' });
   expect(elsewhere).toEqual([]);
 });
@@ -38,7 +38,7 @@ test('a piece saved by the interface can be planned from the terminal, with the 
   request,
   fellside,
 }) => {
-  const projects = await (await request.get(`${fellside.url}/api/projects`)).json();
+  const { pieces } = await (await request.get(`${fellside.url}/api/projects`)).json();
   const folder = mkdtempSync(join(tmpdir(), 'fellside-cli-'));
   const run = (document: unknown) => {
     writeFileSync(join(folder, 'piece.json'), JSON.stringify(document));
@@ -47,9 +47,8 @@ test('a piece saved by the interface can be planned from the terminal, with the 
       encoding: 'utf8',
     });
   };
-  const { document } = projects.find(
-    (saved: { document: { name: string } }) => saved.document.name === 'Fell Race Cup',
-  );
+  const { id } = pieces.find(({ name }: { name: string }) => name === 'Fell Race Cup');
+  const { document } = await (await request.get(`${fellside.url}/api/projects/${id}`)).json();
   const good = run(document);
   expect(good.status).toBe(0);
   const plan = JSON.parse(good.stdout);

@@ -24,8 +24,8 @@ const server = spawn(process.execPath, [join(ROOT, 'apps/server/dist/main.js')],
 await new Promise((ready) => server.stdout.once('data', ready));
 
 const base = `http://127.0.0.1:${PORT}`;
-const projects = await (await fetch(`${base}/api/projects`)).json();
-const piece = (name) => `/piece/${projects.find(({ document }) => document.name === name).id}`;
+const { pieces } = await (await fetch(`${base}/api/projects`)).json();
+const piece = (name) => `/piece/${pieces.find((each) => each.name === name).id}`;
 const views = {
   shelf: '/',
   form: `${piece('Honey Class Jar')}/form`,
@@ -44,6 +44,7 @@ const views = {
   boards: `${piece('Fell Race Cup')}/cuts/boards`,
   woods: '/woods',
   shop: '/shop',
+  safe: '/safe',
 };
 
 const flags = [

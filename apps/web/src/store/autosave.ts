@@ -222,10 +222,23 @@ function putBack(
     dispatch(saving.stale({ id: found.id, other: { what: 'changed', piece: found } }));
 }
 
+/** A window that kept a draft so short a while ago may only be reloading, ms; it is asked again, with pauses between. */
+const RELOADING = 60_000;
+const ASKS = 4;
+const PAUSE = 400;
+
 /** The newest draft of a piece that no other open window has under way. */
 async function looseDraft(id: string): Promise<Draft | null> {
   const own = await windowName();
-  for (const draft of await draftsOf(id))
-    if (draft.window === own || !(await isOpen(draft.window))) return draft;
+  for (const draft of await draftsOf(id)) if (draft.window === own || (await isClosed(draft))) return draft;
   return null;
+}
+
+async function isClosed({ window, at }: Draft): Promise<boolean> {
+  const asks = Date.now() - Date.parse(at) < RELOADING ? ASKS : 1;
+  for (let n = 0; n < asks; n++) {
+    if (n > 0) await new Promise((go) => setTimeout(go, PAUSE));
+    if (await isOpen(window)) return false;
+  }
+  return true;
 }

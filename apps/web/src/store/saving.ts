@@ -1,5 +1,6 @@
 import type { Edited, Project, Reason } from '@fellside/core';
 import { createAction } from '@reduxjs/toolkit';
+import { dequal } from 'dequal';
 import type { SavedProject } from './api.js';
 
 /** How safe a piece is: on disk, on its way, not yet to be sent, at odds with what is on the server, or refused by it. */
@@ -41,5 +42,7 @@ export const saving = {
   kept: createAction<Of<{ kept: Kept }>>('saving/kept'),
 } as const;
 
-export const sameDocument = (a: Project, b: Project): boolean =>
-  a === b || JSON.stringify(a) === JSON.stringify(b);
+/** Whether two documents say the same, in whatever order their fields stand: the server puts them in its own. */
+export const sameDocument = (a: Project, b: Project): boolean => a === b || dequal(plain(a), plain(b));
+
+const plain = (document: Project): unknown => JSON.parse(JSON.stringify(document));

@@ -48,6 +48,8 @@ export function glyphFromLoops(name: string, loops: readonly Loop[], unit?: numb
   return `“${name}” has too many points, even when it is made simpler; ${MOST_POINTS} are allowed.`;
 }
 
+/** Paths that are looked at; those that are there twice count once. */
+const MOST_PATHS = 3000;
 /** Closed lines and points that an outline may be given with. */
 const MOST_LOOPS = 120;
 const MOST_GIVEN = 20_000;
@@ -75,12 +77,12 @@ export function readOutline(fileName: string, text: string): Result<Glyph> {
 const PARTS = 16;
 
 function svgLoops(text: string): Loop[] | string {
-  const drawn = svgPaths(text, MOST_LOOPS).map(({ d }) => d);
+  const drawn = svgPaths(text, MOST_PATHS).map(({ d }) => d);
   if (drawn.length === 0) return 'The SVG has no path; draw the outline as paths.';
   const loops: [number, number][][] = [];
   let points = 0;
   for (const d of drawn) {
-    if (d.length > MOST_DRAWN || loops.length > 4 * MOST_LOOPS || points > MOST_DRAWN)
+    if (d.length > MOST_DRAWN || loops.length > MOST_PATHS || points > MOST_DRAWN)
       return `The SVG has more than ${MOST_DRAWN} points; make the outline simpler.`;
     const path = svgpath.from(d).abs().unshort().unarc();
     path.iterate(([name, ...given], _, x, y) => {

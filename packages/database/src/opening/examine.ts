@@ -48,7 +48,7 @@ export function examine(folder: string, { full = false, asItIs = false } = {}): 
       const [found] = db.pragma(full ? 'integrity_check(1)' : 'quick_check(1)') as Record<string, string>[];
       if (Object.values(found!)[0] !== 'ok') throw refusal(folder, 'is damaged');
       if (db.pragma('user_version', { simple: true }) === IN_USE && !logThere)
-        throw refusal(folder, `is older than what was saved last: ${lost(false)}`);
+        throw refusal(folder, `may be older than what was saved last: ${lost(false)}`);
     }
     return { pending: MIGRATIONS.length - ran.length };
   } catch (error) {
