@@ -109,7 +109,7 @@ test('an earlier version is looked at, taken back as an edit that can be undone,
   await page.getByRole('link', { name: 'Earlier versions' }).click();
   const versions = page.getByRole('region', { name: 'Earlier versions' });
   await expect(versions.getByRole('button').first()).toContainText('Now');
-  await expect(versions.getByRole('button').first()).toContainText('The inside changed.');
+  await expect(versions.getByRole('button').first()).toContainText('Wall 3/8", before');
   await versions.getByRole('button').nth(1).click();
   const look = page.getByRole('region', { name: 'How it was' });
   await expect(look).toContainText('Changed since then');
@@ -218,4 +218,29 @@ test('from another machine the passphrase is asked for; on the machine itself no
   } finally {
     await wide.stop();
   }
+});
+
+test('a piece of thousands of places is planned beside the page, and edited meanwhile', async ({
+  page,
+  request,
+  fellside,
+}) => {
+  const { pieces } = await (await request.get(`${fellside.url}/api/projects?named=Best`)).json();
+  const { document } = await (await request.get(`${fellside.url}/api/projects/${pieces[0].id}`)).json();
+  const key = document.palette[0].key;
+  const rings = Array.from({ length: 60 }, (_, i) => ({
+    id: `r${i}`,
+    heightMm: 2,
+    making: { way: 'flat', count: 120 },
+    turn: (i % 2) / 2,
+    woods: Array.from({ length: 120 }, () => key),
+  }));
+  const large = { ...document, name: 'Large', rings, motifs: [] };
+  const made = await request.post(`${fellside.url}/api/projects`, { data: { document: large } });
+  await page.goto(`${fellside.url}/piece/${(await made.json()).id}/cuts`);
+  await expect(page.getByRole('region', { name: 'Totals' })).toContainText('7200 in 60 rings');
+  await page.getByRole('link', { name: 'Form' }).click();
+  await set(page, '3/8');
+  await saved(page);
+  await expect(page.getByRole('region', { name: 'Totals' })).toContainText('7200 in 60 rings');
 });

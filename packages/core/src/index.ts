@@ -1,5 +1,5 @@
 export type { MadeBlank } from './blank/contract.js';
-export { BLANKS, type BlankKind, type BlankMaking } from './blank/registry.js';
+export { BLANKS, type BlankKind, type BlankMaking, makeBlank } from './blank/registry.js';
 export type { Check } from './check/check.js';
 export { boardsCsv, readBoardsCsv } from './exchange/boardsCsv.js';
 export { cutListCsv } from './exchange/cutListCsv.js';

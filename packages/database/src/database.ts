@@ -1,9 +1,18 @@
+import { statSync } from 'node:fs';
 import { Mutex } from 'async-mutex';
 import type Sqlite from 'better-sqlite3';
 import { DataSource, type EntityManager } from 'typeorm';
 import { CannotWrite, writeTrouble } from './failure.js';
 import { IN_USE } from './opening/examine.js';
 import { databaseOptions } from './opening/options.js';
+
+const GONE =
+  'The database file was moved or deleted while Fellside runs. Put it back, or stop Fellside and restore a backup.';
+
+/** What tells a file from another that was put in its place; null where there is none. */
+function inodeOf(file: string): bigint | null {
+  return statSync(file, { bigint: true, throwIfNoEntry: false })?.ino ?? null;
+}
 
 /** Whether the database takes writes: since when not, and why, where the last one failed. */
 export type Writable =
@@ -17,13 +26,14 @@ export type Writable =
 export class Database {
   private readonly line = new Mutex();
   private state: Writable = { ok: true };
+  private inode: bigint | null = null;
 
   private constructor(private readonly source: DataSource) {}
 
   /** Opens a database file and brings its tables up to date. */
   static async open(file: string): Promise<Database> {
     const database = new Database(new DataSource(databaseOptions(file)));
-    await database.source.initialize();
+    await database.connect();
     return database;
   }
 
@@ -49,15 +59,17 @@ export class Database {
     return this.line.runExclusive(async () => {
       try {
         await this.putRight();
+        this.assertInPlace();
         this.connection.exec('BEGIN IMMEDIATE');
         const answer = await work(this.source.manager);
         if (!this.connection.inTransaction) throw new Error('SQLite has ended the transaction by itself');
         this.connection.exec('COMMIT');
         if (this.connection.inTransaction) throw new Error('the commit returned inside its transaction');
+        this.assertInPlace();
         this.state = { ok: true };
         return answer;
       } catch (error) {
-        const sentence = writeTrouble(error);
+        const sentence = error instanceof CannotWrite ? error.sentence : writeTrouble(error);
         // After a full disk SQLite may have rolled back by itself: only what is still open is rolled back here.
         await this.putRight().catch(() => {});
         if (sentence === null) throw error;
@@ -78,7 +90,7 @@ export class Database {
       try {
         swap();
       } finally {
-        await this.source.initialize();
+        await this.connect();
         this.begin();
       }
     });
@@ -117,7 +129,17 @@ export class Database {
       if (this.connection.open && !this.connection.inTransaction) return;
       await this.source.destroy();
     }
+    await this.connect();
+  }
+
+  /** The file that is written to still has its name: one that was deleted or moved away is written to and lost. */
+  private assertInPlace(): void {
+    if (inodeOf(this.file) !== this.inode) throw new CannotWrite(GONE, null);
+  }
+
+  private async connect(): Promise<void> {
     await this.source.initialize();
+    this.inode = inodeOf(this.file);
   }
 
   private get connection(): Sqlite.Database {

@@ -135,6 +135,24 @@ describe('a write', () => {
     await close();
   });
 
+  test.each([
+    ['deleted', (file: string) => rmSync(file)],
+    [
+      'moved and replaced by another',
+      (file: string) => {
+        copyFileSync(file, `${file}.copy`);
+        rmSync(file);
+        copyFileSync(`${file}.copy`, file);
+      },
+    ],
+  ])('into a file that was %s meanwhile is not acknowledged', async (_, harm) => {
+    const at = folder();
+    const { database, close } = await openDatabase(at);
+    harm(filesOf(at).database);
+    await expect(database.write((manager) => insert(manager, 'lost'))).rejects.toThrow(/moved or deleted/);
+    await close();
+  });
+
   test('that throws keeps nothing; writes and reads go one after another', async () => {
     const at = folder();
     const { database, close } = await openDatabase(at);

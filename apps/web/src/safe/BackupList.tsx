@@ -71,7 +71,7 @@ export function BackupList() {
         {said}
       </p>
       <Newest backups={data?.backups ?? []} known={data !== undefined} />
-      <table className="w-full text-sm">
+      <table className={`w-full text-sm ${data?.backups.length ? '' : 'hidden'}`}>
         <thead>
           <tr className="border-b border-line text-left text-quiet">
             <th className="py-1 font-normal">Made</th>

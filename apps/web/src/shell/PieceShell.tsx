@@ -2,8 +2,11 @@ import { useEffect } from 'react';
 import { Outlet, useParams } from 'react-router';
 import { api } from '../store/api.js';
 import { openPiece } from '../store/autosave.js';
+import { planTold } from '../store/planning.js';
+import { planAskOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
+import { planBeside } from '../workers/planning.js';
 import { Conflict } from './Conflict.js';
 import { FootBar } from './FootBar.js';
 import { Messages } from './Messages.js';
@@ -27,6 +30,7 @@ export function PieceShell() {
   if (openId !== id) return <p className="p-6 text-quiet">Opening the piece…</p>;
   return (
     <>
+      <Planning />
       <h1 className="sr-only">{name}</h1>
       <Conflict />
       <div className="flex min-h-0 flex-1 flex-col">
@@ -36,4 +40,14 @@ export function PieceShell() {
       <FootBar />
     </>
   );
+}
+
+/** Has the plan of a large piece worked out beside the page, whenever what it hangs on changes. */
+function Planning() {
+  const dispatch = useActions();
+  const ask = useApp(planAskOf);
+  useEffect(() => {
+    if (ask) planBeside(ask, (plan) => dispatch(planTold({ of: ask.project, plan })));
+  }, [ask, dispatch]);
+  return null;
 }

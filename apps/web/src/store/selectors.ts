@@ -15,7 +15,9 @@ import {
   stackUp,
 } from '@fellside/core';
 import { createSelector } from '@reduxjs/toolkit';
+import type { PlanAsk } from '../workers/planning.js';
 import { api } from './api.js';
+import { isLarge, plannedFor } from './planning.js';
 import { shapedRings, shapedSlants } from './shapedRings.js';
 import type { State } from './store.js';
 
@@ -56,9 +58,19 @@ export const preparedOf: (state: State) => Result<Prepared> = createSelector(
     stack.ok ? done(dress(stack.value, { rings, motifs, palette, slants })) : stack,
 );
 
-export const planOf: (state: State) => Result<Plan> = createSelector(
+const planHere: (state: State) => Result<Plan> = createSelector(
   [projectOf, shopOf, woodsOf, preparedOf],
   plan,
+);
+
+/** The plan of the open piece; of a large one the last that was worked out beside the page. */
+export const planOf = (state: State): Result<Plan> =>
+  isLarge(projectOf(state)) ? plannedFor(state.planned, projectOf(state)) : planHere(state);
+
+/** What the plan of a large piece is asked with; null of a small one. */
+export const planAskOf: (state: State) => PlanAsk | null = createSelector(
+  [projectOf, shopOf, woodsOf],
+  (project, shop, woods) => (isLarge(project) ? { project, shop, woods } : null),
 );
 
 /** Species by palette key, as the shop knows them. */

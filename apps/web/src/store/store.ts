@@ -5,6 +5,7 @@ import { autosave } from './autosave.js';
 import { keepLook, lookSlice } from './lookSlice.js';
 import { outboxSlice } from './outboxSlice.js';
 import { pieceSlice } from './pieceSlice.js';
+import { plannedReducer } from './planning.js';
 import { sessionSlice } from './sessionSlice.js';
 
 export const createStore = () => {
@@ -14,6 +15,7 @@ export const createStore = () => {
       look: lookSlice.reducer,
       outbox: outboxSlice.reducer,
       piece: pieceSlice.reducer,
+      planned: plannedReducer,
       session: sessionSlice.reducer,
     },
     // The development checks walk the whole document on every pointer move; the core's types say the same.

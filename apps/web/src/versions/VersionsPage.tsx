@@ -18,10 +18,10 @@ export function VersionsPage() {
   const [chosen, setChosen] = useState<number | null>(null);
   const shown = versions?.find((version) => version.revision === (chosen ?? revision)) ?? versions?.[0];
   return (
-    <div className="flex min-h-0 flex-1 flex-wrap overflow-auto lg:flex-nowrap lg:overflow-hidden">
+    <div className="flex min-h-0 flex-1 flex-col overflow-auto lg:flex-row lg:overflow-hidden">
       <section
         aria-label="Earlier versions"
-        className="w-full shrink-0 overflow-auto border-r border-line p-4 lg:w-96"
+        className="max-h-[45vh] w-full shrink-0 overflow-auto border-line p-4 max-lg:border-b lg:max-h-none lg:w-96 lg:border-r"
       >
         <h2 className="mb-1 text-lg font-semibold">Earlier versions</h2>
         <p className="mb-3 text-sm text-quiet">

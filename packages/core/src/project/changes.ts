@@ -35,10 +35,22 @@ function formChanges({ form: was }: Project, { form: is }: Project): string[] {
   if (h0 !== h1) told.push(`Height ${sayMm(h1)}, before ${sayMm(h0)}.`);
   if (w0 !== w1) told.push(`Widest ${sayMm(w1)}, before ${sayMm(w0)}.`);
   if (h0 === h1 && w0 === w1 && !same(was.points, is.points)) told.push('The outer curve was moved.');
-  if (!same(was.inside, is.inside)) told.push('The inside changed.');
+  told.push(...insideChanges(was.inside, is.inside));
   if (!same(was.recess, is.recess)) told.push('The recess under the foot changed.');
   if (!same(was.lid, is.lid)) told.push('The lid changed.');
   return told;
+}
+
+/** What changed inside: wall and floor by their figures where there is one of each, else that it did. */
+function insideChanges(was: Project['form']['inside'], is: Project['form']['inside']): string[] {
+  if (same(was, is)) return [];
+  const plain = was.by === 'wall' && is.by === 'wall' && was.walls.length === 1 && is.walls.length === 1;
+  if (!plain) return ['The inside changed.'];
+  const [w0, w1] = [was.walls[0]!.wallMm, is.walls[0]!.wallMm];
+  return [
+    ...(w0 === w1 ? [] : [`Wall ${sayMm(w1)}, before ${sayMm(w0)}.`]),
+    ...(was.floorMm === is.floorMm ? [] : [`Floor ${sayMm(is.floorMm)}, before ${sayMm(was.floorMm)}.`]),
+  ];
 }
 
 function ringChanges({ rings: was }: Project, { rings: is }: Project): string[] {

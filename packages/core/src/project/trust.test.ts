@@ -247,9 +247,9 @@ describe('what changed, in words', () => {
     [
       'the height',
       (project) => edited(project, edit.setFormHeight(mm(300))),
-      [/Height 300 mm, before 266\.7 mm/],
+      [/Height 300 mm, before 266\.7 mm/, /./, /./],
     ],
-    ['the wall', (project) => edited(project, edit.setWall(mm(6))), [/^The inside changed\.$/]],
+    ['the wall', (project) => edited(project, edit.setWall(mm(6))), [/^Wall 6 mm, before 7\.14 mm\.$/]],
     ['a count', (project) => edited(project, edit.setCount([8], 12)), [/^Ring 9: 12 segments, before 24\.$/]],
     ['a way', (project) => edited(project, edit.setWay([8], 'staved')), [/^Ring 9: made as “/]],
     [
