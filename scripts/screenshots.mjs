@@ -37,7 +37,6 @@ const views = {
   pattern: `${piece('Fell Race Cup')}/pattern`,
   turntable: `${piece('Shepherd’s Lantern')}/pattern/turntable`,
   builder: `${piece('Drystone Wall Vase')}/rings/5/plan`,
-  illusions: `${piece('Conjurer’s Vase')}/pattern/turntable`,
   blanks: `${piece('Beacon Globe')}/blanks`,
   slanted: `${piece('Three Becks Vase')}/rings`,
   cuts: `${piece('Best Fleece Bowl')}/cuts`,
@@ -66,6 +65,16 @@ await page.goto(base, { waitUntil: 'networkidle' });
 await page.getByRole('button', { name: 'New piece' }).click();
 await page.screenshot({ path: join(ROOT, 'docs/screenshots/new-piece.png') });
 await page.goto(`${base}${piece('Best Fleece Bowl')}/form`, { waitUntil: 'networkidle' });
+for (const wall of ['3/8', '1/2']) {
+  await page.getByLabel('Wall, square to curve').fill(wall);
+  await page.getByLabel('Wall, square to curve').press('Enter');
+  await page.waitForTimeout(1500);
+}
+await page.getByRole('link', { name: 'Earlier versions' }).click();
+await page.getByRole('region', { name: 'Earlier versions' }).getByRole('button').nth(2).click();
+await page.waitForTimeout(1500);
+await page.screenshot({ path: join(ROOT, 'docs/screenshots/versions.png') });
+await page.goto(`${base}${piece('Honey Class Jar')}/form`, { waitUntil: 'networkidle' });
 for (const _ of ['light', 'dark']) await page.getByRole('button', { name: /^Theme/ }).click();
 await page.screenshot({ path: join(ROOT, 'docs/screenshots/dark.png') });
 await browser.close();
