@@ -1,7 +1,7 @@
 import { availableParallelism } from 'node:os';
 import type { Goal, Result } from '@fellside/core';
 import { Database } from '@fellside/database';
-import { loadSolver, type SheetPaper, type SheetsAsk, shopSheets } from '@fellside/sheets';
+import type { SheetPaper, SheetsAsk } from '@fellside/sheets';
 import { HttpException, Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { BoardsService } from '../boards/boards.service.js';
 import { ProjectsService } from '../projects/projects.service.js';
@@ -28,7 +28,11 @@ const STATUS = { full: 503, time: 503, memory: 503, left: 499 } as const;
 export class SheetsService implements OnModuleDestroy {
   private readonly threads = new Threads<SheetsAsk, Result<Uint8Array>>(
     new URL('./sheetsWorker.js', import.meta.url),
-    (ask) => shopSheets(ask, loadSolver),
+    // Fetched when it is first asked for: a server that starts needs no PDF.
+    async (ask) => {
+      const { loadSolver, shopSheets } = await import('@fellside/sheets');
+      return shopSheets(ask, loadSolver);
+    },
     LIMITS,
   );
 

@@ -47,7 +47,7 @@ export function Shelf() {
         {(total > MANY || named !== '') && (
           <input
             type="search"
-            aria-label="Find a piece by its name"
+            aria-label="Find a piece"
             placeholder="Find by name"
             className={`${controlClass} w-48`}
             value={named}

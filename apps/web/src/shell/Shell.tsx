@@ -1,7 +1,9 @@
+import { useEffect, useState } from 'react';
 import { Outlet } from 'react-router';
 import { DoorScreen } from '../door/DoorScreen.js';
 import { api } from '../store/api.js';
 import { houseApi } from '../store/houseApi.js';
+import { momentOf } from '../ui/times.js';
 import { Rail } from './Rail.js';
 import { TopBar } from './TopBar.js';
 
@@ -27,9 +29,29 @@ function House() {
               The server does not answer; usual woods and shop settings are shown. Is Fellside still running?
             </p>
           )}
+          <CannotWrite />
           <Outlet />
         </main>
       </div>
     </div>
+  );
+}
+
+/** How often it is looked whether the server can write, ms: soon again while it cannot. */
+const LOOK = { well: 60_000, ill: 3000 } as const;
+
+/** The server cannot write: nothing is saved until it can, whatever is edited. */
+function CannotWrite() {
+  const [every, setEvery] = useState<number>(LOOK.well);
+  const { data } = api.useHealthQuery(undefined, { pollingInterval: every });
+  const writable = data?.writable;
+  const ill = writable?.ok === false;
+  useEffect(() => setEvery(ill ? LOOK.ill : LOOK.well), [ill]);
+  if (!writable || writable.ok) return null;
+  return (
+    <p role="alert" className="bg-rust-wash px-4 py-2 text-rust">
+      Fellside cannot write since {momentOf(writable.since)}: nothing is saved until it can.{' '}
+      {writable.sentence}
+    </p>
   );
 }

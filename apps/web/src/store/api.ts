@@ -67,6 +67,10 @@ export interface TakeIn {
   readonly woods?: Readonly<Record<string, 'mine' | 'both'>>;
   readonly anew?: boolean;
 }
+/** Whether the server can write; since when not, and why. */
+export type Writable =
+  | { readonly ok: true }
+  | { readonly ok: false; readonly since: string; readonly sentence: string };
 /** Pieces on a page of the shelf. */
 const PAGE = 60;
 /** A ring of the stash, and the piece that has it. */
@@ -81,10 +85,20 @@ export interface KeptPattern {
 }
 export type ListedWood = Species & { readonly own: boolean };
 
+const asked = fetchBaseQuery({ baseUrl: `${location.origin}/api` });
+
+/** Asks the server; where it says that it cannot write, its health is looked at, and told on every screen. */
+const askServer: typeof asked = async (args, context, extra) => {
+  const answer = await asked(args, context, extra);
+  const { status, data } = (answer.error ?? {}) as { status?: unknown; data?: { code?: string } };
+  if (status === 503 && data?.code === 'cannot-write') context.dispatch(api.util.invalidateTags(['health']));
+  return answer;
+};
+
 export const api = createApi({
   reducerPath: 'api',
-  baseQuery: fetchBaseQuery({ baseUrl: `${location.origin}/api` }),
-  tagTypes: ['shelf', 'woods', 'shop', 'stash', 'patterns', 'boards'],
+  baseQuery: askServer,
+  tagTypes: ['health', 'shelf', 'woods', 'shop', 'stash', 'patterns', 'boards'],
   endpoints: (build) => ({
     projects: build.infiniteQuery<ShelfPage, ShelfAsk, number>({
       infiniteQueryOptions: {
@@ -155,6 +169,10 @@ export const api = createApi({
     removeFromStash: build.mutation<void, string>({
       query: (item) => ({ url: `stash/${item}`, method: 'DELETE' }),
       invalidatesTags: ['stash'],
+    }),
+    health: build.query<{ readonly writable: Writable }, void>({
+      query: () => 'health',
+      providesTags: ['health'],
     }),
     patterns: build.query<KeptPattern[], void>({
       query: () => 'patterns',

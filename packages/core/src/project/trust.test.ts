@@ -10,7 +10,7 @@ import { readProjectFile, writeProjectFile } from '../exchange/projectFile.js';
 import { begun, makingSchema, WAYS } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
-import { mangled, probed, strangeNumber } from '../testing/fuzz.js';
+import { mangled, mangledFile, probed, probedFile, strangeNumber } from '../testing/fuzz.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
 import { changesBetween } from './changes.js';
 import { run } from './commands/command.js';
@@ -189,6 +189,11 @@ describe('files from outside', () => {
   ])('%s', (_, read, sentence) => {
     const answer = read();
     expect(answer.ok ? '' : answer.reasons[0]!.message).toMatch(sentence);
+  });
+
+  test('mangled files are read or refused, never a throw', () => {
+    const outcomes = new Set(Array.from({ length: 300 }, (_, seed) => probedFile(mangledFile(seed))));
+    expect([...outcomes].sort()).toEqual(['read', 'refused']);
   });
 
   test('five hundred equal triangles are one', () => {

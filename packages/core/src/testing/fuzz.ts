@@ -1,5 +1,10 @@
 import { blankPlaces } from '../blank/registry.js';
 import { demoProjects } from '../demo/index.js';
+import { readBoardsCsv } from '../exchange/boardsCsv.js';
+import { readOutline } from '../exchange/outlineFile.js';
+import { readPatternFile, writePatternFile } from '../exchange/patternFile.js';
+import { PROFILE_FORMATS, readProfile, writeProfile } from '../exchange/profile/formats.js';
+import { readProjectFile, writeProjectFile } from '../exchange/projectFile.js';
 import { demandsOf } from '../lumber/layout/demand.js';
 import { greedy } from '../lumber/layout/greedy.js';
 import { begun, placesOf, type RingMaking, WAYS } from '../making/registry.js';
@@ -8,6 +13,7 @@ import { readProject } from '../project/inspect.js';
 import { judged } from '../project/judged.js';
 import { plan } from '../project/plan.js';
 import { DEFAULT_SHOP, type Shop, shopSchema } from '../settings/shop.js';
+import { SHIPPED_WOODS } from '../wood/catalogue.js';
 
 const DEMOS = demoProjects();
 
@@ -187,4 +193,77 @@ export function strangeNumber(data: unknown, path = '', depth = 0): string | nul
     if (found) return found;
   }
   return null;
+}
+
+/** Files that can be read, to be mangled: name and text. */
+const FILES: readonly (readonly [name: string, text: string])[] = [
+  ...PROFILE_FORMATS.map(
+    (format) => [`a.${format}`, writeProfile(DEMOS[0]!.form.points, format, 'mm')] as const,
+  ),
+  [
+    'b.svg',
+    '<svg><path transform="scale(2)" d="M0 0C5 0 9 3 9 8Q5 9 0 8A3 3 0 0 1 0 0z"/><path d="m2 2h3v3h-3z"/></svg>',
+  ],
+  ['c.csv', 'wood,length mm,width mm,thickness mm,defects\r\nhard maple,2000,150,25,knot 120 30 20 15\r\n'],
+  ['d.json', writeProjectFile(DEMOS[1]!, [])],
+  [
+    'e.json',
+    writePatternFile({
+      holds: 'motif',
+      name: 'x',
+      motif: { kind: 'chequer', tones: ['light', 'dark'], values: { repeats: 12, high: 1 } },
+    }),
+  ],
+];
+const SPLINTERS = [
+  '<path ',
+  '"',
+  ' d="',
+  'M',
+  '0\nLWPOLYLINE\n',
+  '90\n99999999\n',
+  '\r\n',
+  ',',
+  '[',
+  '{"',
+  '}',
+  '1e309',
+  '-',
+  'NaN',
+  '\u0000',
+  '=1',
+  '<g>',
+];
+
+/** A file with parts of it cut out, repeated, or strewn with splinters. */
+export function mangledFile(seed: number): readonly [name: string, text: string] {
+  const draw = random(seed);
+  const pick = <T>(of: readonly T[]): T => of[Math.floor(draw() * of.length)]!;
+  let [name, text] = pick(FILES);
+  for (let n = 0; n < 1 + draw() * 4; n++) {
+    const [a, b] = [draw(), draw()].sort((x, y) => x - y).map((share) => Math.floor(share * text.length));
+    const roll = draw();
+    if (roll < 0.3) text = text.slice(0, a) + text.slice(b);
+    else if (roll < 0.5)
+      text =
+        text.slice(0, b) +
+        text.slice(a, Math.min(b!, a! + 2000)).repeat(1 + Math.floor(draw() * 60)) +
+        text.slice(b);
+    else if (roll < 0.9)
+      text = text.slice(0, a) + pick(SPLINTERS).repeat(1 + Math.floor(draw() ** 6 * 3000)) + text.slice(a);
+    else text = text.replace(/\d+(\.\d+)?/g, (number) => (draw() < 0.05 ? String(pick(NUMBERS)) : number));
+  }
+  return [name, text.slice(0, 1e6)];
+}
+
+/** What became of a mangled file at every reader of its kind. Throws where one does. */
+export function probedFile([name, text]: readonly [string, string]): 'refused' | 'read' {
+  const answers = name.endsWith('.json')
+    ? [readProjectFile(text), readPatternFile(text)]
+    : [readProfile(text, name, 'mm'), readOutline(name, text), readBoardsCsv(text, SHIPPED_WOODS)];
+  for (const answer of answers) {
+    const strange = answer.ok ? strangeNumber(answer.value) : null;
+    if (strange) throw new Error(`What was read has no number at ${strange}.`);
+  }
+  return answers.some(({ ok }) => ok) ? 'read' : 'refused';
 }

@@ -10,6 +10,7 @@ import { controlClass, Field } from '../../ui/Field.js';
 import { LengthField } from '../../ui/LengthField.js';
 import { Switch } from '../../ui/Switch.js';
 import { saveFile } from '../../ui/saveFile.js';
+import { useReading } from '../../workers/useReading.js';
 import { glyphsOfFile, glyphsOfText } from './glyphs.js';
 import { type ControlsProps, useParams } from './params.js';
 
@@ -22,6 +23,7 @@ export function LetteredControls({ targets }: ControlsProps) {
   const dispatch = useActions();
   const { name } = useApp(projectOf);
   const { all, common, set } = useParams('lettered', targets);
+  const reading = useReading();
   const [face, setFace] = useState<Face>('literata-black');
   const first = all[0]!;
   const [text, setText] = useState(
@@ -44,7 +46,7 @@ export function LetteredControls({ targets }: ControlsProps) {
       : use(glyphs, order);
   };
   const read = async (file: File) => {
-    const answer = await glyphsOfFile(file);
+    const answer = await glyphsOfFile(file, reading.read);
     if (typeof answer === 'string') return dispatch(refusedEntry(answer));
     return use(
       [answer],

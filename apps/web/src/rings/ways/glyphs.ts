@@ -51,7 +51,7 @@ export async function glyphsOfText(
 }
 
 /** One outline from a drawing, as high as it is; a sentence where there is none. */
-export async function glyphsOfFile(file: File, signal?: AbortSignal): Promise<Glyph | string> {
-  const read = await readFile('readOutline', [file.name, await file.text()], signal);
-  return read.ok ? read.value : read.reasons[0]!.message;
+export async function glyphsOfFile(file: File, read = readFile<'readOutline'>): Promise<Glyph | string> {
+  const answer = await read('readOutline', [file.name, await file.text()]);
+  return answer.ok ? answer.value : answer.reasons[0]!.message;
 }
