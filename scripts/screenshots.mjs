@@ -31,7 +31,6 @@ const views = {
   form: `${piece('Honey Class Jar')}/form`,
   rings: `${piece('Fell Race Cup')}/rings/9`,
   'ring-plan': `${piece('Fell Race Cup')}/rings/9/plan`,
-  'plan-spaced': `${piece('Shepherd’s Lantern')}/rings/3/plan`,
   'plan-tilted': `${piece('Shepherd’s Lantern')}/rings/6/plan`,
   'plan-open': `${piece('Shepherd’s Lantern')}/rings/11/plan`,
   pattern: `${piece('Fell Race Cup')}/pattern`,
