@@ -1,6 +1,7 @@
 import {
   closeSync,
   copyFileSync,
+  createWriteStream,
   existsSync,
   mkdirSync,
   mkdtempSync,
@@ -14,9 +15,12 @@ import {
 } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { pipeline } from 'node:stream/promises';
 import Sqlite from 'better-sqlite3';
 import { DataSource, type EntityManager } from 'typeorm';
 import { afterEach, describe, expect, test, vi } from 'vitest';
+import { ZipFile } from 'yazl';
+import { openArchive } from './backup/archive.js';
 import { makeBackup, tidy, USUAL_AUTOMATIC } from './backup/automatic.js';
 import { checkBackup } from './backup/check.js';
 import { backupName, backupsIn } from './backup/listed.js';
@@ -389,6 +393,23 @@ describe('a backup', () => {
       expect(idsIn(filesOf(mine).database)).toEqual(['mine']);
       expect(existsSync(filesOf(mine).unborn)).toBe(false);
     }
+  });
+
+  test('whose content was changed after it was made is refused, though the ZIP is sound', async () => {
+    const at = await holding('one');
+    const out = join(folder(), 'all.zip');
+    await writeBackup(filesOf(at).database, out);
+    const archive = await openArchive(out);
+    const forged = new ZipFile();
+    for (const path of Object.keys(archive.manifest.files)) {
+      const content = (await archive.read(path)).toString('utf8');
+      forged.addBuffer(Buffer.from(content.replaceAll('"one"', '"two"')), path);
+    }
+    forged.addBuffer(Buffer.from(JSON.stringify(archive.manifest)), 'fellside-backup.json');
+    forged.end();
+    archive.close();
+    await pipeline(forged.outputStream, createWriteStream(out));
+    await expect(checkBackup(out)).rejects.toThrow(/is not what it was/);
   });
 
   test('is rotated by day, week and month; those made by hand stay', async () => {
