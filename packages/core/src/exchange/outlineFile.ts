@@ -1,5 +1,4 @@
 import { DxfWriter, LWPolylineFlags, point3d, Units } from '@tarikjabiri/dxf';
-import type { ILwpolylineEntity, IPolylineEntity } from 'dxf-parser';
 import svgpath from 'svgpath';
 import { thinned, tidied } from '../making/faced/cutter.js';
 import type { FacePoint } from '../making/faced/face.js';
@@ -112,11 +111,9 @@ function bezier(numbers: readonly number[], t: number): [number, number] {
 function dxfLoops(text: string): Loop[] | string {
   const read = dxfDrawing(text);
   if (typeof read === 'string') return read;
-  const loops = (read.entities ?? []).flatMap((entity) => {
-    if (entity.type !== 'LWPOLYLINE' && entity.type !== 'POLYLINE') return [];
-    const { vertices } = entity as ILwpolylineEntity | IPolylineEntity;
-    return [vertices.map(({ x, y }): [number, number] => [x!, y!])];
-  });
+  const loops = read.entities.flatMap(({ type, vertices }) =>
+    type === 'POINT' ? [] : [vertices.map(({ x, y }): [number, number] => [x, y])],
+  );
   return loops.length > 0 ? loops : 'The DXF has no polyline; draw the outline as closed polylines.';
 }
 

@@ -1,5 +1,4 @@
 import { DxfWriter, point3d, Units } from '@tarikjabiri/dxf';
-import type { IEntity, ILwpolylineEntity, IPointEntity, IPolylineEntity } from 'dxf-parser';
 import type { CurvePoint } from '../../form/curve.js';
 import type { Sample } from '../../form/fit.js';
 import { INCH, type UnitSystem } from '../../measure/format.js';
@@ -38,10 +37,12 @@ const DRAWING_UNITS: Readonly<Record<number, number>> = { 1: INCH, 2: 12 * INCH,
 export function readProfileDxf(text: string, system: UnitSystem): Result<CurvePoint[]> {
   const drawing = dxfDrawing(text);
   if (typeof drawing === 'string') return refuse('dxf-unreadable', '', drawing);
-  const polyline = drawing.entities?.find(isPolyline);
+  const polyline = drawing.entities.find(({ type }) => type !== 'POINT');
   if (!polyline) return refuse('dxf-no-polyline', '', 'The DXF has no polyline; draw the outline as one.');
-  const unit = DRAWING_UNITS[Number(drawing.header?.$INSUNITS)] ?? (system === 'mm' ? 1 : INCH);
-  const marks = drawing.entities.filter(isPoint);
+  const unit = DRAWING_UNITS[drawing.units] ?? (system === 'mm' ? 1 : INCH);
+  const marks = drawing.entities.flatMap(({ type, layer, vertices: [at] }) =>
+    type === 'POINT' && at && (layer === LAYERS.smooth || layer === LAYERS.corner) ? [{ layer, ...at }] : [],
+  );
   if (polyline.vertices.length > MOST_VERTICES || marks.length > MOST_MARKS)
     return refuse(
       'dxf-large',
@@ -49,7 +50,7 @@ export function readProfileDxf(text: string, system: UnitSystem): Result<CurvePo
       `The DXF has ${polyline.vertices.length} vertices and ${marks.length} points; ${MOST_VERTICES} and ${MOST_MARKS} are allowed.`,
     );
   const kindAt = (x: number, y: number) => {
-    const mark = marks.find(({ position: p }) => Math.hypot(p.x - x, p.y - y) < SAME_POINT);
+    const mark = marks.find((p) => Math.hypot(p.x - x, p.y - y) < SAME_POINT);
     return mark && { point: true, corner: mark.layer === LAYERS.corner };
   };
   const marked = marks.length > 0;
@@ -70,12 +71,6 @@ const MOST_MARKS = 400;
 
 /** A marked point and a vertex nearer than this are the same, in the drawing's unit. */
 const SAME_POINT = 1e-4;
-
-const isPoint = (entity: IEntity): entity is IPointEntity =>
-  entity.type === 'POINT' && (entity.layer === LAYERS.smooth || entity.layer === LAYERS.corner);
-
-const isPolyline = (entity: IEntity): entity is ILwpolylineEntity | IPolylineEntity =>
-  (entity.type === 'LWPOLYLINE' || entity.type === 'POLYLINE') && 'vertices' in entity;
 
 interface Flat {
   readonly x: number;
