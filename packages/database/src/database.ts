@@ -83,12 +83,12 @@ export class Database {
     });
   }
 
-  /** Takes the file away while nobody uses it, lets `swap` put another in its place, and opens that. */
-  async replace(swap: () => void): Promise<void> {
+  /** Closes the file while everybody waits, lets `swap` keep it and put another in its place, and opens what is there then. */
+  async replace(swap: () => Promise<void>): Promise<void> {
     await this.line.runExclusive(async () => {
       await this.settle();
       try {
-        swap();
+        await swap();
       } finally {
         await this.connect();
         this.begin();

@@ -38,14 +38,17 @@ export interface Restored extends CheckedBackup {
 export async function restoreInto(database: Database, folder: string, backup: string): Promise<Restored> {
   const { unborn, database: file } = filesOf(folder);
   const checked = await databaseFrom(backup, unborn);
-  let replaced: string;
+  let replaced = '';
   try {
-    replaced = await keptFirst(folder);
+    // In one turn of the line: a write between backup and exchange would be acknowledged and in neither.
+    await database.replace(async () => {
+      replaced = await keptFirst(folder);
+      settle(unborn, file);
+    });
   } catch (error) {
     removeDatabase(unborn);
     throw error;
   }
-  await database.replace(() => settle(unborn, file));
   return { ...checked, replaced };
 }
 
