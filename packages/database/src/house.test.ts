@@ -25,7 +25,7 @@ import { makeBackup, tidy, USUAL_AUTOMATIC } from './backup/automatic.js';
 import { checkBackup } from './backup/check.js';
 import { backupName, backupsIn } from './backup/listed.js';
 import { rescue } from './backup/rescue.js';
-import { restoreFolder } from './backup/restore.js';
+import { restoreFolder, restoreInto } from './backup/restore.js';
 import { writeBackup } from './backup/write.js';
 import type { Database } from './database.js';
 import { ProjectEntity } from './entities/project.js';
@@ -393,6 +393,30 @@ describe('a backup', () => {
       expect(idsIn(filesOf(mine).database)).toEqual(['mine']);
       expect(existsSync(filesOf(mine).unborn)).toBe(false);
     }
+  });
+
+  test('put back while others write loses nothing that was acknowledged', async () => {
+    const at = await holding('old');
+    const out = join(folder(), 'all.zip');
+    await writeBackup(filesOf(at).database, out);
+    const { database, close } = await openDatabase(at);
+    let over = false;
+    const work = restoreInto(database, at, out).finally(() => {
+      over = true;
+    });
+    const acknowledged: string[] = [];
+    for (let n = 0; !over && n < 2000; n++) {
+      await database.write((manager) => insert(manager, `w${n}`));
+      acknowledged.push(`w${n}`);
+    }
+    const { replaced } = await work;
+    const now = await database.read((manager) => manager.find(ProjectEntity));
+    await close();
+    const before = folder();
+    await restoreFolder(before, replaced!);
+    const kept = new Set([...now.map(({ id }) => id), ...idsIn(filesOf(before).database)]);
+    expect(acknowledged.filter((id) => !kept.has(id))).toEqual([]);
+    expect(acknowledged.length).toBeGreaterThan(0);
   });
 
   test('whose content was changed after it was made is refused, though the ZIP is sound', async () => {
