@@ -10,6 +10,7 @@ import { DoorController } from './door/door.controller.js';
 import { DrawingsController } from './drawings/drawings.controller.js';
 import { DrawingsService } from './drawings/drawings.service.js';
 import { HealthController } from './health/health.controller.js';
+import { UnreadableController } from './kept/unreadable.controller.js';
 import { PatternsController } from './patterns/patterns.controller.js';
 import { PicturesController } from './pictures/pictures.controller.js';
 import { PicturesService } from './pictures/pictures.service.js';
@@ -48,6 +49,7 @@ export class AppModule {
       controllers: [
         DoorController,
         HealthController,
+        UnreadableController,
         BackupsController,
         ProjectsController,
         DrawingsController,

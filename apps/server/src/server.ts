@@ -12,6 +12,7 @@ import { AppModule } from './app.module.js';
 import { insertBoards } from './boards/boards.service.js';
 import { standingAt } from './door/door.js';
 import { isLoopback } from './door/hosts.js';
+import { closingTheSilent } from './door/silent.js';
 import { MOST_PICTURE } from './pictures/pictures.service.js';
 import { insertPiece } from './projects/writing.js';
 import { BodyFilter } from './reasons/bodyFilter.js';
@@ -21,8 +22,9 @@ import { stashRing } from './stash/stash.service.js';
 /** A request carries a document and its history, or a project file with its picture. */
 const MOST_BODY = Math.max(3 * MOST_BYTES, MOST_FILE_BYTES + 1024 * 1024);
 
-/** How long a client may take over its headers, and over a whole request (ms). */
+/** How long a client may take over its headers, be silent in the middle of a request, and take over all of it (ms). */
 const HEADERS_TIMEOUT = 15_000;
+const SILENCE = 30_000;
 const REQUEST_TIMEOUT = 10 * 60_000;
 
 /**
@@ -55,6 +57,7 @@ export async function createServer(settings: Settings): Promise<NestExpressAppli
         strictTransportSecurity: false,
       }),
     );
+    app.use(closingTheSilent(SILENCE));
     app.use(standingAt({ hosts, passphrase }));
     app.use(compression());
     app.useBodyParser('json', { limit: MOST_BODY });

@@ -3,7 +3,7 @@ import type { Board, NewBoard } from '@fellside/core';
 import { BoardEntity, Database } from '@fellside/database';
 import { Injectable, NotFoundException } from '@nestjs/common';
 import type { EntityManager } from 'typeorm';
-import { json } from '../projects/stored.js';
+import { readable } from '../kept/kept.js';
 
 const GONE = { statusCode: 404, message: 'There is no such board; it may have been taken out elsewhere.' };
 
@@ -13,13 +13,8 @@ export class BoardsService {
   constructor(private readonly database: Database) {}
 
   async list(): Promise<Board[]> {
-    const rows = await this.database.read((manager) =>
-      manager.find(BoardEntity, { order: { savedAt: 'DESC', id: 'ASC' } }),
-    );
-    return rows.flatMap(({ id, board }) => {
-      const read = json(board) as NewBoard | undefined;
-      return read ? [{ ...read, id }] : [];
-    });
+    const rows = await this.database.read((manager) => readable(manager, 'board'));
+    return rows.map(({ id, value }) => ({ ...value, id }));
   }
 
   change(id: string, board: NewBoard): Promise<Board> {

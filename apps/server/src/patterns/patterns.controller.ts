@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { type Pattern, patternSchema } from '@fellside/core';
 import { Database, PatternEntity } from '@fellside/database';
 import { Body, Controller, Delete, Get, HttpCode, NotFoundException, Param, Post } from '@nestjs/common';
-import { json } from '../projects/stored.js';
+import { readable } from '../kept/kept.js';
 import { parsed } from '../reasons/answer.js';
 
 /** Patterns that all pieces share. */
@@ -12,13 +12,8 @@ export class PatternsController {
 
   @Get()
   async list() {
-    const rows = await this.database.read((manager) =>
-      manager.find(PatternEntity, { order: { savedAt: 'DESC', id: 'ASC' } }),
-    );
-    return rows.flatMap(({ pattern, ...row }) => {
-      const read = json(pattern) as Pattern | undefined;
-      return read ? [{ ...row, pattern: read }] : [];
-    });
+    const rows = await this.database.read((manager) => readable(manager, 'pattern'));
+    return rows.map(({ id, savedAt, value }) => ({ id, savedAt, pattern: value }));
   }
 
   @Post()

@@ -5,7 +5,6 @@ import {
   type Result,
   readProject,
   refuse,
-  SCHEMA_VERSION,
   STEPS_STAND_SINCE,
 } from '@fellside/core';
 
@@ -16,21 +15,21 @@ export interface ReadDocument {
 }
 
 /**
- * Reads a stored document and its history. A document of this version has been judged when it was saved; an older one is
- * brought up to date, and steps to undo that speak of a shape which is no more are left behind. What cannot be read, or is
- * of a newer Fellside, is refused with a sentence; what is stored stays as it is.
+ * Reads a stored document and its history, judged as a file from outside is; an older one is brought up to date, and steps
+ * to undo that speak of a shape which is no more are left behind. What cannot be read, or is of a newer Fellside, is
+ * refused with a sentence; what is stored stays as it is.
  */
 export function readStored(text: string, history = JSON.stringify(NO_HISTORY)): Result<ReadDocument> {
   const given = json(text);
   if (given === undefined)
     return refuse('unreadable', '', 'What is stored of this piece cannot be read; save its raw text.');
   const { schema } = (given ?? {}) as { schema?: number };
-  const read = schema === SCHEMA_VERSION ? null : readProject(given);
-  if (read && !read.ok) return read;
+  const read = readProject(given);
+  if (!read.ok) return read;
   const steps = (schema ?? 0) < STEPS_STAND_SINCE ? undefined : (json(history) as History | undefined);
   return {
     ok: true,
-    value: { document: read ? read.value : (given as Project), history: steps ?? NO_HISTORY },
+    value: { document: read.value, history: steps ?? NO_HISTORY },
   };
 }
 

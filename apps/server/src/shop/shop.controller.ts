@@ -2,15 +2,15 @@ import { DEFAULT_SHOP, type Shop, shopSchema } from '@fellside/core';
 import { Database, ShopEntity } from '@fellside/database';
 import { Body, Controller, Get, Put } from '@nestjs/common';
 import type { EntityManager } from 'typeorm';
-import { json } from '../projects/stored.js';
+import { readable } from '../kept/kept.js';
 import { parsed } from '../reasons/answer.js';
 
 const ONLY_ROW = 1;
 
 /** The shop's figures; settings that came with a newer Fellside start as they usually are. */
 export async function shopIn(manager: EntityManager): Promise<Shop> {
-  const row = await manager.findOneBy(ShopEntity, { id: ONLY_ROW });
-  return { ...DEFAULT_SHOP, ...((row && (json(row.settings) as Partial<Shop> | undefined)) ?? {}) };
+  const [row] = await readable(manager, 'shop');
+  return row?.value ?? DEFAULT_SHOP;
 }
 
 @Controller('api/shop')

@@ -3,7 +3,7 @@ import { type Project, type StashEntry, stashTaken, stashUsedBy } from '@fellsid
 import { Database, StashEntity, UseEntity } from '@fellside/database';
 import { ConflictException, Injectable, NotFoundException } from '@nestjs/common';
 import type { EntityManager } from 'typeorm';
-import { json } from '../projects/stored.js';
+import { readable } from '../kept/kept.js';
 import { Unprocessable } from '../reasons/answer.js';
 
 /** A piece that has a ring. */
@@ -25,12 +25,9 @@ export class StashService {
 
   list(): Promise<StashedRing[]> {
     return this.database.read(async (manager) => {
-      const rings = await manager.find(StashEntity, { order: { savedAt: 'DESC', id: 'ASC' } });
+      const rings = await readable(manager, 'stash');
       const users = await usersOf(manager);
-      return rings.flatMap(({ id, ring }) => {
-        const read = json(ring) as StashEntry | undefined;
-        return read ? [{ ...read, item: id, usedBy: users.get(id) ?? null }] : [];
-      });
+      return rings.map(({ id, value }) => ({ ...value, item: id, usedBy: users.get(id) ?? null }));
     });
   }
 

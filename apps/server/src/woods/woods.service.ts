@@ -2,7 +2,7 @@ import { SHIPPED_WOODS, type Species } from '@fellside/core';
 import { Database, ProjectEntity, UseEntity, WoodEntity } from '@fellside/database';
 import { ConflictException, Injectable, NotFoundException } from '@nestjs/common';
 import type { EntityManager } from 'typeorm';
-import { json } from '../projects/stored.js';
+import { readable } from '../kept/kept.js';
 import { Unprocessable } from '../reasons/answer.js';
 
 /** A wood as listed: `own` ones can be removed. */
@@ -48,10 +48,8 @@ export class WoodsService {
 }
 
 /** The woods of the user's own that can be read. */
-export async function ownWoods(manager: EntityManager): Promise<Species[]> {
-  const own = await manager.find(WoodEntity, { order: { id: 'ASC' } });
-  return own.flatMap(({ species }) => (json(species) as Species | undefined) ?? []);
-}
+export const ownWoods = async (manager: EntityManager): Promise<Species[]> =>
+  (await readable(manager, 'wood')).map(({ value }) => value);
 
 const listed = async (manager: EntityManager): Promise<ListedWood[]> => [
   ...SHIPPED_WOODS.map((wood) => ({ ...wood, own: false })),

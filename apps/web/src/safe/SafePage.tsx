@@ -2,6 +2,7 @@ import { AccessPanel } from './AccessPanel.js';
 import { AutomaticPanel } from './AutomaticPanel.js';
 import { BackupList } from './BackupList.js';
 import { HealthPanel } from './HealthPanel.js';
+import { UnreadablePanel } from './UnreadablePanel.js';
 
 /** Backups, who may come in from other machines, and the health of what is kept. */
 export function SafePage() {
@@ -18,6 +19,7 @@ export function SafePage() {
           <AutomaticPanel />
           <AccessPanel />
           <HealthPanel />
+          <UnreadablePanel />
         </div>
       </div>
     </div>

@@ -52,7 +52,16 @@ export interface LoosePictures {
   readonly bytes: number;
 }
 
-const tagged = api.enhanceEndpoints({ addTagTypes: ['backups', 'door', 'reach', 'pictures'] });
+/** A row beside the pieces that cannot be read; `savedAt` where its sort has a date. */
+export interface UnreadableRow {
+  readonly sort: 'wood' | 'board' | 'stash' | 'pattern' | 'shop';
+  readonly id: string;
+  readonly savedAt: string | null;
+}
+
+const tagged = api.enhanceEndpoints({
+  addTagTypes: ['backups', 'door', 'reach', 'pictures', 'unreadable'],
+});
 
 /** The house itself: who may come in, backups, the health of what is kept. */
 export const houseApi = tagged.injectEndpoints({
@@ -93,7 +102,17 @@ export const houseApi = tagged.injectEndpoints({
     /** Puts a backup back: one of the list, or, with null, the one that was sent. */
     restoreBackup: build.mutation<CheckedBackup & { readonly replaced: string | null }, string | null>({
       query: (name) => ({ url: 'backups/restore', method: 'POST', body: { name } }),
-      invalidatesTags: ['backups', 'shelf', 'woods', 'shop', 'stash', 'patterns', 'boards', 'pictures'],
+      invalidatesTags: [
+        'backups',
+        'shelf',
+        'woods',
+        'shop',
+        'stash',
+        'patterns',
+        'boards',
+        'pictures',
+        'unreadable',
+      ],
     }),
     checkDatabase: build.mutation<{ readonly sound: true }, void>({
       query: () => ({ url: 'health/check', method: 'POST' }),
@@ -102,6 +121,15 @@ export const houseApi = tagged.injectEndpoints({
       query: () => 'pictures/unused',
       providesTags: ['pictures'],
       keepUnusedDataFor: 0,
+    }),
+    unreadable: build.query<UnreadableRow[], void>({
+      query: () => 'unreadable',
+      providesTags: ['unreadable'],
+      keepUnusedDataFor: 0,
+    }),
+    removeUnreadable: build.mutation<void, Pick<UnreadableRow, 'sort' | 'id'>>({
+      query: ({ sort, id }) => ({ url: `unreadable/${sort}/${encodeURIComponent(id)}`, method: 'DELETE' }),
+      invalidatesTags: ['unreadable'],
     }),
     clearPictures: build.mutation<LoosePictures, void>({
       query: () => ({ url: 'pictures/unused', method: 'DELETE' }),

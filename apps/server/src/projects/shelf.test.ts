@@ -1,0 +1,66 @@
+import { describe, expect, test } from 'vitest';
+import { cup, ownHouse } from '../testing/house.js';
+
+const { http, query, stored, put } = ownHouse();
+
+describe('the shelf', () => {
+  test('comes in pages with what a list needs; names are found; the newest come first', async () => {
+    for (let n = 0; n < 5; n++) await stored(`Bowl 50%_${n}`);
+    const { body } = await http().get('/api/projects?from=1&count=2&named=bowl 50%25_').expect(200);
+    expect(body).toMatchObject({ total: 5, tallestMm: cup().form.points.at(-1)!.heightMm });
+    expect(body.pieces.map(({ name }: { name: string }) => name)).toEqual(['Bowl 50%_3', 'Bowl 50%_2']);
+    expect(Object.keys(body.pieces[0]).sort()).toEqual([
+      'diameterMm',
+      'heightMm',
+      'id',
+      'name',
+      'removedAt',
+      'revision',
+      'savedAt',
+      'unreadable',
+      'woods',
+    ]);
+    await http().get('/api/projects?count=100000').expect(422);
+  });
+
+  test('one unreadable piece costs one piece, and its raw text can be saved; a newer one is left alone', async () => {
+    const [broken, newer] = [await stored('Broken'), await stored('Newer')];
+    await query(`UPDATE projects SET document = '{"name": "Bro' WHERE id = ?`, [broken.id]);
+    const later = JSON.stringify({ ...cup('Newer'), schema: 999 });
+    await query('UPDATE projects SET document = ? WHERE id = ?', [later, newer.id]);
+    const { body } = await http().get('/api/projects?count=200').expect(200);
+    const of = (id: string) => body.pieces.find((piece: { id: string }) => piece.id === id);
+    expect(of(broken.id)).toMatchObject({
+      name: 'Broken',
+      unreadable: expect.stringMatching(/cannot be read/),
+    });
+    expect(of(newer.id).unreadable).toMatch(/newer Fellside/);
+    expect((await http().get(`/api/projects/${broken.id}/raw`).expect(200)).text).toBe('{"name": "Bro');
+    expect((await http().get(`/api/projects/${newer.id}`).expect(422)).body.reasons[0].message).toMatch(
+      /newer/,
+    );
+    await put(newer.id, 1, cup('Mine')).expect(409);
+    expect((await http().get(`/api/projects/${newer.id}/raw`)).text).toBe(later);
+    for (const { id } of [broken, newer]) {
+      await http().delete(`/api/projects/${id}`).expect(204);
+      await http().delete(`/api/projects/${id}/for-good`).expect(204);
+    }
+  });
+
+  test('draws a piece as PNG, the same until it is saved again', async () => {
+    const { id } = await stored();
+    const png = await http()
+      .get(`/api/projects/${id}/drawings/1`)
+      .expect(200)
+      .expect('content-type', 'image/png');
+    expect(png.body.subarray(1, 4).toString()).toBe('PNG');
+    expect(png.headers['cache-control']).toMatch(/immutable/);
+    await put(id, 1, {
+      ...cup(),
+      palette: cup().palette.map((entry) => ({ ...entry, wood: 'wenge' })),
+    }).expect(200);
+    const darker = await http().get(`/api/projects/${id}/drawings/2`).expect(200);
+    expect(Buffer.compare(darker.body, png.body)).not.toBe(0);
+    await http().get(`/api/projects/${id}/drawings/9`).expect(404);
+  });
+});
