@@ -16,10 +16,10 @@ export function SafePage() {
       <div className="grid items-start gap-4 xl:grid-cols-[3fr_2fr]">
         <BackupList />
         <div className="flex flex-col gap-4">
+          <UnreadablePanel />
           <AutomaticPanel />
           <AccessPanel />
           <HealthPanel />
-          <UnreadablePanel />
         </div>
       </div>
     </div>
