@@ -34,7 +34,7 @@ test('plan prints the very plan of the core, with its format and version', async
   const planned = plan(demoProjects()[0]!, DEFAULT_SHOP);
   expect(status).toBe(0);
   const { format, version, ...rest } = JSON.parse(said);
-  expect([format, version]).toEqual(['fellside-plan', 1]);
+  expect([format, version]).toEqual(['fellside-plan', 2]);
   expect(rest).toEqual(JSON.parse(JSON.stringify(planned.ok && planned.value)));
 });
 
@@ -47,7 +47,7 @@ test('a shop of one’s own changes the strips', async () => {
 });
 
 test('cuts prints a CSV, check prints nothing for a piece in order', async () => {
-  expect((await ran('cuts', cup)).said.split('\r\n')[0]).toMatch(/^ring,piece,wood,count/);
+  expect((await ran('cuts', cup)).said.split('\r\n')[0]).toMatch(/^for,piece,wood,count/);
   expect(await ran('check', cup)).toEqual({ status: 0, said: '', complained: '' });
 });
 

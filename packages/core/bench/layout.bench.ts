@@ -8,6 +8,7 @@ import { solve } from '../src/lumber/layout/solve.js';
 import { mm } from '../src/measure/quantity.js';
 import { plan } from '../src/project/plan.js';
 import { type Project, SCHEMA_VERSION } from '../src/project/schema.js';
+import { rollOf } from '../src/ring/owner.js';
 import { DEFAULT_SHOP } from '../src/settings/shop.js';
 import { textbook } from '../src/testing/textbook.js';
 import { vaseOf } from './vase.js';
@@ -57,7 +58,7 @@ function demandsFor(rings: number, count: number, seed: number): Demand[] {
     note: '',
     defects: [],
   }));
-  return demandsOf(made.value.lumber, boards, DEFAULT_SHOP);
+  return demandsOf(made.value.lumber, boards, DEFAULT_SHOP, rollOf(made.value));
 }
 
 const timed = <T>(work: () => T): { readonly out: T; readonly ms: number } => {

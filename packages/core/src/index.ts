@@ -61,7 +61,6 @@ export { type HighsLike, solverOf } from './lumber/layout/program.js';
 export { type Progress, solving } from './lumber/layout/solve.js';
 export type { WoodLedger } from './lumber/ledger.js';
 export type { Lumber, StripListEntry, WoodTotal } from './lumber/lumber.js';
-export { ownerName } from './lumber/owners.js';
 export { QUARTERS } from './lumber/quarters.js';
 export type { RingPlan } from './lumber/ringPlan.js';
 export { changesSaved, type Setup, type Stop, setupSteps, setupsOf } from './lumber/setups.js';
@@ -160,6 +159,7 @@ export { reasonsOf } from './project/sentences.js';
 export {
   type Drawn,
   drawnOf,
+  drawnOwner,
   type MetPlace,
   placeOnWall,
   sampledCuts,
@@ -173,6 +173,20 @@ export { STEPS_STAND_SINCE } from './project/upgrade.js';
 export { cellAspect, trueTurns, wallOf } from './project/wall.js';
 export { type Bond, bondOf } from './ring/bond.js';
 export { bandAt } from './ring/overlap.js';
+export {
+  type BandId,
+  type BlankId,
+  bandOwner,
+  blankOwner,
+  type Owned,
+  type Owner,
+  ownerKey,
+  type RingId,
+  type Roll,
+  ringOwner,
+  rollOf,
+  sameOwner,
+} from './ring/owner.js';
 export { type Point, polar, turned } from './ring/plane.js';
 export { type Cuts, type HalfSpace, MOST_SLANTS, type Slant, sidesOf } from './ring/slant.js';
 export type { Thickness } from './ring/slicing.js';

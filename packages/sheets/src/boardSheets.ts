@@ -17,8 +17,8 @@ export function boardSheets(pages: Pages, shown: Shown): void {
     pages.need(first ? first.stock.widthMm * scale + 16 + 4.2 * first.strips.length : 16, title);
     pages.heading(shown.species(wood)?.name ?? wood);
     for (const laid of boards) board(pages, shown, layout, laid, scale, title);
-    for (const { ring, count, purpose } of missing) {
-      const whose = ring === null ? 'spares' : shown.nameOf(ring);
+    for (const { owner, count, purpose } of missing) {
+      const whose = owner ? shown.nameOf(owner) : 'spares';
       pages.words(
         `Short of ${count} ${purpose === 'spare' ? 'spare pieces' : `pieces of ${whose}`}.`,
         MARGIN,
@@ -92,8 +92,8 @@ function board(
   pages.y = top + height + 2;
   strips.forEach((strip, i) => {
     const counts = new Map<string, number>();
-    for (const { ring } of strip.leaves.flat()) {
-      const whose = ring === null ? 'spare' : nameOf(ring);
+    for (const { owner } of strip.leaves.flat()) {
+      const whose = owner ? nameOf(owner) : 'spare';
       counts.set(whose, (counts.get(whose) ?? 0) + 1);
     }
     const resawn = strip.leaves.length > 1 ? `, resawn into ${strip.leaves.length}` : '';

@@ -2,9 +2,11 @@ import {
   biggestOf,
   formatAngle,
   formatLength,
+  ownerKey,
   type Point,
   type PreparedRing,
   polar,
+  ringOwner,
   type Setup,
   sentenceIn,
   setupSteps,
@@ -55,7 +57,7 @@ function setting(pages: Pages, shown: Shown, setup: Setup, number: number, title
       { name: 'Planed', share: 13 },
       { name: 'Pieces', share: 8, right: true },
       { name: 'Spares', share: 8, right: true },
-      { name: 'Rings', share: 24 },
+      { name: 'For', share: 24 },
       { name: 'Done', share: 7 },
     ],
     setup.stops.map((stop) => [
@@ -66,19 +68,22 @@ function setting(pages: Pages, shown: Shown, setup: Setup, number: number, title
       formatLength(stop.thicknessMm, units),
       String(stop.pieces),
       String(stop.spares),
-      stop.rings.map(nameOf).join(', '),
+      stop.owners.map(nameOf).join(', '),
       '[  ]',
     ]),
   );
-  const rings = [...new Set(setup.stops.flatMap((stop) => stop.rings))]
-    .filter((index) => index < prepared.rings.length)
-    .sort((a, b) => a - b);
+  const here = new Set(setup.stops.flatMap(({ owners }) => owners.map(ownerKey)));
+  const rings = prepared.rings.filter(({ ring }) => here.has(ownerKey(ringOwner(ring.id))));
   for (let from = 0; from < rings.length; from += ACROSS) {
     pages.need(PLAN + 10, title);
-    rings.slice(from, from + ACROSS).forEach((index, k) => {
+    rings.slice(from, from + ACROSS).forEach((ring, k) => {
       const x = MARGIN + k * (pages.inner / ACROSS);
-      ringPlan(pages, shown, prepared.rings[index]!, x, pages.y);
-      pages.words(`Ring ${index + 1}`, x, pages.y + PLAN + 1, { size: 8, width: PLAN, align: 'middle' });
+      ringPlan(pages, shown, ring, x, pages.y);
+      pages.words(`Ring ${ring.course.index + 1}`, x, pages.y + PLAN + 1, {
+        size: 8,
+        width: PLAN,
+        align: 'middle',
+      });
     });
     pages.y += PLAN + 8;
   }

@@ -5,13 +5,13 @@ import {
   type Goal,
   greedy,
   type HighsLike,
-  ownerName,
   type Plan,
   type Project,
   placed,
   plan,
   prepare,
   type Result,
+  rollOf,
   type Shop,
   type Species,
   solverOf,
@@ -45,11 +45,7 @@ export interface SheetsAsk {
 
 function layoutsOf(ask: SheetsAsk, plan: Plan, highs: HighsLike | null): WoodLayout[] {
   const { boards, shop, goal = 'cost', buying = true } = ask;
-  return demandsOf(plan.lumber, boards, shop, {
-    goal,
-    buying,
-    nameOf: (index) => ownerName(plan, index),
-  }).map((demand) => {
+  return demandsOf(plan.lumber, boards, shop, rollOf(plan), { goal, buying }).map((demand) => {
     if (!highs) return placed(demand, greedy(demand.problem), shop);
     const steps = solving(demand.problem, solverOf(highs));
     for (let step = steps.next(); ; step = steps.next())
@@ -76,7 +72,7 @@ export async function shopSheets(
     woods,
     layouts: layoutsOf(ask, planned.value, highs),
     species: (wood) => woods.find(({ id }) => id === wood),
-    nameOf: (ring) => ownerName(planned.value, ring),
+    nameOf: rollOf(planned.value).nameOf,
   };
   const pages = new Pages(ask.paper, project.name);
   coverSheet(pages, shown);

@@ -16,20 +16,16 @@ export function ringSheets(pages: Pages, { plan, shop, species, nameOf }: Shown)
   const { units } = shop;
   const title = 'Rings and pieces';
   pages.page(title);
-  const owners = [
-    ...plan.slants.map((pieces) => ({ index: pieces.ring, pieces: [pieces] })),
-    ...plan.blanks.map(({ pieces }, i) => ({ index: plan.rings.length + i, pieces })),
-    ...[...plan.rings].reverse(),
-  ];
-  const rows = owners.flatMap(({ index, pieces }) =>
-    pieces.map(({ wood, kind, count }, i) => {
+  const owners = [...plan.blanks, ...plan.slants, ...[...plan.rings].reverse()];
+  const rows = owners.flatMap(({ pieces }) =>
+    pieces.map(({ owner, wood, kind, count }, i) => {
       const { stock } = kind;
       const piece = mitred(stock);
       const tilt = stock.from === 'strip' && stock.bladeTilt > 0 ? ` / ${formatAngle(stock.bladeTilt)}` : '';
       const size = (length: number | undefined) =>
         length === undefined ? '' : formatLength(mm(length), units);
       return [
-        i === 0 ? (index < plan.rings.length ? String(index + 1) : nameOf(index)) : '',
+        i === 0 ? nameOf(owner) : '',
         `${species(wood)?.letter ?? ''} ${species(wood)?.name ?? wood}`,
         kind.name,
         String(count),
@@ -44,7 +40,7 @@ export function ringSheets(pages: Pages, { plan, shop, species, nameOf }: Shown)
   pages.table(
     title,
     [
-      { name: 'Ring', share: 8 },
+      { name: 'For', share: 12 },
       { name: 'Wood', share: 20 },
       { name: 'Piece', share: 16 },
       { name: 'Count', share: 7, right: true },
@@ -83,7 +79,7 @@ export function stripSheets(pages: Pages, { plan, shop, species, nameOf, layouts
         formatLength(list.thicknessMm, units),
         list.quarter,
         formatAngle(rad(list.cutAngle)),
-        cuts.map(({ ring, count }) => `${ring === null ? 'spare' : nameOf(ring)}: ${count}`).join(', '),
+        cuts.map(({ owner, count }) => `${owner ? nameOf(owner) : 'spare'}: ${count}`).join(', '),
       ]),
     ),
   );
@@ -102,7 +98,7 @@ export function stripSheets(pages: Pages, { plan, shop, species, nameOf, layouts
         { name: 'Planed', share: 14 },
       ],
       plan.lumber.panels.map((panel) => [
-        nameOf(panel.ring),
+        nameOf(panel.owner),
         panel.name,
         species(panel.wood)?.name ?? panel.wood,
         String(panel.count),

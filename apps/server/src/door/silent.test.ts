@@ -14,7 +14,9 @@ test('a client that stops in the middle of its body is closed; one whose answer 
   const { port } = server.address() as AddressInfo;
   const said = async (body: string) => {
     const socket = connect(port, '127.0.0.1', () =>
-      socket.write(`POST / HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\nContent-Length: 10\r\n\r\n${body}`),
+      socket.write(
+        `POST / HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\nContent-Length: 10\r\n\r\n${body}`,
+      ),
     );
     let heard = '';
     socket.on('data', (part) => {

@@ -8,9 +8,9 @@ import {
   radiusAt,
 } from '@fellside/core';
 import { memo, type PointerEvent, useMemo } from 'react';
+import type { Keys } from '../store/selection.js';
 import { useApp } from '../store/store.js';
 import { Shade } from '../ui/Shade.js';
-import type { Keys } from './keys.js';
 import { frontPath, linePath, type Place } from './path.js';
 
 interface OutsideProps {

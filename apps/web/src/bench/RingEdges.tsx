@@ -1,5 +1,6 @@
 import { edit, mm, type PreparedRing } from '@fellside/core';
 import { editPiece } from '../store/edits.js';
+import { lastRingOf } from '../store/selection.js';
 import { unitsOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { Handle } from './Handle.js';
@@ -16,7 +17,7 @@ interface RingEdgesProps {
 
 /** The upper edges of rings, to be dragged; the keyboard reaches that of the ring last selected. */
 export function RingEdges({ rings, y, scale, width }: RingEdgesProps) {
-  const selected = useApp((state) => state.session.selected.at(-1));
+  const selected = useApp(lastRingOf);
   return (
     <g>
       {rings.map((ring, index) => (

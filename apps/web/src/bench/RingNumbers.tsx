@@ -1,4 +1,5 @@
 import type { PreparedRing } from '@fellside/core';
+import { selectedRingsOf } from '../store/selection.js';
 import { useApp } from '../store/store.js';
 
 /** Lowest ring that still has room for its number (px). */
@@ -6,7 +7,7 @@ const ROOM = 11;
 
 /** Ring numbers down the left of a pane. */
 export function RingNumbers({ rings, y }: { rings: readonly PreparedRing[]; y: (height: number) => number }) {
-  const selected = useApp((state) => state.session.selected);
+  const selected = useApp(selectedRingsOf);
   return (
     <g fontSize="12" aria-hidden>
       {rings

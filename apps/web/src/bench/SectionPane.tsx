@@ -1,12 +1,12 @@
-import type { Plan, Prepared } from '@fellside/core';
+import { drawnOwner, type Plan, type Prepared } from '@fellside/core';
 import { type MouseEvent, type ReactNode, useMemo } from 'react';
+import { clickOwner, clickRing, type Keys } from '../store/selection.js';
 import { paletteOf, projectOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { WoodPatterns } from '../ui/WoodPatterns.js';
 import { CurveHandles } from './CurveHandles.js';
 import { CutThrough } from './CutThrough.js';
-import { clickRing } from './keys.js';
 import { LatheFrame } from './LatheFrame.js';
 import { LevelHandles } from './LevelHandles.js';
 import { HEAD, LABELS, MARGIN } from './layout.js';
@@ -59,15 +59,18 @@ export function SectionPane({
   const half = Math.max(reachMm * scale + MARGIN + (grab === 'curve' ? LABELS : 0), box.width / 2);
   const left = useMemo(() => ({ x: (r: number) => half - r * scale, y }), [half, scale, y]);
   const right = useMemo(() => ({ x: (r: number) => half + r * scale, y }), [half, scale, y]);
+  const { bands } = prepared;
+  const drawn = useMemo(() => ({ rings, bands }), [rings, bands]);
   const actions = useMemo(
     () => ({
       onEnter: (ring: number, place: number) => dispatch(session.hovered({ ring, place })),
-      onPick: (ring: number, place: number | null, keys: Parameters<typeof clickRing>[1]) => {
+      onPick: (ring: number, place: number | null, keys: Keys) => {
         if (place !== null) onPlace?.(ring, place);
-        if (ring < rings.length) dispatch(clickRing(ring, keys));
+        const owner = drawnOwner(drawn, ring);
+        if (owner) dispatch(clickOwner(owner, keys));
       },
     }),
-    [dispatch, onPlace, rings.length],
+    [dispatch, onPlace, drawn],
   );
   /** The height under the pointer, over the cut-through; null over the outside. */
   const heightUnder = (event: MouseEvent<SVGSVGElement>): number | null => {

@@ -1,4 +1,5 @@
 import type { PreparedRing } from '@fellside/core';
+import { selectedRingsOf } from '../store/selection.js';
 import { useApp } from '../store/store.js';
 
 interface BandsProps {
@@ -8,7 +9,7 @@ interface BandsProps {
 
 /** The selected rings that there are. */
 function useSelected(rings: readonly PreparedRing[]): readonly PreparedRing[] {
-  const selected = useApp((state) => state.session.selected);
+  const selected = useApp(selectedRingsOf);
   return rings.filter(({ stands: course }) => selected.includes(course.index));
 }
 

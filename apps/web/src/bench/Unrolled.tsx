@@ -1,7 +1,7 @@
 import { drawnOf, type Prepared, placeOnWall, type UnrolledPart, unrolledParts } from '@fellside/core';
 import { memo, type PointerEvent, useMemo } from 'react';
+import type { Keys } from '../store/selection.js';
 import { useApp } from '../store/store.js';
-import type { Keys } from './keys.js';
 import type { WallSide } from './wallSide.js';
 
 interface UnrolledProps {

@@ -1,5 +1,6 @@
-import { groupsOf, type Prepared, placeName, type Species } from '@fellside/core';
+import { drawnOwner, groupsOf, type Prepared, placeName, type Species } from '@fellside/core';
 import { type ReactNode, useCallback, useMemo } from 'react';
+import { clickOwner } from '../store/selection.js';
 import { paletteOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
@@ -7,7 +8,6 @@ import { type Canvas, drawUnrolled, standingAt } from '../surfaces/draw.js';
 import { SurfaceCanvas } from '../surfaces/SurfaceCanvas.js';
 import { useInks } from '../surfaces/useInks.js';
 import { useSampledWall } from '../surfaces/useSampledWall.js';
-import { clickRing } from './keys.js';
 import { HEAD } from './layout.js';
 import { SelectedOutlines } from './SelectedBands.js';
 import { Unrolled } from './Unrolled.js';
@@ -99,7 +99,8 @@ export function UnrolledPane({ prepared, upright: { y, height, scale }, onPlace,
               }}
               onPick={(ring, place, keys) => {
                 if (!brush) onPlace?.(ring, place);
-                if (ring < prepared.rings.length) dispatch(clickRing(ring, keys));
+                const owner = drawnOwner(prepared, ring);
+                if (owner) dispatch(clickOwner(owner, keys));
               }}
             />
             <SelectedOutlines rings={prepared.rings} y={y} />

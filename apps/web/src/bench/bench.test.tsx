@@ -5,6 +5,7 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, test } from 'vitest';
 import { Messages } from '../shell/Messages.js';
 import { editPiece } from '../store/edits.js';
+import { selectedRingsOf, selectRings } from '../store/selection.js';
 import { preparedOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { showWith } from '../testing/open.js';
@@ -85,7 +86,7 @@ describe('the bench', () => {
     const { store } = show();
     await userEvent.click(screen.getByRole('button', { name: 'Ring 9' }));
     await userEvent.keyboard('{ArrowUp}{ArrowUp}{ArrowDown}');
-    expect(store.getState().session.selected).toEqual([9]);
+    expect(selectedRingsOf(store.getState())).toEqual([9]);
     fireEvent.pointerMove(document.querySelector('[data-ring="7"]')!, { clientX: 0 });
     expect(screen.getByText('ring 7, segment 1 of 24: Black walnut')).toBeTruthy();
   });
@@ -127,7 +128,7 @@ describe('the bench', () => {
 describe('the ledger', () => {
   test('an edit in one of several selected rows goes to them all', async () => {
     const { store, project } = show();
-    act(() => void store.dispatch(session.selected([7, 8, 9])));
+    act(() => void store.dispatch(selectRings([7, 8, 9])));
     const cell = screen.getByRole('textbox', { name: 'Segments of ring 9' });
     await userEvent.clear(cell);
     await userEvent.type(cell, '12{Enter}');

@@ -1,5 +1,6 @@
 import type { Prepared } from '@fellside/core';
 import { type RefObject, useEffect, useRef } from 'react';
+import { lastRingOf } from '../store/selection.js';
 import { useApp } from '../store/store.js';
 import { HEAD } from './layout.js';
 
@@ -18,7 +19,7 @@ export function useInView(
   scale: number,
   heightMm: number,
 ): void {
-  const last = useApp((state) => state.session.selected.at(-1));
+  const last = useApp(lastRingOf);
   const place = useRef({ rings, scale, heightMm });
   place.current = { rings, scale, heightMm };
   useEffect(() => {

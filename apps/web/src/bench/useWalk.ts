@@ -1,5 +1,6 @@
 import type { PreparedRing } from '@fellside/core';
 import type { KeyboardEvent } from 'react';
+import { lastRingOf, selectRings } from '../store/selection.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 
@@ -14,7 +15,7 @@ const STEPS: Record<string, readonly [ring: number, place: number]> = {
 export function useWalk(rings: readonly PreparedRing[], onPlace?: (ring: number, place: number) => void) {
   const dispatch = useActions();
   const hover = useApp((state) => state.session.hover);
-  const selected = useApp((state) => state.session.selected.at(-1) ?? 0);
+  const selected = useApp((state) => lastRingOf(state) ?? 0);
   const at = {
     ring: Math.min(hover?.ring ?? selected, rings.length - 1),
     place: hover?.place ?? 0,
@@ -26,7 +27,7 @@ export function useWalk(rings: readonly PreparedRing[], onPlace?: (ring: number,
       const [places, before] = [rings[ring]!.ring.woods.length, rings[at.ring]!.ring.woods.length];
       const place = hover ? (Math.floor((at.place * places) / before) + step[1] + places) % places : at.place;
       dispatch(session.hovered({ ring, place }));
-      dispatch(session.selected([ring]));
+      dispatch(selectRings([ring]));
     } else if (event.key === 'Enter' || event.key === ' ') onPlace?.(at.ring, at.place);
     else return;
     event.preventDefault();

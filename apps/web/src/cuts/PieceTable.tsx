@@ -1,5 +1,15 @@
-import { formatAngle, formatLength, mitred, type Plan, rad } from '@fellside/core';
-import { clickRing } from '../bench/keys.js';
+import {
+  formatAngle,
+  formatLength,
+  mitred,
+  type Owner,
+  ownerKey,
+  type Plan,
+  rad,
+  rollOf,
+  sameOwner,
+} from '@fellside/core';
+import { clickOwner } from '../store/selection.js';
 import { unitsOf, woodsOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { pieceSizes } from '../ui/pieceSizes.js';
@@ -10,19 +20,14 @@ import { headClass, tableClass } from './tables.js';
 export function PieceTable({ plan }: { plan: Plan }) {
   const units = useApp(unitsOf);
   const woods = useApp(woodsOf);
-  const owners = [
-    ...plan.slants.map((pieces, i) => ({ id: `slant-${i}`, pieces: [pieces], name: `Band ${i + 1}` })),
-    ...plan.blanks.map(({ id, pieces }, i) => ({ id, pieces, name: `Blank ${i + 1}` })),
-    ...[...plan.rings]
-      .reverse()
-      .map(({ id, pieces, index }) => ({ id, pieces, name: String(index + 1), index })),
-  ];
-  const rows = owners.flatMap((ring) => ring.pieces.map((pieces, i) => ({ ring, pieces, first: i === 0 })));
+  const { nameOf } = rollOf(plan);
+  const owners = [...plan.blanks, ...plan.slants, ...[...plan.rings].reverse()];
+  const rows = owners.flatMap(({ pieces }) => pieces.map((each, i) => ({ pieces: each, first: i === 0 })));
   return (
     <table className={tableClass}>
       <thead>
         <tr className={headClass}>
-          {['Ring', 'Wood', 'Pieces', 'Angle', 'Long edge', 'Short edge', 'Width', 'Height'].map((head) => (
+          {['For', 'Wood', 'Pieces', 'Angle', 'Long edge', 'Short edge', 'Width', 'Height'].map((head) => (
             <th key={head} scope="col">
               {head}
             </th>
@@ -30,18 +35,22 @@ export function PieceTable({ plan }: { plan: Plan }) {
         </tr>
       </thead>
       <tbody>
-        {rows.map(({ ring, pieces: { wood, kind, count }, first }) => {
+        {rows.map(({ pieces: { owner, wood, kind, count }, first }) => {
           const species = woods.find(({ id }) => id === wood);
           const { stock } = kind;
           const piece = mitred(stock);
           const tilt = stock.from === 'strip' ? stock.bladeTilt : 0;
           return (
             <tr
-              key={`${ring.id} ${wood} ${kind.name} ${pieceSizes(stock, units).join()}`}
+              key={`${ownerKey(owner)} ${wood} ${kind.name} ${pieceSizes(stock, units).join()}`}
               className={first ? 'border-t border-line' : ''}
             >
               <th scope="row">
-                {first ? <RingName ring={ring} /> : <span className="sr-only">{ring.name}</span>}
+                {first ? (
+                  <OwnerName owner={owner} name={nameOf(owner)} />
+                ) : (
+                  <span className="sr-only">{nameOf(owner)}</span>
+                )}
               </th>
               <td>
                 <span className="flex items-center gap-1.5">
@@ -74,19 +83,16 @@ export function PieceTable({ plan }: { plan: Plan }) {
   );
 }
 
-/** A ring's number selects it; blanks and bands have a name only. */
-function RingName({ ring }: { ring: { readonly name: string; readonly index?: number } }) {
+/** A name that selects what it names. */
+function OwnerName({ owner, name }: { owner: Owner; name: string }) {
   const dispatch = useActions();
-  const selected = useApp((state) => state.session.selected);
-  const { name, index } = ring;
-  if (index === undefined) return name;
+  const pressed = useApp((state) => state.session.selected.some((each) => sameOwner(each, owner)));
   return (
     <button
       type="button"
-      aria-pressed={selected.includes(index)}
-      aria-label={`Ring ${name}`}
-      className="min-w-6 rounded px-1 text-left aria-pressed:bg-teal-wash aria-pressed:text-teal"
-      onClick={(event) => dispatch(clickRing(index, event))}
+      aria-pressed={pressed}
+      className="min-w-6 rounded px-1 text-left first-letter:uppercase aria-pressed:bg-teal-wash aria-pressed:text-teal"
+      onClick={(event) => dispatch(clickOwner(owner, event))}
     >
       {name}
     </button>

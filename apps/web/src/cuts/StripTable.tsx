@@ -3,7 +3,9 @@ import {
   formatLength,
   type Lumber,
   type Mm,
-  ownerName,
+  type Owner,
+  ownerKey,
+  rollOf,
   type StripListEntry,
   type UnitSystem,
 } from '@fellside/core';
@@ -17,7 +19,7 @@ export function StripTable({ lumber }: { lumber: Lumber }) {
   const units = useApp(unitsOf);
   const woods = useApp(woodsOf);
   const project = useApp(projectOf);
-  const nameOf: Owner = (ring) => ownerName(project, ring);
+  const { nameOf } = rollOf(project);
   const wood = (id: string) => woods.find((species) => species.id === id);
   const woodsCut = [...new Set(lumber.strips.map((list) => list.wood))];
   return (
@@ -46,7 +48,7 @@ export function StripTable({ lumber }: { lumber: Lumber }) {
                 key={`${list.widthMm} ${list.thicknessMm} ${list.cutAngle} ${list.bladeTilt} ${list.cutting}`}
                 list={list}
                 units={units}
-                ownerName={nameOf}
+                nameOf={nameOf}
               />
             ))}
           </tbody>
@@ -58,10 +60,10 @@ export function StripTable({ lumber }: { lumber: Lumber }) {
       <ul>
         {lumber.panels.map((panel) => (
           <li
-            key={`${panel.ring} ${panel.name} ${panel.wood} ${panel.lengthMm} ${panel.widthMm} ${panel.thicknessMm}`}
+            key={`${ownerKey(panel.owner)} ${panel.name} ${panel.wood} ${panel.lengthMm} ${panel.widthMm} ${panel.thicknessMm}`}
             className="flex gap-2 border-t border-line px-1.5 py-1"
           >
-            <Swatch wood={wood(panel.wood)} size={16} /> {nameOf(panel.ring)}, {panel.name}: {panel.count} ×{' '}
+            <Swatch wood={wood(panel.wood)} size={16} /> {nameOf(panel.owner)}, {panel.name}: {panel.count} ×{' '}
             {formatLength(panel.lengthMm, units)} × {formatLength(panel.widthMm, units)}, planed{' '}
             {formatLength(panel.thicknessMm, units)}, from {panel.quarter}
           </li>
@@ -74,9 +76,13 @@ export function StripTable({ lumber }: { lumber: Lumber }) {
 const thickestFirst = (lists: readonly StripListEntry[]): StripListEntry[] =>
   [...lists].sort((a, b) => b.thicknessMm - a.thicknessMm || b.widthMm - a.widthMm);
 
-type Owner = (ring: number) => string;
+interface StripRowProps {
+  readonly list: StripListEntry;
+  readonly units: UnitSystem;
+  nameOf(owner: Owner): string;
+}
 
-function StripRow({ list, units, ownerName }: { list: StripListEntry; units: UnitSystem; ownerName: Owner }) {
+function StripRow({ list, units, nameOf }: StripRowProps) {
   return (
     <tr className="align-top">
       <td className="font-semibold">
@@ -94,7 +100,7 @@ function StripRow({ list, units, ownerName }: { list: StripListEntry; units: Uni
         {list.bladeTilt > 0 && ` / ${formatAngle(list.bladeTilt)}`}
         {list.cutting !== 'turned-over' && <div className="text-xs text-quiet">{HOW[list.cutting]}</div>}
       </td>
-      <td className="whitespace-normal">{contents(list, ownerName)}</td>
+      <td className="whitespace-normal">{contents(list, nameOf)}</td>
     </tr>
   );
 }
@@ -109,9 +115,9 @@ function lengthsOf({ strips }: StripListEntry): [Mm, number][] {
 const HOW = { 'same-edge': 'same edge out', 'two-fences': 'two fences' } as const;
 
 /** `ring 3: 12 left, nos. 1–12`: what is cut for each ring, then pieces of the other hand and spares. */
-function contents({ cuts }: StripListEntry, ownerName: Owner): string {
-  const rings = cuts.flatMap(({ ring, count, hand, numbers }) =>
-    ring === null ? [] : [`${ownerName(ring)}: ${count}${hand ? ` ${hand}` : ''}${numbered(numbers)}`],
+function contents({ cuts }: StripListEntry, nameOf: (owner: Owner) => string): string {
+  const rings = cuts.flatMap(({ owner, count, hand, numbers }) =>
+    owner === null ? [] : [`${nameOf(owner)}: ${count}${hand ? ` ${hand}` : ''}${numbered(numbers)}`],
   );
   const sum = (purpose: 'spare' | 'other-hand') =>
     cuts.filter((cut) => cut.purpose === purpose).reduce((total, { count }) => total + count, 0);

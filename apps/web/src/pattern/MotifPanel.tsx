@@ -1,6 +1,7 @@
 import { begunMotif, edit, MOTIFS, motifOf } from '@fellside/core';
 import { useTargets } from '../rings/targets.js';
 import { editPiece } from '../store/edits.js';
+import { selectRings } from '../store/selection.js';
 import { projectOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
@@ -33,7 +34,7 @@ export function MotifPanel() {
                   <button
                     type="button"
                     className="text-teal underline"
-                    onClick={() => dispatch(session.selected(members))}
+                    onClick={() => dispatch(selectRings(members))}
                   >
                     {motifOf(use.kind)!.name}, {ringsName(members)}
                   </button>

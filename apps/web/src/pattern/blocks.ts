@@ -9,6 +9,7 @@ import {
   toneNames,
 } from '@fellside/core';
 import { editPiece, refusedEntry } from '../store/edits.js';
+import { selectedRingsOf } from '../store/selection.js';
 import { projectOf } from '../store/selectors.js';
 import { type Marked, session } from '../store/sessionSlice.js';
 import type { Dispatch, State } from '../store/store.js';
@@ -16,8 +17,9 @@ import { keyAt, wallOfPiece } from './paint.js';
 
 /** The marked part; without one the selected rings, or all, as a whole. */
 function windowOf(state: State): Marked {
-  const { marked, selected } = state.session;
+  const { marked } = state.session;
   if (marked) return marked;
+  const selected = selectedRingsOf(state);
   const rings = selected.length > 0 ? selected : projectOf(state).rings.map((_, index) => index);
   return { low: Math.min(...rings), high: Math.max(...rings), from: 0, widthTurns: 1 };
 }

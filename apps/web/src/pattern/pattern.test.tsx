@@ -5,6 +5,7 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { Messages } from '../shell/Messages.js';
 import { editPiece } from '../store/edits.js';
+import { selectedRingsOf, selectRings } from '../store/selection.js';
 import { preparedOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { shapeOf } from '../store/shape.js';
@@ -141,7 +142,7 @@ describe('brushes', () => {
 
 describe('motifs', () => {
   const lay = async (shown: Shown, name: string) => {
-    act(() => void shown.store.dispatch(session.selected([6, 7, 8, 9])));
+    act(() => void shown.store.dispatch(selectRings([6, 7, 8, 9])));
     await userEvent.click(screen.getByRole('button', { name }));
   };
   test('are laid over the selected rings, changed, spread, frozen and taken off', async () => {
@@ -151,9 +152,9 @@ describe('motifs', () => {
     expect(new Set(woods(shown, 6))).toEqual(new Set(['sugar-maple', 'black-walnut']));
     await userEvent.selectOptions(screen.getByLabelText('Figure'), 'accent');
     expect(woods(shown, 6)).toContain('purpleheart');
-    act(() => void shown.store.dispatch(session.selected([10])));
+    act(() => void shown.store.dispatch(selectRings([10])));
     await userEvent.click(screen.getByRole('button', { name: 'Chequer, rings 7 to 10' }));
-    expect(shown.store.getState().session.selected).toEqual([6, 7, 8, 9]);
+    expect(selectedRingsOf(shown.store.getState())).toEqual([6, 7, 8, 9]);
     await userEvent.click(screen.getByRole('button', { name: 'Take off' }));
     expect(woods(shown, 6)).toEqual(before);
     await lay(shown, 'Spiral');
@@ -237,7 +238,7 @@ describe('whether it shows', () => {
 
 test('letters that do not fit are refused, and those that do are set as one step', async () => {
   const shown = show();
-  act(() => void shown.store.dispatch(session.selected([7, 8, 9, 10, 11])));
+  act(() => void shown.store.dispatch(selectRings([7, 8, 9, 10, 11])));
   const text = screen.getByLabelText('Text');
   const press = () => userEvent.click(screen.getByRole('button', { name: 'Set the letters' }));
   await press();

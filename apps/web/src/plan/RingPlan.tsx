@@ -15,6 +15,7 @@ import { Dialog } from 'radix-ui';
 import { useNavigate, useParams } from 'react-router';
 import { WayControls } from '../rings/ways/controls.js';
 import { editPiece } from '../store/edits.js';
+import { ringAddress } from '../store/selection.js';
 import { paletteOf, planOf, preparedOf, projectOf, unitsOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
@@ -38,12 +39,14 @@ export function RingPlan() {
   const navigate = useNavigate();
   const prepared = useApp(preparedOf);
   const plan = useApp(planOf);
-  const index = Number(ring) - 1;
-  const close = () => navigate(`/piece/${id}/rings/${ring}`);
-  const here = prepared.ok ? prepared.value.rings[index] : undefined;
+  const rings = prepared.ok ? prepared.value.rings : [];
+  const index = rings.findIndex((each) => each.ring.id === ring);
+  const close = () => navigate(ringAddress(id, ring));
+  const here = rings[index];
   const figures = plan.ok ? plan.value.rings[index] : undefined;
   if (!here || !figures || !prepared.ok) return null;
-  const go = (step: number) => navigate(`/piece/${id}/rings/${index + 1 + step}/plan`, { replace: true });
+  const go = (step: number) =>
+    navigate(`${ringAddress(id, rings[index + step]!.ring.id)}/plan`, { replace: true });
   const last = prepared.value.rings.length - 1;
   const feature = hasBuilder(here);
   return (

@@ -5,8 +5,8 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { editPiece } from '../store/edits.js';
 import { moveRingsBy } from '../store/moves.js';
+import { ringAddress, selectRings } from '../store/selection.js';
 import { planOf, projectOf } from '../store/selectors.js';
-import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { PutInStash } from './PutInStash.js';
@@ -21,7 +21,7 @@ export function RingActions({ selected }: { selected: readonly number[] }) {
   const [stashing, setStashing] = useState(false);
   const [first, many] = [selected[0], selected.length > 1];
   const go = (command: Command, after?: readonly number[]) => {
-    if (dispatch(editPiece(command)).ok && after) dispatch(session.selected(after));
+    if (dispatch(editPiece(command)).ok && after) dispatch(selectRings(after));
   };
   if (first === undefined) return null;
   const locked = selected.every((index) => rings[index]?.locked);
@@ -32,7 +32,7 @@ export function RingActions({ selected }: { selected: readonly number[] }) {
     else go(edit.fixSizes(selected));
   };
   const items: readonly (readonly [name: string, act: () => void, off?: boolean])[] = [
-    ['Open its plan (Enter)', () => navigate(`/piece/${id}/rings/${first + 1}/plan`), many],
+    ['Open its plan (Enter)', () => navigate(`${ringAddress(id, rings[first]!.id)}/plan`), many],
     ['Split in two', () => go(edit.splitRing(first)), many],
     ['Merge into one', () => go(edit.mergeRings(selected), [Math.min(...selected)]), !many],
     ['Insert a ring above', () => go(edit.insertRing(first, 'above'), [first + 1]), many],

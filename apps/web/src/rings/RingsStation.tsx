@@ -1,8 +1,9 @@
-import { edit } from '@fellside/core';
+import { edit, ringOwner } from '@fellside/core';
 import { useEffect, useRef } from 'react';
 import { Outlet, useNavigate, useParams } from 'react-router';
 import { Bench } from '../bench/Bench.js';
 import { editPiece } from '../store/edits.js';
+import { lastRingOf, ringAddress } from '../store/selection.js';
 import { projectOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
@@ -14,7 +15,7 @@ import { WoodBar } from './WoodBar.js';
 export function RingsStation() {
   const dispatch = useActions();
   const brush = useApp((state) => state.session.brush);
-  const count = useApp(projectOf).rings.length;
+  const count = useApp((state) => projectOf(state).rings.length);
   useRingInAddress();
   const paint = (ring: number, place: number) => {
     if (!brush) return;
@@ -35,23 +36,23 @@ export function RingsStation() {
 
 /** Keeps the ring last selected and the one in the address the same, whichever changes. */
 function useRingInAddress(): void {
-  const { id, ring } = useParams();
+  const { id, ring: asked } = useParams();
   const dispatch = useActions();
   const navigate = useNavigate();
-  const count = useApp(projectOf).rings.length;
-  const selected = useApp((state) => state.session.selected.at(-1));
-  const asked = Number(ring) - 1;
+  const rings = useApp((state) => projectOf(state).rings);
+  const last = useApp(lastRingOf);
+  const selected = last === undefined ? undefined : rings[last]!.id;
   /** What address and selection were when they were last looked at. */
-  const seen = useRef<{ asked: number; selected: number | undefined }>({ asked: Number.NaN, selected });
+  const seen = useRef<{ asked: string | undefined; selected: string | undefined }>({
+    asked: undefined,
+    selected,
+  });
   useEffect(() => {
     const before = seen.current;
     seen.current = { asked, selected };
     if (asked === selected) return;
-    const known = asked >= 0 && asked < count;
-    if (known && asked !== before.asked) dispatch(session.selected([asked]));
-    else if (selected !== before.selected)
-      navigate(selected === undefined ? `/piece/${id}/rings` : `/piece/${id}/rings/${selected + 1}`, {
-        replace: true,
-      });
-  }, [asked, selected, count, id, dispatch, navigate]);
+    const known = asked !== undefined && rings.some((ring) => ring.id === asked);
+    if (known && asked !== before.asked) dispatch(session.selected([ringOwner(asked)]));
+    else if (selected !== before.selected) navigate(ringAddress(id, selected), { replace: true });
+  }, [asked, selected, rings, id, dispatch, navigate]);
 }

@@ -8,6 +8,7 @@ import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { controlClass } from '../ui/Field.js';
 import { Swatch } from '../ui/Swatch.js';
+import { useTargets } from './targets.js';
 
 /** The palette: pick a wood, then click segments, or give it to the selected rings. */
 export function WoodBar({ on = 'segments on the unrolled wall' }: { on?: string }) {
@@ -15,9 +16,8 @@ export function WoodBar({ on = 'segments on the unrolled wall' }: { on?: string 
   const { palette, rings } = useApp(projectOf);
   const woods = useApp(woodsOf);
   const species = useApp(paletteOf);
-  const { brush, selected } = useApp((state) => state.session);
-  const targets =
-    selected.length > 0 ? selected.filter((index) => index < rings.length) : rings.map((_, index) => index);
+  const brush = useApp((state) => state.session.brush);
+  const { selected, targets } = useTargets();
   const go = (command: Command) => dispatch(editPiece(command));
   const picked = palette.find(({ key }) => key === brush);
   return (

@@ -3,7 +3,7 @@ import { cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, test } from 'vitest';
 import { editPiece } from '../store/edits.js';
-import { session } from '../store/sessionSlice.js';
+import { selectRings } from '../store/selection.js';
 import { showWith } from '../testing/open.js';
 import { SelectionBar } from './SelectionBar.js';
 import { WoodBar } from './WoodBar.js';
@@ -29,7 +29,7 @@ describe('the selection bar', () => {
 
   test('with rings selected changes go to them only', async () => {
     const { store, project } = showWith(<SelectionBar />);
-    store.dispatch(session.selected([6, 7]));
+    store.dispatch(selectRings([6, 7]));
     expect(await screen.findByText('2 rings')).toBeTruthy();
     await type('Segments', '36');
     await type('Turn, in segments', '1/4');
@@ -43,7 +43,7 @@ describe('the selection bar', () => {
 
   test('another way of making keeps what carries over', async () => {
     const { store, project } = showWith(<SelectionBar />);
-    store.dispatch(session.selected([5]));
+    store.dispatch(selectRings([5]));
     await userEvent.selectOptions(await screen.findByLabelText('Made as'), 'Solid disc');
     expect(project().rings[5]).toMatchObject({ making: { way: 'disc' }, woods: ['black-walnut'] });
     await userEvent.selectOptions(screen.getByLabelText('Made as'), 'Flat segments');
@@ -73,7 +73,7 @@ describe('the selection bar', () => {
 
   test('unequal widths are written in proportion and repeated round the ring', async () => {
     const { store, project } = showWith(<SelectionBar />);
-    store.dispatch(session.selected([8]));
+    store.dispatch(selectRings([8]));
     await screen.findByRole('button', { name: 'Ring 9' });
     await type('Widths', '2 : 1');
     expect(project().rings[8]!.making).toEqual({ way: 'flat', count: 24, parts: [2, 1] });
@@ -92,7 +92,7 @@ describe('the selection bar', () => {
   ])('%s “%s” is refused beside the field and changes nothing', async (label, text, sentence) => {
     const { store, project } = showWith(<SelectionBar />);
     const before = project();
-    store.dispatch(session.selected([8]));
+    store.dispatch(selectRings([8]));
     await type(label, text);
     expect(screen.getByRole('alert').textContent).toMatch(sentence);
     expect(project()).toBe(before);
@@ -102,7 +102,7 @@ describe('the selection bar', () => {
     const { store, project } = showWith(<SelectionBar />);
     const heights = () => project().rings.map(({ heightMm }) => Math.round(heightMm * 1000) / 1000);
     const act = async (rings: number[], name: RegExp | string) => {
-      store.dispatch(session.selected(rings));
+      store.dispatch(selectRings(rings));
       await userEvent.click(
         await screen.findByRole('button', {
           name: rings.length > 1 ? 'These rings' : `Ring ${rings[0]! + 1}`,
@@ -160,7 +160,7 @@ describe('the selection bar', () => {
 describe('the wood bar', () => {
   test('a wood picked can be given to a ring, swapped everywhere, and not taken off while it shows', async () => {
     const { store, project } = showWith(<WoodBar />);
-    store.dispatch(session.selected([8]));
+    store.dispatch(selectRings([8]));
     await userEvent.click(await screen.findByRole('button', { name: /Purpleheart/ }));
     await userEvent.click(screen.getByText('Whole of ring 9'));
     expect(new Set(project().rings[8]!.woods)).toEqual(new Set(['purpleheart']));

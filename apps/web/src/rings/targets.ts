@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { selectedRingsOf } from '../store/selection.js';
 import { projectOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 
@@ -8,13 +9,13 @@ export const shared = <T>(values: readonly T[]): T | null =>
 
 /** The selected rings that there are, and those that a change goes to: all where none is selected. */
 export function useTargets(): { selected: readonly number[]; targets: readonly number[] } {
-  const count = useApp(projectOf).rings.length;
-  const all = useApp((state) => state.session.selected);
-  return useMemo(() => {
-    const selected = all.filter((index) => index < count);
-    return {
+  const count = useApp((state) => projectOf(state).rings.length);
+  const selected = useApp(selectedRingsOf);
+  return useMemo(
+    () => ({
       selected,
       targets: selected.length > 0 ? selected : Array.from({ length: count }, (_, index) => index),
-    };
-  }, [all, count]);
+    }),
+    [selected, count],
+  );
 }

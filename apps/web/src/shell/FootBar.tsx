@@ -1,8 +1,9 @@
-import { edit, formatLength, sentenceIn } from '@fellside/core';
+import { edit, formatLength, type Owner, rollOf, sentenceIn } from '@fellside/core';
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { editPiece } from '../store/edits.js';
+import { ringAddress } from '../store/selection.js';
 import { planOf, unitsOf, woodsOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
@@ -84,20 +85,27 @@ function Checks() {
   const id = useApp((state) => state.piece.id);
   const plan = useApp(planOf);
   const units = useApp(unitsOf);
-  const checks = plan.ok ? plan.value.checks : [];
-  if (checks.length === 0) return <Figure label="Checks" value="Nothing" rest="to look at" />;
-  const show = (ring: number | null) => {
-    if (ring === null) return;
-    dispatch(session.selected([ring]));
-    navigate(`/piece/${id}/rings/${ring + 1}`);
+  if (!plan.ok || plan.value.checks.length === 0)
+    return <Figure label="Checks" value="Nothing" rest="to look at" />;
+  const { checks } = plan.value;
+  const roll = rollOf(plan.value);
+  const [looks, notes] = [checks.filter(({ note }) => !note), checks.filter(({ note }) => note)];
+  const first = looks[0] ?? notes[0]!;
+  const show = (owners: readonly Owner[]) => {
+    dispatch(session.selected(owners));
+    const last = owners.at(-1);
+    if (last?.of === 'blank') navigate(`/piece/${id}/rings/blanks`);
+    else navigate(ringAddress(id, last?.of === 'ring' ? last.id : undefined));
   };
   return (
     <Popover.Root>
-      <Popover.Trigger className="flex min-w-52 flex-1 flex-col justify-center px-4 text-left text-rust">
-        <span className="text-xs">Look at</span>
+      <Popover.Trigger
+        className={`flex min-w-52 flex-1 flex-col justify-center px-4 text-left ${looks.length > 0 ? 'text-rust' : ''}`}
+      >
+        <span className="text-xs">{looks.length > 0 ? 'Look at' : 'Nothing to look at, to note'}</span>
         <span className="flex gap-1.5">
-          <b className="text-base">{checks.length}</b>
-          <span className="line-clamp-1 pt-0.5 underline">{sentenceIn(checks[0]!.message, units)}</span>
+          <b className="text-base">{looks.length > 0 ? looks.length : notes.length}</b>
+          <span className="line-clamp-1 pt-0.5 underline">{sentenceIn(first.message, units)}</span>
         </span>
       </Popover.Trigger>
       <Popover.Portal>
@@ -109,9 +117,12 @@ function Checks() {
           className="z-20 max-h-96 w-md overflow-auto rounded border border-line bg-raised p-2 shadow-lg"
         >
           <ul>
-            {checks.map(({ code, ring, message, remedies }) => (
-              <li key={`${code} ${ring} ${message}`} className="border-b border-line p-2 last:border-0">
-                <p>{sentenceIn(message, units)}</p>
+            {[...looks, ...notes].map(({ code, owners, message, remedies, note }) => (
+              <li key={`${code} ${message}`} className="border-b border-line p-2 last:border-0">
+                <p>
+                  {note && <span className="text-quiet">To note: </span>}
+                  {sentenceIn(message, units)}
+                </p>
                 <div className="mt-1 flex flex-wrap items-center gap-2">
                   {remedies.map((remedy) => {
                     const command = edit.remedyOf(remedy);
@@ -121,9 +132,9 @@ function Checks() {
                       </Button>
                     );
                   })}
-                  {ring !== null && (
-                    <Popover.Close className="text-teal underline" onClick={() => show(ring)}>
-                      Show ring {ring + 1}
+                  {owners.length > 0 && (
+                    <Popover.Close className="text-teal underline" onClick={() => show(owners)}>
+                      Show {owners.length === 1 ? roll.nameOf(owners[0]!) : `these ${owners.length}`}
                     </Popover.Close>
                   )}
                 </div>

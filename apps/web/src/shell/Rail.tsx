@@ -9,12 +9,17 @@ import {
   Trees,
 } from 'lucide-react';
 import { NavLink } from 'react-router';
+import { lastRingOf, ringAddress } from '../store/selection.js';
+import { projectOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 
 /** The stations in the order of the work; those of a piece only while one is open. */
 export function Rail() {
   const id = useApp((state) => state.piece.id);
-  const selected = useApp((state) => state.session.selected.at(-1));
+  const ring = useApp((state) => {
+    const last = lastRingOf(state);
+    return last === undefined ? undefined : projectOf(state).rings[last]!.id;
+  });
   return (
     <nav
       aria-label="Stations"
@@ -23,11 +28,7 @@ export function Rail() {
       {id && (
         <>
           <Station to={`/piece/${id}/form`} icon={Spline} name="Form" />
-          <Station
-            to={selected === undefined ? `/piece/${id}/rings` : `/piece/${id}/rings/${selected + 1}`}
-            icon={Layers3}
-            name="Rings"
-          />
+          <Station to={ringAddress(id, ring)} icon={Layers3} name="Rings" />
           <Station to={`/piece/${id}/pattern`} icon={Paintbrush} name="Pattern" />
           <Station to={`/piece/${id}/cuts`} icon={PencilRuler} name="Cuts" />
         </>

@@ -1,21 +1,20 @@
-import { edit } from '@fellside/core';
+import { edit, ringOwner } from '@fellside/core';
 import { editPiece } from './edits.js';
+import { selectedRingsOf } from './selection.js';
 import { projectOf } from './selectors.js';
 import { session } from './sessionSlice.js';
 import type { Dispatch, State } from './store.js';
 
 /** The rings that move with one: all that are selected, where it is one of several. */
 function moving(state: State, ring: number): readonly number[] {
-  const { selected } = state.session;
+  const selected = selectedRingsOf(state);
   return selected.length > 1 && selected.includes(ring) ? [...selected].sort((a, b) => a - b) : [ring];
 }
 
 /** Moves rings so that they come to lie below the ring at `before`, and keeps them selected. */
 const move = (rings: readonly number[], before: number) => (dispatch: Dispatch, getState: () => State) => {
-  const ids = rings.map((ring) => projectOf(getState()).rings[ring]!.id);
-  if (!dispatch(editPiece(edit.moveRings(rings, before))).ok) return;
-  const after = projectOf(getState()).rings;
-  dispatch(session.selected(ids.map((id) => after.findIndex((ring) => ring.id === id))));
+  const owners = rings.map((ring) => ringOwner(projectOf(getState()).rings[ring]!.id));
+  if (dispatch(editPiece(edit.moveRings(rings, before))).ok) dispatch(session.selected(owners));
 };
 
 /** Moves a ring to where another is: above it when it comes from below, below it when it comes from above. */

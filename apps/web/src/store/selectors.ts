@@ -3,6 +3,7 @@ import {
   DEFAULT_SHOP,
   done,
   dress,
+  type Owned,
   type Plan,
   type Prepared,
   type Project,
@@ -15,6 +16,7 @@ import {
   stackUp,
 } from '@fellside/core';
 import { createSelector } from '@reduxjs/toolkit';
+import { dequal } from 'dequal';
 import type { PlanAsk } from '../workers/planning.js';
 import { api } from './api.js';
 import { isLarge, plannedFor } from './planning.js';
@@ -72,6 +74,15 @@ export const planAskOf: (state: State) => PlanAsk | null = createSelector(
   [projectOf, shopOf, woodsOf],
   (project, shop, woods) => (isLarge(project) ? { project, shop, woods } : null),
 );
+
+/** Whose pieces there are, by id; the same object as long as nobody comes, goes or moves. */
+export const ownedOf: (state: State) => Owned = createSelector(
+  [ringsOf, slantsOf, (state: State) => projectOf(state).blanks],
+  (rings, slants, blanks): Owned => ({ rings: ids(rings), slants: ids(slants), blanks: ids(blanks) }),
+  { memoizeOptions: { resultEqualityCheck: dequal } },
+);
+
+const ids = (all: readonly { readonly id: string }[] = []) => all.map(({ id }) => ({ id }));
 
 /** Species by palette key, as the shop knows them. */
 export const speciesOf: (state: State) => ReadonlyMap<string, Species> = createSelector(

@@ -1,4 +1,4 @@
-import type { Block, Goal, Sight } from '@fellside/core';
+import type { Block, Goal, Owner, Sight } from '@fellside/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** What a stroke of the brush covers. */
@@ -15,9 +15,9 @@ export interface Marked {
 
 /** What is neither saved nor undone: what is selected, what the pointer is over, how things are looked at. */
 export interface SessionState {
-  /** Ring indexes, the one last clicked at the end. */
-  readonly selected: readonly number[];
-  /** The ring that the pointer is at, and the segment, where one shows. */
+  /** Rings, slanted bands and blanks, the one last clicked at the end. */
+  readonly selected: readonly Owner[];
+  /** What the pointer is at, by the number under which drawings count it, and the segment, where one shows. */
   readonly hover: { readonly ring: number; readonly place: number | null } | null;
   /** Turned about the axis, radians. */
   readonly view: number;
@@ -80,26 +80,8 @@ export const sessionSlice = createSlice({
   name: 'session',
   initialState,
   reducers: {
-    selected(state, { payload }: PayloadAction<readonly number[]>) {
+    selected(state, { payload }: PayloadAction<readonly Owner[]>) {
       state.selected = [...payload];
-    },
-    /** Shift extends from the ring last clicked, Ctrl or ⌘ adds and takes away. */
-    clicked(
-      state,
-      {
-        payload: { ring, extend, toggle },
-      }: PayloadAction<{ ring: number; extend?: boolean; toggle?: boolean }>,
-    ) {
-      const last = state.selected.at(-1);
-      if (extend && last !== undefined) {
-        const [low, high] = [Math.min(last, ring), Math.max(last, ring)];
-        const range = Array.from({ length: high - low + 1 }, (_, i) => low + i).filter((i) => i !== ring);
-        state.selected = [...range, ring];
-      } else if (toggle) {
-        state.selected = state.selected.includes(ring)
-          ? state.selected.filter((i) => i !== ring)
-          : [...state.selected, ring];
-      } else state.selected = [ring];
     },
     hovered(state, { payload }: PayloadAction<SessionState['hover']>) {
       // The same again is no news: pointers report every pixel.

@@ -1,3 +1,4 @@
+import { clickRing, type Keys, selectedRingsOf } from './selection.js';
 import 'fake-indexeddb/auto';
 import { edit, mm, NO_HISTORY, type Project } from '@fellside/core';
 import { demoProjects } from '@fellside/core/demo';
@@ -342,13 +343,20 @@ test('renaming does not work the rings out again; the plan is the same object un
   expect(preparedOf(store.getState())).toBe(prepared);
 });
 
+const keys = (held: Partial<Keys> = {}): Keys => ({
+  shiftKey: false,
+  ctrlKey: false,
+  metaKey: false,
+  ...held,
+});
+
 test('Shift extends the selection from the ring last clicked, Ctrl adds and takes away', () => {
-  const store = createStore();
-  const selected = () => store.getState().session.selected;
-  store.dispatch(session.clicked({ ring: 2 }));
-  store.dispatch(session.clicked({ ring: 5, extend: true }));
+  const store = opened();
+  const selected = () => selectedRingsOf(store.getState());
+  store.dispatch(clickRing(2, keys()));
+  store.dispatch(clickRing(5, keys({ shiftKey: true })));
   expect([...selected()].sort()).toEqual([2, 3, 4, 5]);
-  store.dispatch(session.clicked({ ring: 3, toggle: true }));
-  store.dispatch(session.clicked({ ring: 9, toggle: true }));
+  store.dispatch(clickRing(3, keys({ ctrlKey: true })));
+  store.dispatch(clickRing(9, keys({ ctrlKey: true })));
   expect(selected()).toEqual([2, 4, 5, 9]);
 });

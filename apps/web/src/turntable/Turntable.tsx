@@ -69,7 +69,7 @@ export default function Turntable({ size, onPlace }: TurntableProps) {
   const heightMm = prepared.value.rings.at(-1)!.stands.topMm + apartMm * levels;
   const scene = (
     <Scene
-      covered={plan.value.checks.every(({ ring }) => ring === null)}
+      covered={plan.value.checks.every(({ owners, note }) => note || owners.length === 0)}
       {...{ meshes, palette, state, cutAway, stand, heightMm, radiusMm, turn, facing, onPlace }}
       light={facing + (light * Math.PI) / 180}
       label={`The piece in space, ${count.length} rings, ${pieces} pieces; ${turned === 1 ? 'as turned' : turned === 0 ? 'as glued' : 'partly turned'}.`}

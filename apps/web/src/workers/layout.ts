@@ -7,9 +7,10 @@ import {
   type HighsLike,
   howMany,
   type Lumber,
-  ownerName,
+  type Owned,
   placed,
   type Reason,
+  rollOf,
   type Shop,
   solverOf,
   solving,
@@ -23,8 +24,8 @@ export interface LayoutAsk {
   readonly shop: Shop;
   readonly goal: Goal;
   readonly buying: boolean;
-  readonly rings: number;
-  readonly blanks: number;
+  /** What pieces belong to. */
+  readonly owned: Owned;
 }
 
 /** How far one wood's layout is. */
@@ -44,12 +45,9 @@ export interface LayoutState {
   readonly done: boolean;
 }
 
-const counted = (length: number) => ({ length });
-
 /** The demands of all woods; what pieces belong to is said by name. */
-function demands({ lumber, boards, shop, goal, rings, blanks }: LayoutAsk, buying: boolean): Demand[] {
-  const counts = { rings: counted(rings), blanks: counted(blanks) };
-  return demandsOf(lumber, boards, shop, { goal, buying, nameOf: (index) => ownerName(counts, index) });
+function demands({ lumber, boards, shop, goal, owned }: LayoutAsk, buying: boolean): Demand[] {
+  return demandsOf(lumber, boards, shop, rollOf(owned), { goal, buying });
 }
 
 /** Lays out all woods: a good answer of each at once, then better ones with their bounds, told as they come. */

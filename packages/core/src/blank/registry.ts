@@ -1,7 +1,8 @@
 import { z } from 'zod';
-import type { RingPieces } from '../lumber/wants.js';
+import type { OwnedPieces } from '../lumber/wants.js';
 import { mm } from '../measure/quantity.js';
 import type { Result } from '../measure/reason.js';
+import { blankOwner } from '../ring/owner.js';
 import { volumeOfSolid } from '../ring/space.js';
 import { type BentParams, bentParams, makeBent } from './bent.js';
 import type { MadeBlank } from './contract.js';
@@ -51,8 +52,8 @@ export const makeBlank = (making: BlankMaking): Result<MadeBlank> =>
 export const blankPlaces = (making: BlankMaking): number =>
   making.kind === 'globe' ? globePlaces(making) : making.wedges * making.segments;
 
-/** Pieces of a blank by kind and wood; `ring` is the number under which they are listed. */
-export function blankPieces(made: MadeBlank, ring: number, woodAt: (place: number) => string): RingPieces[] {
+/** Pieces of a blank, by its id in the document, by kind and wood. */
+export function blankPieces(made: MadeBlank, id: string, woodAt: (place: number) => string): OwnedPieces[] {
   return made.kinds.flatMap((kind) => {
     const byWood = new Map<string, number[]>();
     for (const place of kind.places) {
@@ -62,7 +63,7 @@ export function blankPieces(made: MadeBlank, ring: number, woodAt: (place: numbe
       else byWood.set(wood, [place]);
     }
     return [...byWood].map(([wood, places]) => ({
-      ring,
+      owner: blankOwner(id),
       wood,
       kind,
       count: places.length,

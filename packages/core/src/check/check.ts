@@ -4,6 +4,7 @@ import type { RingPlan } from '../lumber/ringPlan.js';
 import type { RingMaking } from '../making/registry.js';
 import type { MotifUse } from '../pattern/motifUse.js';
 import type { Tone } from '../pattern/tones.js';
+import type { Owner, Roll } from '../ring/owner.js';
 import type { Shop } from '../settings/shop.js';
 
 /** What puts a check right, as data; `project/commands/remedies.ts` turns it into an edit. Rings by index. */
@@ -15,18 +16,20 @@ export type Remedy =
   | { readonly does: 'make-as'; readonly ring: number; readonly making: RingMaking }
   | { readonly does: 'alternate-hands'; readonly rings: readonly number[] }
   | { readonly does: 'cut-one-hand'; readonly rings: readonly number[] }
-  | { readonly does: 'fewer-segments'; readonly ring: number; readonly shortestMm: number }
+  | { readonly does: 'fewer-segments'; readonly rings: readonly number[]; readonly shortestMm: number }
   | { readonly does: 'split'; readonly ring: number; readonly atMm: number }
   | { readonly does: 'remove'; readonly rings: readonly number[] }
   | { readonly does: 'top-up' }
   | { readonly does: 'form-to-stack' };
 
-/** Something to look at: a sentence with its numbers, lengths in mm, the ring (by index) it is about, what helps. */
+/** Something to look at: a sentence with its numbers, lengths in mm, what it is about from the bottom, what helps. */
 export interface Check {
   readonly code: string;
-  readonly ring: number | null;
+  readonly owners: readonly Owner[];
   readonly message: string;
   readonly remedies: readonly Remedy[];
+  /** Good to know, and nothing that has to be put right. */
+  readonly note?: true;
 }
 
 /** What a check may look at. */
@@ -37,6 +40,7 @@ export interface Subject {
   /** How far the wall stands over the top of the stack and under its foot, where slanted cuts run out there (mm). */
   readonly over: { readonly topMm: number; readonly footMm: number };
   readonly lumber: Lumber;
+  readonly roll: Roll;
   readonly palette: readonly { readonly tone: Tone }[];
   readonly motifs: readonly { readonly use: MotifUse }[];
 }

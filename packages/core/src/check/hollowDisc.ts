@@ -1,15 +1,21 @@
 import { sayMm } from '../measure/format.js';
+import { ringOwner } from '../ring/owner.js';
 import type { Check, Subject } from './check.js';
 
 /** Solid discs and plugs where the form is hollow all the way through: wood that is only turned away. */
 export const hollowDiscChecks = ({ rings }: Subject): Check[] =>
-  rings.flatMap(({ index, need, pieces }) => {
+  rings.flatMap(({ index, id, need, pieces }) => {
     const solid = pieces.some(
       ({ kind: { stock } }) => stock.from === 'panel' && (stock.shape === 'disc' || stock.shape === 'plug'),
     );
     if (need.innerMm === 0 || !solid) return [];
     const message = `Ring ${index + 1} is solid where a ring would do: a hole of ${sayMm(2 * need.innerMm)} is turned away.`;
     return [
-      { code: 'hollow-disc', ring: index, message, remedies: [{ does: 'make-segments', ring: index }] },
+      {
+        code: 'hollow-disc',
+        owners: [ringOwner(id)],
+        message,
+        remedies: [{ does: 'make-segments', ring: index }],
+      },
     ];
   });

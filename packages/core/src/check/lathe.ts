@@ -2,6 +2,7 @@ import { radiusAt } from '../form/curve.js';
 import { brimOf } from '../form/vessel.js';
 import { sayMm } from '../measure/format.js';
 import type { Check, Subject } from './check.js';
+import { ownersOf } from './said.js';
 
 /** What the lathe and its tools cannot take: the widest blank, the foot in the jaws, the depth of the hollow. */
 export const latheChecks = (subject: Subject): Check[] => [
@@ -15,7 +16,7 @@ function widestBlank({ rings, shop: { swingRadiusMm, bedDistanceMm } }: Subject)
   const corners = `Ring ${widest.index + 1} is ${sayMm(widest.cornerMm)} from the axis to its corners before turning`;
   const check = (code: string, rest: string): Check => ({
     code,
-    ring: widest.index,
+    owners: ownersOf([widest]),
     message: `${corners}; ${rest}.`,
     remedies: [],
   });
@@ -30,16 +31,16 @@ function widestBlank({ rings, shop: { swingRadiusMm, bedDistanceMm } }: Subject)
     : [];
 }
 
-function footInJaws({ vessel, shop: { jawLeastMm, jawMostMm } }: Subject): Check[] {
+function footInJaws({ rings, vessel, shop: { jawLeastMm, jawMostMm } }: Subject): Check[] {
   const foot = 2 * radiusAt(vessel.outside, 0);
   if (foot >= jawLeastMm && foot <= jawMostMm) return [];
-  const message = `The foot is ${sayMm(foot)} across; your jaws hold ${sayMm(jawLeastMm)} to ${sayMm(jawMostMm)}. Plan a tenon or a waste block that they can hold.`;
-  return [{ code: 'jaws', ring: 0, message, remedies: [] }];
+  const message = `The foot is ${sayMm(foot)} across; your jaws hold ${sayMm(jawLeastMm)} to ${sayMm(jawMostMm)}. A faceplate, a glue block, jam or bowl jaws, or a tenon of a size that they hold are other ways.`;
+  return [{ code: 'jaws', owners: ownersOf([rings[0]!]), message, remedies: [], note: true }];
 }
 
 function reach({ vessel, shop: { reachMm } }: Subject): Check[] {
   const depth = brimOf(vessel) - vessel.hollowFromMm;
   if (!vessel.inside || depth <= reachMm) return [];
   const message = `The hollow is ${sayMm(depth)} deep; your tools reach ${sayMm(reachMm)}. Hollow the lower part before the upper rings go on.`;
-  return [{ code: 'reach', ring: null, message, remedies: [] }];
+  return [{ code: 'reach', owners: [], message, remedies: [] }];
 }

@@ -1,8 +1,9 @@
+import { ringOwner } from '../ring/owner.js';
 import type { Check, Remedy, Subject } from './check.js';
 
 /** Rings solid to the centre that are made of segments: the points never meet well. */
 export const meetingPointChecks = ({ rings }: Subject): Check[] =>
-  rings.flatMap(({ index, gives, pieces }) => {
+  rings.flatMap(({ index, id, gives, pieces }) => {
     const filled = pieces.some(
       ({ kind: { stock } }) => stock.from === 'panel' && (stock.shape === 'disc' || stock.shape === 'plug'),
     );
@@ -19,5 +20,5 @@ export const meetingPointChecks = ({ rings }: Subject): Check[] =>
       { does: 'make-disc', ring: index },
       { does: 'make-plugged', ring: index },
     ];
-    return [{ code: 'meeting-points', ring: index, message, remedies }];
+    return [{ code: 'meeting-points', owners: [ringOwner(id)], message, remedies }];
   });

@@ -1,4 +1,5 @@
 import type { RingPlan } from '../lumber/ringPlan.js';
+import { ringOwner } from '../ring/owner.js';
 import type { Check, Subject } from './check.js';
 
 /** Less glue than this holds next to nothing (mm²). */
@@ -10,7 +11,12 @@ export const openWorkChecks = ({ rings }: Subject): Check[] => {
   return rings.flatMap((ring, i): Check[] => {
     const checks: Check[] = [];
     const say = (code: string, message: string) =>
-      checks.push({ code, ring: ring.index, message: `Ring ${ring.index + 1} ${message}`, remedies: [] });
+      checks.push({
+        code,
+        owners: [ringOwner(ring.id)],
+        message: `Ring ${ring.index + 1} ${message}`,
+        remedies: [],
+      });
     if (open(ring) && i === 0)
       say('open-below', 'has gaps and nothing under it: the first open row sits on a disc or a closed ring.');
     if (open(ring) && i === rings.length - 1)

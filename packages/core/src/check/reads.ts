@@ -1,4 +1,5 @@
 import type { Check, Subject } from './check.js';
+import { ownersOf, ringsSaid } from './said.js';
 
 /** Runs of rings too few to read as what they are meant for: weaving, blocks. Told once a run, at its lowest ring. */
 export const readsChecks = ({ rings }: Subject): Check[] => {
@@ -9,10 +10,11 @@ export const readsChecks = ({ rings }: Subject): Check[] => {
     const last = rings[i + 1]?.reads?.as !== reads?.as;
     const many = i - from + 1;
     if (!reads || !last || many >= reads.rings) return;
+    const run = rings.slice(from, i + 1);
     checks.push({
       code: 'too-few-to-read',
-      ring: from,
-      message: `${many === 1 ? `Ring ${from + 1} alone is` : `Rings ${from + 1} to ${i + 1} are`} too few to read as ${reads.as}; it takes ${reads.rings} on top of each other.`,
+      owners: ownersOf(run),
+      message: `${ringsSaid(run)} ${many === 1 ? 'alone is' : 'are'} too few to read as ${reads.as}; it takes ${reads.rings} on top of each other.`,
       remedies: [],
     });
   });

@@ -1,12 +1,15 @@
 import type { Check, Subject } from './check.js';
+import { alike, ownersOf, ringsSaid } from './said.js';
 
 /** What the way in which a ring is made has to say about it. */
 export const ringWarningChecks = ({ rings }: Subject): Check[] =>
-  rings.flatMap(({ index, warnings }) =>
-    warnings.map(({ code, message }) => ({
-      code,
-      ring: index,
-      message: `Ring ${index + 1}: ${message}`,
-      remedies: [],
-    })),
-  );
+  alike(
+    rings,
+    ({ warnings }) => warnings,
+    ({ code, message }) => `${code} ${message}`,
+  ).map(({ of: { code, message }, rings }) => ({
+    code,
+    owners: ownersOf(rings),
+    message: `${ringsSaid(rings)}: ${message}`,
+    remedies: [],
+  }));

@@ -1,15 +1,29 @@
+import type { RingPlan } from '../lumber/ringPlan.js';
 import { sayMm } from '../measure/format.js';
 import type { Check, Subject } from './check.js';
+import { ownersOf, ringsSaid } from './said.js';
 
-/** Segments too short to be held at the saw. */
-export const shortSegmentChecks = ({ rings, shop }: Subject): Check[] =>
-  rings.flatMap(({ index, pieces }) => {
-    const edges = pieces.flatMap(({ kind: { stock } }) =>
+/** Segments too short to be held at the saw: told once for all rings that have them. */
+export function shortSegmentChecks({ rings, shop: { shortestEdgeMm } }: Subject): Check[] {
+  const short = rings.filter((ring) => shortestEdge(ring) < shortestEdgeMm);
+  if (short.length === 0) return [];
+  const shortest = Math.min(...short.map(shortestEdge));
+  const have = short.length === 1 ? 'has' : 'have';
+  return [
+    {
+      code: 'short-segment',
+      owners: ownersOf(short),
+      message: `${ringsSaid(short)} ${have} segments with a long edge of ${short.length === 1 ? '' : 'down to '}${sayMm(shortest)}; under ${sayMm(shortestEdgeMm)} they cannot be held at the saw.`,
+      remedies: [
+        { does: 'fewer-segments', rings: short.map(({ index }) => index), shortestMm: shortestEdgeMm },
+      ],
+    },
+  ];
+}
+
+const shortestEdge = ({ pieces }: RingPlan): number =>
+  Math.min(
+    ...pieces.flatMap(({ kind: { stock } }) =>
       stock.from === 'strip' && stock.cutAngle > 0 ? [stock.boardEdgeMm ?? stock.longEdgeMm] : [],
-    );
-    const shortest = Math.min(...edges);
-    if (shortest >= shop.shortestEdgeMm) return [];
-    const message = `Ring ${index + 1} has segments with a long edge of ${sayMm(shortest)}; under ${sayMm(shop.shortestEdgeMm)} they cannot be held at the saw.`;
-    const fewer = { does: 'fewer-segments' as const, ring: index, shortestMm: shop.shortestEdgeMm };
-    return [{ code: 'short-segment', ring: index, message, remedies: [fewer] }];
-  });
+    ),
+  );

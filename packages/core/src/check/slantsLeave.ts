@@ -10,7 +10,7 @@ export function slantsLeaveChecks({ over: { topMm, footMm } }: Subject): Check[]
   ].filter((part) => part !== false);
   return said.map(([where, byMm, help]) => ({
     code: 'slant-leaves',
-    ring: null,
+    owners: [],
     message: `A slanted band runs out at the ${where}: up to ${sayMm(byMm)} of the wall has no wood there. Put the band ${help}, or give the work more height.`,
     remedies: [],
   }));

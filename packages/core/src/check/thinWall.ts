@@ -1,5 +1,7 @@
-import { wallAt } from '../form/vessel.js';
+import { type Vessel, wallAt } from '../form/vessel.js';
 import { sayMm } from '../measure/format.js';
+import { remembered } from '../measure/memo.js';
+import { ringOwner } from '../ring/owner.js';
 import type { Check, Subject } from './check.js';
 
 /** Heights at which the wall is measured. */
@@ -10,6 +12,15 @@ const NOTICED = 0.05;
 /** A finished wall thinner than the shop dares. */
 export function thinWallChecks({ vessel, rings, shop }: Subject): Check[] {
   if (!vessel.inside) return [];
+  const thinnest = thinnestOf(vessel);
+  if (thinnest.wall >= shop.leastWallMm - 0.01) return [];
+  const ring = rings.find(({ topMm }) => topMm >= thinnest.z);
+  const message = `The wall is only ${sayMm(thinnest.wall)} thick at height ${sayMm(thinnest.z)}; you want at least ${sayMm(shop.leastWallMm)}.`;
+  return [{ code: 'thin-wall', owners: ring ? [ringOwner(ring.id)] : [], message, remedies: [] }];
+}
+
+/** The thinnest of the stations of a wall, the lowest of those that are alike. */
+const thinnestOf = remembered((vessel: Vessel) => {
   const { hollowFromMm: from, hollowToMm: to } = vessel;
   let thinnest = { wall: Infinity, z: from };
   for (let i = 0; i <= STATIONS; i++) {
@@ -17,8 +28,5 @@ export function thinWallChecks({ vessel, rings, shop }: Subject): Check[] {
     const wall = wallAt(vessel, z) ?? Infinity;
     if (wall < thinnest.wall - NOTICED) thinnest = { wall, z };
   }
-  if (thinnest.wall >= shop.leastWallMm - 0.01) return [];
-  const ring = rings.findIndex(({ topMm }) => topMm >= thinnest.z);
-  const message = `The wall is only ${sayMm(thinnest.wall)} thick at height ${sayMm(thinnest.z)}; you want at least ${sayMm(shop.leastWallMm)}.`;
-  return [{ code: 'thin-wall', ring: ring < 0 ? null : ring, message, remedies: [] }];
-}
+  return thinnest;
+});

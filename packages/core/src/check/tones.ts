@@ -11,7 +11,7 @@ export const toneChecks = ({ palette, motifs }: Subject): Check[] =>
     return [
       {
         code: 'tone-missing',
-        ring: null,
+        owners: [],
         message: `The motif “${motifOf(use.kind)!.name}” speaks of ${which}, which no wood on the palette is; another wood stands in. Give a wood that tone, or the motif another one.`,
         remedies: [],
       },

@@ -1,5 +1,6 @@
 import { sayMm } from '../measure/format.js';
 import { shortfall } from '../ring/need.js';
+import { ringOwner } from '../ring/owner.js';
 import type { Check, Subject } from './check.js';
 
 /** A ring that comes this near to its wall still holds it (mm): nobody measures closer. */
@@ -7,7 +8,7 @@ const NEAR_ENOUGH = 0.01;
 
 /** Rings whose size stands and that do not hold the wall of the form. */
 export const tooNarrowChecks = ({ rings }: Subject): Check[] =>
-  rings.flatMap(({ index, gives, wallAlong, fixed }) => {
+  rings.flatMap(({ index, id, gives, wallAlong, fixed }) => {
     if (!gives) return [];
     const { outsideMm, insideMm } = shortfall(gives, wallAlong);
     const wrong = [
@@ -18,7 +19,7 @@ export const tooNarrowChecks = ({ rings }: Subject): Check[] =>
     return [
       {
         code: 'too-narrow',
-        ring: index,
+        owners: [ringOwner(id)],
         message: `Ring ${index + 1} ${wrong.join(' and ')}.`,
         remedies: fixed ? [{ does: 'follow-form' as const, ring: index }] : [],
       },

@@ -2,6 +2,7 @@ import { mitred } from '../making/stock.js';
 import { INCH, trimZeros, type UnitSystem } from '../measure/format.js';
 import { degrees } from '../measure/quantity.js';
 import type { Plan } from '../project/plan.js';
+import { rollOf } from '../ring/owner.js';
 import type { Species } from '../wood/species.js';
 import { csvOf } from './csv.js';
 
@@ -14,22 +15,18 @@ type Row = Record<string, string | number>;
 export function cutListCsv(plan: Plan, woods: readonly Species[], system: UnitSystem): string {
   const unit = system === 'mm' ? 'mm' : 'in';
   const size = (mm: number) => trimZeros(unit === 'mm' ? mm.toFixed(2) : (mm / INCH).toFixed(3));
-  const nameOf = new Map(woods.map((wood) => [wood.id, wood.name]));
-  const owners = [
-    ...plan.rings.map(({ index, pieces }) => ({ name: String(index + 1), pieces })),
-    ...plan.blanks.map(({ pieces }, i) => ({ name: `blank ${i + 1}`, pieces })),
-    ...plan.slants.map((pieces, i) => ({ name: `slanted band ${i + 1}`, pieces: [pieces] })),
-  ];
-  const rows = owners.flatMap((owner) =>
-    owner.pieces.map(({ wood, kind, count }): Row => {
+  const woodOf = new Map(woods.map((wood) => [wood.id, wood.name]));
+  const { nameOf } = rollOf(plan);
+  const rows = [...plan.rings, ...plan.slants, ...plan.blanks].flatMap(({ pieces }) =>
+    pieces.map(({ owner, wood, kind, count }): Row => {
       const { stock } = kind;
       const strip = mitred(stock);
       const panel = stock.from === 'panel' ? stock : null;
       const tilt = stock.from === 'stash' || stock.from === 'slice' ? undefined : stock.bladeTilt;
       return {
-        ring: owner.name,
+        for: nameOf(owner),
         piece: kind.name,
-        wood: nameOf.get(wood) ?? wood,
+        wood: woodOf.get(wood) ?? wood,
         count,
         'cut angle °': strip ? trimZeros(degrees(strip.cutAngle).toFixed(2)) : '',
         'blade tilt °': tilt ? trimZeros(degrees(tilt).toFixed(2)) : '',

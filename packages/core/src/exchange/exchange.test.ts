@@ -66,7 +66,7 @@ test('the cut list reads back with another CSV reader’s rules: counts and inch
   expect(errors).toEqual([]);
   expect(data.reduce((sum, row) => sum + Number(row.count), 0)).toBe(planned.value.pieces);
   const ring = planned.value.rings[8]!.pieces[0]!.kind.stock;
-  const row = data.find((candidate) => candidate.ring === '9')!;
+  const row = data.find((candidate) => candidate.for === 'ring 9')!;
   expect(Number(row['long edge in']) * INCH).toBeCloseTo(
     ring.from === 'strip' ? ring.longEdgeMm : Number.NaN,
     1,

@@ -1,7 +1,7 @@
 import type { Section } from '../lumber/board.js';
 import { drawnPieces } from '../lumber/layout/outlines.js';
 import type { WoodLayout } from '../lumber/layout/placed.js';
-import type { Owner } from '../lumber/owners.js';
+import type { Roll } from '../ring/owner.js';
 import type { Species } from '../wood/species.js';
 import type { DrawnLine, DrawnText, FlatDrawing } from './drawing.js';
 
@@ -20,7 +20,7 @@ const rectangle = ({ xMm, yMm, lengthMm, widthMm }: Section, x: number, y: numbe
 export function layoutDrawing(
   layouts: readonly WoodLayout[],
   woods: readonly Species[],
-  nameOf: Owner,
+  { nameOf }: Roll,
 ): FlatDrawing {
   const lines: DrawnLine[] = [];
   const texts: DrawnText[] = [];
@@ -44,7 +44,7 @@ export function layoutDrawing(
             layer: 'Pieces',
             points: outline.map(({ x, y }) => ({ x: x + APART, y: y + up })),
             closed: true,
-            title: piece.ring === null ? 'spare' : nameOf(piece.ring),
+            title: piece.owner ? nameOf(piece.owner) : 'spare',
           });
       }
       const from = stock.board ? 'on hand' : `to buy, ${stock.quarter?.name ?? ''}`;

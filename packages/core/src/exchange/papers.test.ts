@@ -13,6 +13,7 @@ import { afterCutting, splitBoard } from '../lumber/splitBoard.js';
 import { mm } from '../measure/quantity.js';
 import { BOARD_FOOT } from '../measure/volume.js';
 import { prepare } from '../project/prepare.js';
+import { rollOf } from '../ring/owner.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
 import { planned } from '../testing/pieces.js';
 import { anyBoard } from '../testing/randomBoards.js';
@@ -36,7 +37,7 @@ const cup = demoProjects()[0]!;
 const plan = planned(cup);
 const boards: Board[] = demoBoards().map((board, i) => ({ ...board, id: `b${i}` }));
 const shop = { ...DEFAULT_SHOP, prices: { purpleheart: 20 } };
-const layouts = demandsOf(plan.lumber, boards, shop).map((demand) =>
+const layouts = demandsOf(plan.lumber, boards, shop, rollOf(plan)).map((demand) =>
   placed(demand, greedy(demand.problem), shop),
 );
 const read = (csv: string) => Papa.parse<Record<string, string>>(csv, { header: true }).data;
@@ -68,7 +69,7 @@ function readBack(drawing: FlatDrawing): void {
 
 describe('drawings, read back by other libraries', () => {
   test('boards as sawn: boards, defects, strips, pieces and offcuts on layers', () => {
-    const drawing = layoutDrawing(layouts, SHIPPED_WOODS, (ring) => `ring ${ring + 1}`);
+    const drawing = layoutDrawing(layouts, SHIPPED_WOODS, rollOf(plan));
     readBack(drawing);
     const pieces = layouts.flatMap((layout) =>
       layout.boards.flatMap(({ strips }) => strips.map(({ leaves }) => leaves[0]!.length)),
@@ -153,7 +154,7 @@ describe('tables', () => {
     expect(set.reduce((sum, row) => sum + Number(row.pieces) + Number(row.spares), 0)).toBe(mitred);
     expect(Object.keys(set[0]!)).toContain('stop in');
     expect(read(accountCsv(plan, SHIPPED_WOODS, 'mm'))).toHaveLength(plan.lumber.woods.length);
-    const sawn = read(layoutCsv(layouts, SHIPPED_WOODS, 'mm', (ring) => `ring ${ring + 1}`));
+    const sawn = read(layoutCsv(layouts, SHIPPED_WOODS, 'mm', rollOf(plan)));
     expect(sawn).toHaveLength(
       layouts.flatMap(({ boards }) => boards).reduce((sum, { strips }) => sum + strips.length, 0),
     );

@@ -1,12 +1,12 @@
 import type { Buying } from '../lumber/layout/buying.js';
 import type { WoodLayout } from '../lumber/layout/placed.js';
 import type { WoodLedger } from '../lumber/ledger.js';
-import { type Owner, ownerName } from '../lumber/owners.js';
 import { setupsOf } from '../lumber/setups.js';
 import { INCH, trimZeros, type UnitSystem } from '../measure/format.js';
 import { degrees } from '../measure/quantity.js';
 import { boardFeet } from '../measure/volume.js';
 import type { Plan } from '../project/plan.js';
+import { type Roll, rollOf } from '../ring/owner.js';
 import type { Species } from '../wood/species.js';
 import { csvOf } from './csv.js';
 
@@ -43,7 +43,7 @@ export function ringsCsv(plan: Plan, woods: readonly Species[], system: UnitSyst
 /** Strips by wood and setting, a row for each that is ripped; then blocks. */
 export function stripsCsv(plan: Plan, woods: readonly Species[], system: UnitSystem): string {
   const { unit, size, wood, angle } = writer(woods, system);
-  const nameOf: Owner = (index) => ownerName(plan, index);
+  const { nameOf } = rollOf(plan);
   const strips = plan.lumber.strips.flatMap((list) =>
     list.strips.map(
       ({ lengthMm, cuts }): Record<string, string | number> => ({
@@ -57,9 +57,7 @@ export function stripsCsv(plan: Plan, woods: readonly Species[], system: UnitSys
         'cut angle °': angle(list.cutAngle),
         'blade tilt °': angle(list.bladeTilt),
         cutting: list.cutting,
-        pieces: cuts
-          .map(({ ring, count }) => `${ring === null ? 'spare' : nameOf(ring)}: ${count}`)
-          .join('; '),
+        pieces: cuts.map(({ owner, count }) => `${owner ? nameOf(owner) : 'spare'}: ${count}`).join('; '),
       }),
     ),
   );
@@ -75,7 +73,7 @@ export function stripsCsv(plan: Plan, woods: readonly Species[], system: UnitSys
       'cut angle °': '',
       'blade tilt °': '',
       cutting: '',
-      pieces: nameOf(panel.ring),
+      pieces: nameOf(panel.owner),
     }),
   );
   return csvOf([...strips, ...blocks]);
@@ -84,6 +82,7 @@ export function stripsCsv(plan: Plan, woods: readonly Species[], system: UnitSys
 /** Settings of the saw in the order in which it is set, a row for every stop. */
 export function setupsCsv(plan: Plan, woods: readonly Species[], system: UnitSystem): string {
   const { unit, size, wood, angle } = writer(woods, system);
+  const { nameOf } = rollOf(plan);
   return csvOf(
     setupsOf(plan.lumber).flatMap(({ cutAngle, bladeTilt, wedge, cutting, stops }, i) =>
       stops.map((stop) => ({
@@ -99,7 +98,7 @@ export function setupsCsv(plan: Plan, woods: readonly Species[], system: UnitSys
         [`thickness ${unit}`]: size(stop.thicknessMm),
         pieces: stop.pieces,
         spares: stop.spares,
-        rings: stop.rings.map((ring) => ownerName(plan, ring)).join(', '),
+        for: stop.owners.map(nameOf).join(', '),
       })),
     ),
   );
@@ -126,7 +125,7 @@ export function layoutCsv(
   layouts: readonly WoodLayout[],
   woods: readonly Species[],
   system: UnitSystem,
-  nameOf: Owner,
+  { nameOf }: Roll,
 ): string {
   const { unit, size, wood } = writer(woods, system);
   return csvOf(
@@ -134,8 +133,8 @@ export function layoutCsv(
       layout.boards.flatMap(({ stock, strips }, board) =>
         strips.map((strip) => {
           const counts = new Map<string, number>();
-          for (const { ring } of strip.leaves.flat()) {
-            const whose = ring === null ? 'spare' : nameOf(ring);
+          for (const { owner } of strip.leaves.flat()) {
+            const whose = owner ? nameOf(owner) : 'spare';
             counts.set(whose, (counts.get(whose) ?? 0) + 1);
           }
           return {

@@ -1,4 +1,5 @@
 import { sayMm } from '../measure/format.js';
+import { rememberedWhenFrozen } from '../measure/memo.js';
 import { done, type Reason, type Result, refuse, refused } from '../measure/reason.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import { type Curve, curveThrough, pieceRadius, piecesBetween, radiusAt, topOf } from './curve.js';
@@ -60,7 +61,7 @@ export function wallAt(vessel: Vessel, z: number): number | null {
  * Makes a form ready, or says what cannot be: points that do not rise, a floor above the top, a wall that closes the
  * inside or pinches it, an inside that crosses the outside, a recess or a lid that do not go with them.
  */
-export function vesselOf(form: Form): Result<Vessel> {
+export const vesselOf = rememberedWhenFrozen((form: Form): Result<Vessel> => {
   const wrong = [...outsideOrder(form.points), ...insideOrder(form.inside), ...wallOrder(form.inside)];
   if (wrong.length > 0) return refused(...wrong);
   const outside = curveThrough(form.points);
@@ -80,7 +81,7 @@ export function vesselOf(form: Form): Result<Vessel> {
   };
   const recess = form.recess ? recessReasons(form.recess, outside, vessel.hollowFromMm) : [];
   return recess.length > 0 ? refused(...recess) : done(vessel);
-}
+});
 
 function insideOf({ inside, lid }: Form, outside: Curve, heightMm: number): Result<Curve | null> {
   if (inside.by === 'curve') return ownInside(inside.points, outside, heightMm, lid !== null);

@@ -1,5 +1,6 @@
 import type { PanelStock } from '../making/stock.js';
 import type { Mm } from '../measure/quantity.js';
+import type { Owner } from '../ring/owner.js';
 import type { Shop } from '../settings/shop.js';
 import { cutsFor, endsAlong, kerfAlong, meanLength, pieceAlong, type StripSetting } from './cutting.js';
 import type { WoodLedger } from './ledger.js';
@@ -8,7 +9,7 @@ import type { Cut, StripList } from './strips.js';
 
 /** Blocks of board that discs, plugs or staves are sawn from. */
 export interface Panel {
-  readonly ring: number;
+  readonly owner: Owner;
   readonly wood: string;
   /** What the pieces that come from it are called. */
   readonly name: string;

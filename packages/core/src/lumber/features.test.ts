@@ -3,7 +3,7 @@ import { demoProjects } from '../demo/index.js';
 import { volumeOfAll } from '../making/layOut.js';
 import { mm } from '../measure/quantity.js';
 import * as edit from '../project/commands/edits.js';
-import { after, planned, rings } from '../testing/pieces.js';
+import { after, placeIn, planned, rings } from '../testing/pieces.js';
 import type { WoodLedger } from './ledger.js';
 
 const demo = (name: string) => demoProjects().find((project) => project.name.includes(name))!;
@@ -25,7 +25,7 @@ describe('wood of feature rings', () => {
         );
       }, 0);
       const { blanks, slants } = planned(project);
-      const beside = [...blanks.flatMap(({ pieces }) => pieces), ...slants];
+      const beside = [...blanks.flatMap(({ pieces }) => pieces), ...slants.flatMap(({ pieces }) => pieces)];
       const whole = laid + beside.reduce((n, { count, volumeMm3 }) => n + count * volumeMm3, 0);
       // Segments with plugs, and rims that are bored, are counted as they are sawn, whole.
       expect(sum(project, 'segments') / whole).toBeGreaterThan(0.995);
@@ -37,7 +37,7 @@ describe('wood of feature rings', () => {
     const ring = rings(vase)[4]!;
     if (!ring.made.ok) throw new Error('ring');
     const boards = ring.made.value.figures.find(({ name }) => name === 'Boards')!.value;
-    const layers = planned(vase).lumber.panels.filter((panel) => panel.ring === 4);
+    const layers = planned(vase).lumber.panels.filter(({ owner }) => placeIn(vase)(owner) === 4);
     expect(layers.map(({ name }) => name)).toEqual(['Layer 1', 'Layer 2', 'Layer 3', 'Layer 4', 'Layer 5']);
     for (const layer of layers) {
       expect(layer.count).toBe(boards);
@@ -58,7 +58,7 @@ describe('wood of feature rings', () => {
   test('a section of a twisted stack is bought once, and what slicing loses is told', () => {
     const goblet = demo('Goblet');
     const { panels } = planned(goblet).lumber;
-    const first = panels.filter(({ ring }) => ring === 0);
+    const first = panels.filter(({ owner }) => placeIn(goblet)(owner) === 0);
     expect(first.length).toBeGreaterThan(8);
     // Six slices of 7 and five kerfs of 1.6 of a board of 54: 42 stay.
     expect(first[0]!.netMm).toBe(42);
@@ -82,7 +82,7 @@ describe('checks of feature rings', () => {
       }),
     );
     const check = planned(bowl).checks.find(({ code }) => code === 'layer-line')!;
-    expect(check.ring).toBe(5);
+    expect(check.owners.map(placeIn(bowl))).toEqual([5]);
     expect(check.message).toMatch(/The bottom of plug 1 .* outside by .* is left inside/);
   });
   test('too few rows to read are told once a run', () => {

@@ -56,3 +56,10 @@ export const emptyLedger = (): WoodLedger => ({
   allowance: 0,
   bought: 0,
 });
+
+const KEYS = Object.keys(emptyLedger()) as (keyof WoodLedger)[];
+
+/** Enters all of one account into another. */
+export function addLedger(into: WoodLedger, from: WoodLedger): void {
+  for (const key of KEYS) into[key] += from[key];
+}

@@ -5,7 +5,9 @@ import { INCH } from '../measure/format.js';
 import { fromDegrees, mm, rad } from '../measure/quantity.js';
 import { plan } from '../project/plan.js';
 import { prepare } from '../project/prepare.js';
+import { ringOwner, rollOf } from '../ring/owner.js';
 import { DEFAULT_SHOP, type Shop } from '../settings/shop.js';
+import { NOBODY } from '../testing/pieces.js';
 import { anyProject, formOf } from '../testing/random.js';
 import { kerfAlong, lengthFor, meanLength, wedgeAlong } from './cutting.js';
 import type { WoodLedger } from './ledger.js';
@@ -56,7 +58,16 @@ const want = (count: number, longEdge = 40): StripWant => ({
   cutAngle: fromDegrees(15),
   bladeTilt: rad(0),
   cutting: 'turned-over',
-  cuts: [{ ring: 0, purpose: 'ring', longEdgeMm: mm(longEdge), count, keptMm: mm(17), resawMm: mm(0) }],
+  cuts: [
+    {
+      owner: ringOwner('a'),
+      purpose: 'piece',
+      longEdgeMm: mm(longEdge),
+      count,
+      keptMm: mm(17),
+      resawMm: mm(0),
+    },
+  ],
 });
 
 describe('strips', () => {
@@ -66,7 +77,7 @@ describe('strips', () => {
         fc.integer({ min: 1, max: 300 }),
         fc.double({ min: 12, max: 200, noNaN: true }),
         (count, longEdge) => {
-          const list = cutIntoStrips(want(count, longEdge), shop);
+          const list = cutIntoStrips(want(count, longEdge), shop, NOBODY);
           if (!list.ok) throw new Error('strips');
           const setting = { ...want(1), kerfMm: shop.kerfMm };
           let cut = 0;
@@ -85,7 +96,7 @@ describe('strips', () => {
   });
 
   test('a segment longer than a strip is refused with both lengths', () => {
-    const refused = cutIntoStrips(want(4, 900), shop);
+    const refused = cutIntoStrips(want(4, 900), shop, rollOf({ rings: [{ id: 'a' }] }));
     expect(refused).toMatchObject({
       ok: false,
       reasons: [{ code: 'segment-longer-than-strip', path: 'rings.0' }],
@@ -94,7 +105,7 @@ describe('strips', () => {
 
   test('spares: one test piece a setting and 5 %, rounded up', () => {
     const spares = withSpares([...want(24).cuts, ...want(12, 30).cuts], DEFAULT_SHOP).filter(
-      ({ ring }) => ring === null,
+      ({ owner }) => owner === null,
     );
     expect(spares.map(({ count }) => count)).toEqual([3, 2]);
   });

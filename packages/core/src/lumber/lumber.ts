@@ -1,13 +1,14 @@
 import { sayMm } from '../measure/format.js';
+import { remembered, rememberedTogether } from '../measure/memo.js';
 import type { Reason } from '../measure/reason.js';
 import { boardFeet } from '../measure/volume.js';
+import { type Owner, type Roll, rollOf } from '../ring/owner.js';
 import type { Shop } from '../settings/shop.js';
 import { enterPanel, enterStash, enterStrips, type Panel } from './account.js';
-import { emptyLedger, type WoodLedger } from './ledger.js';
-import { type Owner, ringName } from './owners.js';
-import { QUARTERS, type Quarter, quarterFor } from './quarters.js';
+import { addLedger, emptyLedger, type WoodLedger } from './ledger.js';
+import { QUARTERS, quarterFor } from './quarters.js';
 import { cutIntoStrips, type StripList } from './strips.js';
-import { panelsOf, type RingPieces, stripWants } from './wants.js';
+import { type OwnedPieces, panelFor, stripGroups, wantOf } from './wants.js';
 
 /** What one wood comes to: volumes in mm³, board feet as bought. */
 export interface WoodTotal {
@@ -32,24 +33,26 @@ export interface Lumber {
   readonly reasons: readonly Reason[];
 }
 
-/** Strips, squares and board feet for pieces; `finished` is the volume left in the work by wood, mm³. */
+/** What pieces come to: the strips or the block that they are sawn from, and where the wood of it goes. */
+interface Entry<List> {
+  readonly list: List;
+  readonly ledger: WoodLedger;
+  readonly spares: number;
+}
+
+/** Strips, squares and board feet for pieces; `finished` is the volume left in the work by wood, mm³, `roll` names the owners. */
 export function lumberFor(
-  pieces: readonly RingPieces[],
+  pieces: readonly OwnedPieces[],
   finished: ReadonlyMap<string, number>,
   shop: Shop,
-  nameOf: Owner = ringName,
+  roll: Roll,
 ): Lumber {
   const tally = new Map<string, Mutable<WoodTotal>>();
   const of = (wood: string): Mutable<WoodTotal> => {
-    const total = tally.get(wood) ?? {
-      wood,
-      pieces: 0,
-      spares: 0,
-      strips: 0,
-      panels: 0,
-      ledger: emptyLedger(),
-      boardFeet: 0,
-    };
+    const known = tally.get(wood);
+    if (known) return known;
+    const ledger = emptyLedger();
+    const total = { wood, pieces: 0, spares: 0, strips: 0, panels: 0, ledger, boardFeet: 0 };
     tally.set(wood, total);
     return total;
   };
@@ -58,25 +61,22 @@ export function lumberFor(
     if (kind.stock.from === 'stash') enterStash(of(wood).ledger, count * volumeMm3);
   }
   const reasons: Reason[] = [];
-  const strips = stripWants(pieces, shop).flatMap((want): StripListEntry[] => {
-    const list = cutIntoStrips(want, shop, nameOf);
-    const quarter = thickEnough(want.thicknessMm, want.cuts[0]?.ring ?? 0, reasons, nameOf);
-    if (!list.ok) reasons.push(...list.reasons);
-    if (!list.ok || !quarter) return [];
-    const total = of(want.wood);
-    enterStrips(total.ledger, list.value, quarter, shop);
-    total.strips += list.value.strips.length;
-    for (const cut of want.cuts) if (cut.purpose === 'spare') total.spares += cut.count;
-    return [{ ...list.value, quarter: quarter.name }];
-  });
-  const panels = panelsOf(pieces, shop).flatMap((panel): PanelEntry[] => {
-    const quarter = thickEnough(panel.thicknessMm, panel.ring, reasons, nameOf);
-    if (!quarter) return [];
-    const total = of(panel.wood);
-    enterPanel(total.ledger, panel, quarter, shop);
-    total.panels += panel.count;
-    return [{ ...panel, quarter: quarter.name }];
-  });
+  const taken = <List extends { readonly wood: string }>(made: Entry<List> | null, why: () => Reason[]) => {
+    if (!made) reasons.push(...why());
+    if (!made) return [];
+    const total = of(made.list.wood);
+    addLedger(total.ledger, made.ledger);
+    total.spares += made.spares;
+    return [made.list];
+  };
+  const strips = stripGroups(pieces, shop).flatMap((group) =>
+    taken(strippedFrom(group, shop), () => whyNoStrips(group, shop, roll)),
+  );
+  const panels = pieces.flatMap((each) =>
+    each.kind.stock.from === 'panel' ? taken(blockFor(each, shop), () => whyNoBlock(each, shop, roll)) : [],
+  );
+  for (const list of strips) of(list.wood).strips += list.strips.length;
+  for (const panel of panels) of(panel.wood).panels += panel.count;
   for (const total of tally.values()) {
     total.ledger.finished = finished.get(total.wood) ?? 0;
     total.ledger.shavings = total.ledger.segments - total.ledger.finished;
@@ -85,19 +85,55 @@ export function lumberFor(
   return { strips, panels, woods: [...tally.values()], reasons };
 }
 
+/** The strips that a group of pieces is sawn from; null where no strip or no lumber can give them. */
+const strippedFrom = rememberedTogether(
+  (group: readonly OwnedPieces[], shop: Shop): Entry<StripListEntry> | null => {
+    const want = wantOf(group, shop);
+    const list = cutIntoStrips(want, shop, NOBODY);
+    const quarter = quarterFor(want.thicknessMm);
+    if (!list.ok || !quarter) return null;
+    const ledger = emptyLedger();
+    enterStrips(ledger, list.value, quarter, shop);
+    const spares = want.cuts.reduce((sum, { purpose, count }) => sum + (purpose === 'spare' ? count : 0), 0);
+    return { list: { ...list.value, quarter: quarter.name }, ledger, spares };
+  },
+);
+
+/** Reasons are worded anew every time: names of rings change when others come and go. */
+function whyNoStrips(group: readonly OwnedPieces[], shop: Shop, roll: Roll): Reason[] {
+  const want = wantOf(group, shop);
+  const list = cutIntoStrips(want, shop, roll);
+  return [...(list.ok ? [] : list.reasons), ...whyTooThick(want.thicknessMm, group[0]!.owner, roll)];
+}
+
+const blockFor = remembered((pieces: OwnedPieces, shop: Shop): Entry<PanelEntry> | null => {
+  const panel = panelFor(pieces, shop)!;
+  const quarter = quarterFor(panel.thicknessMm);
+  if (!quarter) return null;
+  const ledger = emptyLedger();
+  enterPanel(ledger, panel, quarter, shop);
+  return { list: { ...panel, quarter: quarter.name }, ledger, spares: 0 };
+});
+
+const whyNoBlock = (pieces: OwnedPieces, shop: Shop, roll: Roll): Reason[] =>
+  whyTooThick(panelFor(pieces, shop)!.thicknessMm, pieces.owner, roll);
+
+const NOBODY: Roll = rollOf({ rings: [] });
+
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 type Mutable<T> = { -readonly [K in keyof T]: T[K] };
 
-function thickEnough(planedMm: number, ring: number, reasons: Reason[], nameOf: Owner): Quarter | null {
-  const quarter = quarterFor(planedMm);
+/** Why no lumber is thick enough for pieces; nothing where some is. */
+function whyTooThick(planedMm: number, owner: Owner, roll: Roll): Reason[] {
+  if (quarterFor(planedMm)) return [];
   const thickest = QUARTERS[QUARTERS.length - 1]!;
-  if (!quarter)
-    reasons.push({
+  return [
+    {
       code: 'too-thick',
-      path: `rings.${ring}.heightMm`,
-      message: `${capital(nameOf(ring))} is cut from wood planed to ${sayMm(planedMm)}; the thickest lumber sold, ${thickest.name}, gives ${sayMm(thickest.surfacedMm)}. Use two rings, or glue boards face to face.`,
+      path: roll.pathOf(owner),
+      message: `${capital(roll.nameOf(owner))} is cut from wood planed to ${sayMm(planedMm)}; the thickest lumber sold, ${thickest.name}, gives ${sayMm(thickest.surfacedMm)}. Use two rings, or glue boards face to face.`,
       limits: { most: thickest.surfacedMm },
-    });
-  return quarter;
+    },
+  ];
 }

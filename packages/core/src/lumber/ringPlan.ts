@@ -6,7 +6,7 @@ import type { RingNeed } from '../ring/need.js';
 import type { Band } from '../ring/overlap.js';
 import type { Reach } from '../ring/reach.js';
 import type { Course } from '../ring/stack.js';
-import type { RingPieces } from './wants.js';
+import type { OwnedPieces } from './wants.js';
 
 /** The figures of one ring. */
 export interface RingPlan {
@@ -30,7 +30,7 @@ export interface RingPlan {
   readonly cornerMm: Mm;
   /** Width of the glue joint with the ring below; null for the lowest ring. */
   readonly overlapMm: Mm | null;
-  readonly pieces: readonly RingPieces[];
+  readonly pieces: readonly OwnedPieces[];
   readonly reasons: readonly Reason[];
   /** Parameters near by that can be made, where these cannot. */
   readonly instead: RingMaking | null;

@@ -3,8 +3,9 @@ import { demoProjects } from '../demo/index.js';
 import { mm } from '../measure/quantity.js';
 import * as edit from '../project/commands/edits.js';
 import { plan } from '../project/plan.js';
+import { rollOf } from '../ring/owner.js';
 import { DEFAULT_SHOP, type Shop } from '../settings/shop.js';
-import { after, planned, refusal } from '../testing/pieces.js';
+import { after, placeIn, planned, refusal } from '../testing/pieces.js';
 import { changesSaved, setupSteps, setupsOf } from './setups.js';
 
 const [cup, , , lantern] = demoProjects();
@@ -33,7 +34,7 @@ describe('settings of the saw', () => {
     expect(setups.map(({ bladeTilt }) => bladeTilt)).toEqual(
       setups.map(({ bladeTilt }) => bladeTilt).sort((a, b) => a - b),
     );
-    expect(changesSaved(lumber)).toBeGreaterThan(0);
+    expect(changesSaved(lumber, rollOf(lantern!))).toBeGreaterThan(0);
   });
   // Cut angle 180°/N and wedge 360°/N for 24 segments: common practice.
   test('24 segments: 7.5° from square, a wedge of 15°, and a first test cut that says so', () => {
@@ -57,7 +58,7 @@ describe('how strips are sawn', () => {
     const sawn = one.lumber.strips
       .filter(({ cutting }) => cutting === 'same-edge')
       .flatMap(({ cuts }) => cuts);
-    expect(new Set(sawn.flatMap(({ ring }) => ring ?? []))).toEqual(new Set([8]));
+    expect(new Set(sawn.flatMap(({ owner }) => (owner ? placeIn(cup!)(owner) : [])))).toEqual(new Set([8]));
   });
   test('spares by hand come on top of the rule, for every wood of the ring', () => {
     const spares = (project = cup!) =>

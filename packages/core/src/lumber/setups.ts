@@ -2,6 +2,7 @@ import type { Cutting, Hand } from '../making/stock.js';
 import { formatAngle, sayMm } from '../measure/format.js';
 import { type Mm, mm, type Rad, rad } from '../measure/quantity.js';
 import { SAME_ANGLE, SAME_LENGTH } from '../measure/tolerance.js';
+import { eachOnce, type Owner, type Roll } from '../ring/owner.js';
 import type { Lumber, StripListEntry } from './lumber.js';
 
 /** Pieces of one length at one setting of the saw: where the stop stands. */
@@ -14,8 +15,8 @@ export interface Stop {
   readonly thicknessMm: Mm;
   readonly pieces: number;
   readonly spares: number;
-  /** By index, as lists count them. */
-  readonly rings: readonly number[];
+  /** What its pieces go to. */
+  readonly owners: readonly Owner[];
 }
 
 /** One setting of the saw: angle, tilt and how the strip goes; all stops that it serves, the longest first. */
@@ -60,12 +61,12 @@ export function setupsOf({ strips }: Pick<Lumber, 'strips'>): Setup[] {
     );
 }
 
-/** How often fewer the saw is set anew than when strips are cut ring by ring. */
-export function changesSaved({ strips }: Pick<Lumber, 'strips'>): number {
-  const byRing = strips
-    .flatMap((list) => list.cuts.flatMap(({ ring }) => (ring === null ? [] : [{ ring, list }])))
-    .sort((a, b) => a.ring - b.ring);
-  const changes = byRing.filter(({ list }, i) => i > 0 && !sameSetting(list, byRing[i - 1]!.list)).length;
+/** How often fewer the saw is set anew than when strips are cut ring by ring, in the order of the roll. */
+export function changesSaved({ strips }: Pick<Lumber, 'strips'>, roll: Roll): number {
+  const byOwner = strips
+    .flatMap((list) => list.cuts.flatMap(({ owner }) => (owner ? [{ at: roll.indexOf(owner), list }] : [])))
+    .sort((a, b) => a.at - b.at);
+  const changes = byOwner.filter(({ list }, i) => i > 0 && !sameSetting(list, byOwner[i - 1]!.list)).length;
   return Math.max(0, changes - Math.max(0, setupsOf({ strips }).length - 1));
 }
 
@@ -77,8 +78,8 @@ const sameSetting = (a: StripListEntry, b: StripListEntry): boolean =>
 function stopsOf(list: StripListEntry): Stop[] {
   const stops: { -readonly [K in keyof Stop]: Stop[K] }[] = [];
   const { wood, widthMm, thicknessMm } = list;
-  for (const { longEdgeMm, hand = null, ring, purpose, count } of list.cuts) {
-    const spare = purpose !== 'ring';
+  for (const { longEdgeMm, hand = null, owner, purpose, count } of list.cuts) {
+    const spare = purpose !== 'piece';
     const own = stops.find(
       (stop) => Math.abs(stop.edgeMm - longEdgeMm) < SAME_LENGTH && (stop.hand === hand || spare),
     );
@@ -90,12 +91,12 @@ function stopsOf(list: StripListEntry): Stop[] {
       thicknessMm,
       pieces: 0,
       spares: 0,
-      rings: [],
+      owners: [],
     };
     if (!own) stops.push(stop);
     if (spare) stop.spares += count;
     else stop.pieces += count;
-    if (ring !== null && !stop.rings.includes(ring)) stop.rings = [...stop.rings, ring];
+    if (owner) stop.owners = eachOnce([...stop.owners, owner]);
   }
   return stops;
 }

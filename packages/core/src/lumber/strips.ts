@@ -3,17 +3,17 @@ import { sayMm } from '../measure/format.js';
 import { type Mm, mm, type Rad } from '../measure/quantity.js';
 import { done, type Result, refuse } from '../measure/reason.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
+import type { Owner, Roll } from '../ring/owner.js';
 import type { Shop } from '../settings/shop.js';
 import { cutsFor, endsAlong, kerfAlong, lengthFor, pieceAlong, type StripSetting } from './cutting.js';
-import { type Owner, ringName } from './owners.js';
 
 /** What pieces are for: a ring, spares, or those of the other hand that come out whether wanted or not. */
-export type Purpose = 'ring' | 'spare' | 'other-hand';
+export type Purpose = 'piece' | 'spare' | 'other-hand';
 
 /** Pieces of one length wanted from a strip. */
 export interface Cut {
-  /** The ring they go to, by index; null for spares and pieces of the other hand. */
-  readonly ring: number | null;
+  /** What they go to; null for spares and pieces of the other hand. */
+  readonly owner: Owner | null;
   readonly purpose: Purpose;
   readonly longEdgeMm: Mm;
   /** Long edge of the whole piece where the strip is one layer of a board. */
@@ -68,7 +68,7 @@ const alike = ({ numbers: _, hand: __, ...cut }: Cut): Cut => cut;
 /** Spares of the size of a cut. */
 export const spareOf = (cut: Cut, count: number): Cut => ({
   ...alike(cut),
-  ring: null,
+  owner: null,
   purpose: 'spare',
   count,
 });
@@ -90,7 +90,7 @@ export function withOtherHand(cuts: readonly Cut[]): Cut[] {
     const [left, right] = [of('left'), of('right')];
     if (left === right) return [];
     const hand = left < right ? 'left' : 'right';
-    return [{ ...alike(first), ring: null, purpose: 'other-hand', hand, count: Math.abs(left - right) }];
+    return [{ ...alike(first), owner: null, purpose: 'other-hand', hand, count: Math.abs(left - right) }];
   });
   return [...cuts, ...missing];
 }
@@ -99,7 +99,7 @@ export function withOtherHand(cuts: readonly Cut[]): Cut[] {
  * Divides what is wanted into strips no longer than the shop's, whole pieces only, the trim off first and the
  * hold-back tail never cut. All strips but the last are full length; the last is as long as it has to be.
  */
-export function cutIntoStrips(want: StripWant, shop: Shop, nameOf: Owner = ringName): Result<StripList> {
+export function cutIntoStrips(want: StripWant, shop: Shop, roll: Roll): Result<StripList> {
   const setting: StripSetting = { ...want, kerfMm: shop.kerfMm };
   const kerf = kerfAlong(setting);
   const spent = shop.endTrimMm + shop.holdBackMm;
@@ -113,9 +113,9 @@ export function cutIntoStrips(want: StripWant, shop: Shop, nameOf: Owner = ringN
   };
   for (const cut of want.cuts) {
     const along = pieceAlong(setting, cut.longEdgeMm, cut.boardEdgeMm);
-    if (!(along + each * kerf > 0)) return withoutLength(cut, nameOf);
+    if (!(along + each * kerf > 0)) return withoutLength(cut, roll);
     if (lengthFor(setting, 1, along) > room)
-      return tooLong(cut, lengthFor(setting, 1, along) + spent, shop, nameOf);
+      return tooLong(cut, lengthFor(setting, 1, along) + spent, shop, roll);
     let cutSoFar = 0;
     while (cutSoFar < cut.count) {
       const free = room - endsAlong(setting) - kerf * cutsFor(setting, open.count) - open.total;
@@ -135,20 +135,20 @@ export function cutIntoStrips(want: StripWant, shop: Shop, nameOf: Owner = ringN
   return done({ ...want, strips });
 }
 
-function withoutLength(cut: Cut, nameOf: Owner): Result<never> {
-  const whose = cut.ring === null ? 'A spare segment' : `A segment of ${nameOf(cut.ring)}`;
+function withoutLength(cut: Cut, roll: Roll): Result<never> {
+  const whose = cut.owner === null ? 'A spare segment' : `A segment of ${roll.nameOf(cut.owner)}`;
   return refuse(
     'segment-without-length',
-    cut.ring === null ? '' : `rings.${cut.ring}`,
+    cut.owner === null ? '' : roll.pathOf(cut.owner),
     `${whose} would have no length along its strip: the strip is too wide for its angle. Take a smaller step of widths.`,
   );
 }
 
-function tooLong(cut: Cut, needed: number, shop: Shop, nameOf: Owner): Result<never> {
-  const whose = cut.ring === null ? 'A spare segment' : `A segment of ${nameOf(cut.ring)}`;
+function tooLong(cut: Cut, needed: number, shop: Shop, roll: Roll): Result<never> {
+  const whose = cut.owner === null ? 'A spare segment' : `A segment of ${roll.nameOf(cut.owner)}`;
   return refuse(
     'segment-longer-than-strip',
-    cut.ring === null ? 'shop.stripLengthMm' : `rings.${cut.ring}`,
+    cut.owner === null ? 'shop.stripLengthMm' : roll.pathOf(cut.owner),
     `${whose} needs a strip of ${sayMm(needed)} with its trim and hold-back, and strips are ${sayMm(shop.stripLengthMm)} long: use more segments or longer strips.`,
     { most: shop.stripLengthMm },
   );

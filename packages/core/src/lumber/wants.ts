@@ -1,14 +1,16 @@
 import type { PieceKind } from '../making/contract.js';
 import type { PanelStock, StripStock } from '../making/stock.js';
+import { remembered } from '../measure/memo.js';
 import { mm } from '../measure/quantity.js';
 import { SAME_ANGLE, SAME_SETTING } from '../measure/tolerance.js';
+import type { Owner } from '../ring/owner.js';
 import type { Shop } from '../settings/shop.js';
 import type { Panel } from './account.js';
 import { type Cut, type StripWant, spareOf, withOtherHand, withSpares } from './strips.js';
 
-/** Pieces of one kind and one wood that a ring (by index) is made of. */
-export interface RingPieces {
-  readonly ring: number;
+/** Pieces of one kind and one wood that a ring, a slanted band or a blank is made of. */
+export interface OwnedPieces {
+  readonly owner: Owner;
   readonly wood: string;
   readonly kind: PieceKind;
   readonly count: number;
@@ -38,44 +40,55 @@ const SAME_STEP = 1e-3;
 
 type Setting = Omit<StripWant, 'cuts'>;
 
-/** Groups pieces by what one strip can serve: same wood, width, thickness and setting. Spares are added. */
-export function stripWants(pieces: readonly RingPieces[], shop: Shop): StripWant[] {
-  const groups: { want: Setting; cuts: Cut[]; byHand: Cut[] }[] = [];
+/** How pieces are sawn from strips; null of those that come from elsewhere. */
+const settingOf = remembered(({ wood, kind: { stock } }: OwnedPieces, shop: Shop): Setting | null => {
+  if (stock.from !== 'strip') return null;
+  const { cutAngle, bladeTilt, cutting } = stock;
+  const widthMm = rippedWidth(stock, shop);
+  const thicknessMm = plannedThickness(stock.thicknessMm, shop);
+  return { wood, widthMm, thicknessMm, cutAngle, bladeTilt, cutting };
+});
+
+const widest = (a: Setting, b: Setting): Setting => ({
+  ...a,
+  widthMm: mm(Math.max(a.widthMm, b.widthMm)),
+  thicknessMm: mm(Math.max(a.thicknessMm, b.thicknessMm)),
+});
+
+/** Pieces put together that one strip can serve: same wood, width, thickness and setting. */
+export function stripGroups(pieces: readonly OwnedPieces[], shop: Shop): (readonly OwnedPieces[])[] {
+  const groups: { setting: Setting; readonly pieces: OwnedPieces[] }[] = [];
   for (const of of pieces) {
-    const { stock } = of.kind;
-    if (stock.from !== 'strip') continue;
-    const { cutAngle, bladeTilt, cutting } = stock;
-    const widthMm = rippedWidth(stock, shop);
-    const thicknessMm = plannedThickness(stock.thicknessMm, shop);
-    const want = { wood: of.wood, widthMm, thicknessMm, cutAngle, bladeTilt, cutting };
-    const group = groups.find((g) => sameStrip(g.want, want));
-    const cut = cutOf(of, stock);
-    const byHand = of.spares ? [spareOf(cut, of.spares)] : [];
-    if (!group) groups.push({ want, cuts: [cut], byHand });
+    const setting = settingOf(of, shop);
+    if (!setting) continue;
+    const group = groups.find((g) => sameStrip(g.setting, setting));
+    if (!group) groups.push({ setting, pieces: [of] });
     else {
-      group.cuts.push(cut);
-      group.byHand.push(...byHand);
-      group.want = {
-        ...group.want,
-        widthMm: mm(Math.max(group.want.widthMm, want.widthMm)),
-        thicknessMm: mm(Math.max(group.want.thicknessMm, want.thicknessMm)),
-      };
+      group.pieces.push(of);
+      if (setting.widthMm > group.setting.widthMm || setting.thicknessMm > group.setting.thicknessMm)
+        group.setting = widest(group.setting, setting);
     }
   }
-  return groups.map(({ want, cuts, byHand }) => {
-    const all = want.cutting === 'two-fences' ? withOtherHand(cuts) : cuts;
-    return { ...want, cuts: [...withSpares(all, shop), ...byHand] };
-  });
+  return groups.map((group) => group.pieces);
 }
 
-function cutOf({ ring, kind, count, places }: RingPieces, stock: StripStock): Cut {
+/** What is wanted of the strips of one group, spares added. */
+export function wantOf(group: readonly OwnedPieces[], shop: Shop): StripWant {
+  const setting = group.map((of) => settingOf(of, shop)!).reduce(widest);
+  const cuts = group.map((of) => cutOf(of, of.kind.stock as StripStock));
+  const byHand = group.flatMap(({ spares }, i) => (spares ? [spareOf(cuts[i]!, spares)] : []));
+  const all = setting.cutting === 'two-fences' ? withOtherHand(cuts) : cuts;
+  return { ...setting, cuts: [...withSpares(all, shop), ...byHand] };
+}
+
+function cutOf({ owner, kind, count, places }: OwnedPieces, stock: StripStock): Cut {
   const { slicing, inOrder, hand, boardEdgeMm, longEdgeMm } = stock;
   const inRing = slicing?.inRing ?? 1;
   const half = kind.places.length / inRing;
   const numbered = places.filter((place) => inRing === 1 || place < half).map((place) => place + 1);
   return {
-    ring,
-    purpose: 'ring',
+    owner,
+    purpose: 'piece',
     longEdgeMm,
     count: Math.ceil(count / inRing),
     keptMm: slicing?.keptMm ?? kind.heightMm,
@@ -94,13 +107,11 @@ const sameStrip = (a: Setting, b: Setting): boolean =>
   Math.abs(a.cutAngle - b.cutAngle) < SAME_ANGLE &&
   Math.abs(a.bladeTilt - b.bladeTilt) < SAME_ANGLE;
 
-/** The blocks that discs, plugs and staves are sawn from. */
-export const panelsOf = (pieces: readonly RingPieces[], shop: Shop): Panel[] =>
-  pieces.flatMap(({ ring, wood, kind, count, volumeMm3 }) =>
-    kind.stock.from === 'panel'
-      ? [panelOf(kind.stock, { ring, wood, name: kind.name, ...blocksOf(kind, count, volumeMm3) }, shop)]
-      : [],
-  );
+/** The blocks that discs, plugs and staves are sawn from; null of pieces that come from elsewhere. */
+export const panelFor = ({ owner, wood, kind, count, volumeMm3 }: OwnedPieces, shop: Shop): Panel | null =>
+  kind.stock.from === 'panel'
+    ? panelOf(kind.stock, { owner, wood, name: kind.name, ...blocksOf(kind, count, volumeMm3) }, shop)
+    : null;
 
 /** Blocks that pieces come from, and what of each is left in the ring: one for each piece, or all from a few. */
 function blocksOf(
@@ -120,7 +131,7 @@ const PLANED: readonly PanelStock['shape'][] = ['stave', 'layer', 'dowel'];
 
 const panelOf = (
   { shape, lengthMm, widthMm, thicknessMm, slicing }: PanelStock,
-  of: Pick<Panel, 'ring' | 'wood' | 'name' | 'count' | 'pieceMm3'>,
+  of: Pick<Panel, 'owner' | 'wood' | 'name' | 'count' | 'pieceMm3'>,
   shop: Shop,
 ): Panel => ({
   ...of,

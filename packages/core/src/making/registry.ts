@@ -19,6 +19,7 @@ import { placesIn } from './layOut.js';
 import { lettered } from './lettered/lettered.js';
 import type { LetteredParams } from './lettered/params.js';
 import { sameStrips } from './measured.js';
+import { madeOnce } from './made.js';
 import { medallion } from './medallion/medallion.js';
 import type { MedallionParams } from './medallion/params.js';
 import { type OpenParams, open } from './open/open.js';
@@ -130,8 +131,8 @@ export const oneWoodOf = (making: RingMaking): readonly (readonly number[])[] =>
 export const isStrict = (making: RingMaking): boolean => definition(making).strict === true;
 export const tonesOf = (making: RingMaking): readonly MeantTone[] | null =>
   definition(making).tones?.(making) ?? null;
-export const makeRing = (making: RingMaking, need: RingNeed): Result<Made> =>
-  definition(making).make(making, need);
+/** Makes a ring, once for the same (frozen) parameters and the same need. */
+export const makeRing = madeOnce((making, need): Result<Made> => definition(making).make(making, need));
 /** Parameters as seen in a mirror; a ring from the stash is made anew, for there is only one of it. */
 export const mirrored = (making: RingMaking): RingMaking => {
   const own = making.way === 'stock' ? making.of : making;

@@ -1,8 +1,9 @@
 import { radiusAt } from '../form/curve.js';
 import type { Vessel } from '../form/vessel.js';
-import type { RingPieces } from '../lumber/wants.js';
+import type { OwnedPieces } from '../lumber/wants.js';
 import type { LaidPiece, Made } from '../making/contract.js';
 import { type Mm, mm } from '../measure/quantity.js';
+import { bandOwner } from '../ring/owner.js';
 import { polar } from '../ring/plane.js';
 import type { Reach } from '../ring/reach.js';
 import { type Cut, type Cuts, type Slant, stretchesRound } from '../ring/slant.js';
@@ -139,17 +140,27 @@ function madeBand({ lengthMm, widthMm, thicknessMm }: Board, outerMm: number, he
   };
 }
 
-/** The boards of all bands as pieces; `first` is the number under which the lowest is listed. */
-export const bandPieces = (
+/** A slanted band with its board. */
+export interface PlannedBand {
+  readonly id: string;
+  readonly pieces: readonly OwnedPieces[];
+}
+
+/** The boards of all bands as pieces. */
+export const plannedBands = (
   bands: readonly PreparedBand[],
-  first: number,
   woodOf: ReadonlyMap<string, string>,
-): RingPieces[] =>
-  bands.map(({ slant, made, lengthMm, widthMm }, i) => ({
-    ring: first + i,
-    wood: woodOf.get(slant.wood)!,
-    kind: made.kinds[0]!,
-    count: 1,
-    places: [0],
-    volumeMm3: lengthMm * widthMm * slant.thicknessMm,
+): PlannedBand[] =>
+  bands.map(({ slant, made, lengthMm, widthMm }) => ({
+    id: slant.id,
+    pieces: [
+      {
+        owner: bandOwner(slant.id),
+        wood: woodOf.get(slant.wood)!,
+        kind: made.kinds[0]!,
+        count: 1,
+        places: [0],
+        volumeMm3: lengthMm * widthMm * slant.thicknessMm,
+      },
+    ],
   }));

@@ -1,6 +1,6 @@
 import type { MadeBlank } from '../blank/contract.js';
 import { BLANKS, blankPieces, makeBlank } from '../blank/registry.js';
-import type { RingPieces } from '../lumber/wants.js';
+import type { OwnedPieces } from '../lumber/wants.js';
 import type { Result } from '../measure/reason.js';
 import type { Project } from './schema.js';
 
@@ -9,19 +9,16 @@ export interface PlannedBlank {
   readonly id: string;
   readonly name: string;
   readonly made: Result<MadeBlank>;
-  readonly pieces: readonly RingPieces[];
+  readonly pieces: readonly OwnedPieces[];
 }
 
-/** Pieces of blanks are listed behind those of the rings: blank i under the number of rings + i. */
 export function plannedBlanks(
-  { blanks = [], rings }: Pick<Project, 'blanks' | 'rings'>,
+  { blanks = [] }: Pick<Project, 'blanks'>,
   woodOf: ReadonlyMap<string, string>,
 ): PlannedBlank[] {
-  return blanks.map(({ id, making, woods }, i) => {
+  return blanks.map(({ id, making, woods }) => {
     const made = makeBlank(making);
-    const pieces = made.ok
-      ? blankPieces(made.value, rings.length + i, (place) => woodOf.get(woods[place]!)!)
-      : [];
+    const pieces = made.ok ? blankPieces(made.value, id, (place) => woodOf.get(woods[place]!)!) : [];
     return { id, name: BLANKS[making.kind].name, made, pieces };
   });
 }
@@ -29,7 +26,7 @@ export function plannedBlanks(
 /** Volumes left by wood with those of blanks, which are counted whole: how they are turned is not known. */
 export function withBlanks(
   finished: ReadonlyMap<string, number>,
-  pieces: readonly RingPieces[],
+  pieces: readonly OwnedPieces[],
 ): ReadonlyMap<string, number> {
   const all = new Map(finished);
   for (const { wood, count, volumeMm3 } of pieces) all.set(wood, (all.get(wood) ?? 0) + count * volumeMm3);

@@ -1,5 +1,6 @@
 import type { Made } from '../making/contract.js';
 import { bodyOf, oneWoodOf } from '../making/registry.js';
+import { sameAsBefore } from '../measure/memo.js';
 import type { Result } from '../measure/reason.js';
 import { motifOf } from '../pattern/motifs/registry.js';
 import { middlesOf } from '../pattern/spots.js';
@@ -47,9 +48,16 @@ export function dressed<R extends Stacked>(
     const own = shown.get(each.ring.id);
     const woods = body === null ? own : (bodies.get(body) ?? own);
     if (body !== null && !bodies.has(body)) bodies.set(body, own ?? each.ring.woods);
-    return woods && woods !== each.ring.woods ? { ...each, ring: { ...each.ring, woods } } : each;
+    return woods && woods !== each.ring.woods ? (shownBefore(each, inWoods(each, woods)) as R) : each;
   });
 }
+
+const inWoods = <R extends Stacked>(each: R, woods: string[]): R => ({ ...each, ring: { ...each.ring, woods } });
+
+/** A ring that shows what it showed before is the same ring as before. */
+const shownBefore = sameAsBefore<Stacked, Stacked>(
+  ({ ring: { woods: a } }, { ring: { woods: b } }) => a.length === b.length && a.every((key, i) => key === b[i]),
+);
 
 /** A ring's woods with those of its segments changed; places sawn from one piece keep to one wood. */
 function withSegments({ woods, making }: Ring, segments: readonly string[]): string[] {

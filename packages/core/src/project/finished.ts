@@ -5,6 +5,7 @@ import { woodVolume } from '../form/volume.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
 import type { LaidPiece, Made } from '../making/contract.js';
 import { layOut, outlineAtHeight } from '../making/layOut.js';
+import { remembered } from '../measure/memo.js';
 import { integrate } from '../measure/quadrature.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import { shortfall } from '../ring/need.js';
@@ -25,28 +26,49 @@ export function finishedVolumes(
   const byWood = new Map<string, number>();
   const add = (wood: string, volume: number) => byWood.set(wood, (byWood.get(wood) ?? 0) + volume);
   rings.forEach((prepared, i) => {
-    const { course, made, turn, reaches } = prepared;
-    if (!made.ok) return;
-    const { pieces } = plans[i]!;
+    for (const [wood, volume] of leftInRing(plans[i]!, prepared, vessel, cuts)) add(wood, volume);
+  });
+  for (const band of bands) add(woodOf.get(band.slant.wood)!, leftInBand(band, vessel, cuts));
+  return byWood;
+}
+
+const leftInBand = remembered((band: PreparedBand, vessel: Vessel, cuts: Cuts) => movedVolumes(band, vessel, cuts)[0]!);
+
+/** What is left of one ring, by wood; the same as before as long as the ring is. */
+const leftInRing = remembered(
+  ({ pieces }: RingPlan, prepared: PreparedRing, vessel: Vessel, cuts: Cuts): ReadonlyMap<string, number> => {
+    const { made } = prepared;
+    if (!made.ok) return new Map();
     const full = fullVolume(prepared, made.value, vessel);
-    const only = pieces.every(({ wood }) => wood === pieces[0]!.wood) ? pieces[0]!.wood : null;
-    if (full !== null && only !== null) {
-      add(only, full);
-      return;
-    }
-    const moved = reaches.length !== 1 || reaches[0]!.region.above !== 0;
-    const body = { made: made.value, turn, bottomMm: course.bottomMm, reaches };
-    const parts = moved
-      ? movedVolumes(body, vessel, cuts)
-      : placeVolumes(made.value, vessel, course.bottomMm, reaches[0]!.toMm, full !== null);
-    const together = parts.reduce((a, b) => a + b, 0);
+    const first = pieces[0]?.wood;
+    if (full !== null && first !== undefined && pieces.every(({ wood }) => wood === first))
+      return new Map([[first, full]]);
+    const { parts, together } = leftByPlace(made.value, prepared, vessel, cuts, full !== null);
     // A ring of which next to nothing is left may have no volume in any of its places.
     const scale = full === null || together === 0 ? 1 : full / together;
-    for (const { wood, places } of pieces)
-      add(wood, scale * places.reduce((sum, place) => sum + parts[place]!, 0));
-  });
-  for (const band of bands) add(woodOf.get(band.slant.wood)!, movedVolumes(band, vessel, cuts)[0]!);
-  return byWood;
+    const byWood = new Map<string, number>();
+    for (const { wood, places } of pieces) {
+      const volume = scale * places.reduce((sum, place) => sum + parts[place]!, 0);
+      byWood.set(wood, (byWood.get(wood) ?? 0) + volume);
+    }
+    return byWood;
+  },
+);
+
+/** What is left of every place of a ring, mm³; of a ring that is whole only the proportions matter. Woods do not come in. */
+function leftByPlace(
+  made: Made,
+  { course, turn, reaches }: PreparedRing,
+  vessel: Vessel,
+  cuts: Cuts,
+  whole: boolean,
+): { readonly parts: readonly number[]; readonly together: number } {
+  const moved = reaches.length !== 1 || reaches[0]!.region.above !== 0;
+  const body = { made, turn, bottomMm: course.bottomMm, reaches };
+  const parts = moved
+    ? movedVolumes(body, vessel, cuts)
+    : placeVolumes(made, vessel, course.bottomMm, reaches[0]!.toMm, whole);
+  return { parts, together: parts.reduce((a, b) => a + b, 0) };
 }
 
 /** Volume of the turned wood in a ring that lies whole in one region, is wood all round and holds its wall, mm³; null for others. */

@@ -1,18 +1,18 @@
 import type { Check } from '../check/check.js';
 import { checksOf } from '../check/checks.js';
 import { extremes } from '../form/curve.js';
-import { brimOf } from '../form/vessel.js';
+import { brimOf, type Vessel } from '../form/vessel.js';
 import { hollowVolume } from '../form/volume.js';
 import { type Lumber, lumberFor } from '../lumber/lumber.js';
-import { ownerName } from '../lumber/owners.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
-import type { RingPieces } from '../lumber/wants.js';
+import { remembered, rememberedWhenFrozen } from '../measure/memo.js';
 import { type Mm, mm } from '../measure/quantity.js';
 import { done, type Result, refuse } from '../measure/reason.js';
+import { rollOf } from '../ring/owner.js';
 import type { Shop } from '../settings/shop.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
 import { density, type Species } from '../wood/species.js';
-import { bandPieces } from './bands.js';
+import { type PlannedBand, plannedBands } from './bands.js';
 import { type PlannedBlank, plannedBlanks, withBlanks } from './blanks.js';
 import { finishedVolumes } from './finished.js';
 import { prepare } from './prepare.js';
@@ -31,11 +31,19 @@ export interface Plan {
   readonly rings: readonly RingPlan[];
   /** Blanks beside the stack; their pieces are in all totals, as whole as they are sawn. */
   readonly blanks: readonly PlannedBlank[];
-  /** The boards of slanted bands, listed behind the blanks. */
-  readonly slants: readonly RingPieces[];
+  /** Slanted bands with their boards, in the order in which they are made. */
+  readonly slants: readonly PlannedBand[];
   readonly lumber: Lumber;
   readonly checks: readonly Check[];
 }
+
+/** Species by palette key. */
+const woodsBy = rememberedWhenFrozen(
+  (palette: Project['palette']): ReadonlyMap<string, string> => new Map(palette.map(({ key, wood }) => [key, wood])),
+);
+
+/** What it holds, filled to the lip of its body, mm³. */
+const capacityOf = remembered((vessel: Vessel) => hollowVolume(vessel, 0, brimOf(vessel)));
 
 /**
  * Everything that is computed from a project: `prepared` may be handed in when it is at hand already. Fails when the
@@ -56,18 +64,19 @@ export function plan(
       `palette.${unknown}.wood`,
       `The palette names the wood “${project.palette[unknown]!.wood}”, which is not among the woods here.`,
     );
-  const woodOf = new Map(project.palette.map((entry) => [entry.key, entry.wood]));
+  const woodOf = woodsBy(project.palette);
   const { vessel, rings, bands, overTopMm, underFootMm } = prepared.value;
   const plans = rings.map((ring, i) => ringPlan(ring, rings[i - 1], woodOf));
   const blanks = plannedBlanks(project, woodOf);
   const beside = blanks.flatMap(({ pieces }) => pieces);
-  const slants = bandPieces(bands, rings.length + blanks.length, woodOf);
+  const slants = plannedBands(bands, woodOf);
   const finished = withBlanks(finishedVolumes(prepared.value, plans, woodOf), beside);
+  const roll = rollOf({ rings: plans, slants, blanks });
   const lumber = lumberFor(
-    [...plans.flatMap((ring) => ring.pieces), ...beside, ...slants],
+    [...plans, ...slants, ...blanks].flatMap(({ pieces }) => pieces),
     finished,
     shop,
-    (index) => ownerName({ rings, blanks }, index),
+    roll,
   );
   const mass = [...finished].reduce(
     (sum, [wood, volume]) => sum + (volume * density(known.get(wood)!)) / 1e9,
@@ -76,12 +85,13 @@ export function plan(
   return done({
     heightMm: mm(vessel.heightMm),
     diameterMm: mm(2 * extremes(vessel.outside, 0, vessel.heightMm).most),
-    capacityMm3: hollowVolume(vessel, 0, brimOf(vessel)),
+    capacityMm3: capacityOf(vessel),
     woodMm3: [...finished.values()].reduce((a, b) => a + b, 0),
     massKg: mass,
-    pieces:
-      slants.length +
-      [...plans, ...blanks].reduce((sum, of) => sum + of.pieces.reduce((n, { count }) => n + count, 0), 0),
+    pieces: [...plans, ...slants, ...blanks].reduce(
+      (sum, of) => sum + of.pieces.reduce((n, { count }) => n + count, 0),
+      0,
+    ),
     rings: plans,
     blanks,
     slants,
@@ -92,6 +102,7 @@ export function plan(
       rings: plans,
       over: { topMm: overTopMm, footMm: underFootMm },
       lumber,
+      roll,
       palette: project.palette,
       motifs: project.motifs,
     }),

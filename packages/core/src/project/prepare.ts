@@ -5,12 +5,13 @@ import type { Made } from '../making/contract.js';
 import { bodyOf, makeRing, pitchOf, ringAsMeasured } from '../making/registry.js';
 import { sayMm } from '../measure/format.js';
 import { mm, type Rad, rad } from '../measure/quantity.js';
+import { remembered, rememberedWhenFrozen } from '../measure/memo.js';
 import { done, type Result, refuse } from '../measure/reason.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import { allowed, needOf, type RingNeed, wallBand } from '../ring/need.js';
 import type { Band } from '../ring/overlap.js';
 import { onAxis, type Reach, reachesOf } from '../ring/reach.js';
-import { type Cuts, cutOf, NO_CUTS } from '../ring/slant.js';
+import { type Cuts, cutOf, NO_CUTS, type Region, type Slant } from '../ring/slant.js';
 import { type Course, courses } from '../ring/stack.js';
 import { bandsOf, type PreparedBand } from './bands.js';
 import { dressed, type Patterned } from './dress.js';
@@ -60,18 +61,23 @@ export function prepare(project: Stacking & Patterned): Result<Prepared> {
   return stack.ok ? done(dress(stack.value, project)) : stack;
 }
 
+/** A ring as it was prepared, in other woods. */
+const painted = remembered(
+  (each: PreparedRing, ring: Ring): PreparedRing => (ring === each.ring ? each : { ...each, ring }),
+);
+
 /** What the shape of a piece hangs on. */
 export type Stacking = Pick<Project, 'form' | 'rings' | 'allowances' | 'slants'>;
 
 /** The rings of a stack in the woods that show; `rings` are those it was worked out from, or the same otherwise painted. */
 export function dress(stack: Prepared, project: Pick<Project, 'rings' | 'slants'> & Patterned): Prepared {
-  const rings = stack.rings.map((each, i): PreparedRing => {
-    const ring = project.rings[i]!;
-    return ring === each.ring ? each : { ...each, ring };
-  });
+  const rings = stack.rings.map((each, i) => painted(each, project.rings[i]!));
   const bands = stack.bands.map((band, i) => ({ ...band, slant: project.slants?.[i] ?? band.slant }));
   return { ...stack, rings: dressed(rings, project), bands: bands.length > 0 ? bands : stack.bands };
 }
+
+/** The cuts of slanted bands; the same as long as their shapes are. */
+const cutsOf = rememberedWhenFrozen((slants: readonly Slant[]): Cuts => slants.map(cutOf));
 
 /** The same with every ring in the woods it was painted with, whatever motif lies over it: shape and sizes only. */
 export function stackUp(project: Stacking): Result<Prepared> {
@@ -79,7 +85,7 @@ export function stackUp(project: Stacking): Result<Prepared> {
   if (!vessel.ok) return vessel;
   const stack = courses(project.rings.map(heightOf));
   const { slants = [], allowances } = project;
-  const cuts = slants.length > 0 ? slants.map(cutOf) : NO_CUTS;
+  const cuts = slants.length > 0 ? cutsOf(slants) : NO_CUTS;
   const { heightMm } = vessel.value;
   const reaches = reachesOf(cuts, stack, heightMm, (z) => {
     const { outerMm, innerMm } = wallAtHeight(vessel.value, z);
@@ -97,9 +103,10 @@ export function stackUp(project: Stacking): Result<Prepared> {
           };
     return sizeRing(ring, { course, stands, reaches: reaches.rings[i]! }, vessel.value, allowances);
   });
+  const bodies = bodiesOf(sized);
   return done({
     vessel: vessel.value,
-    rings: sized.map((ring) => prepareRing(ring, sized, heightMm)),
+    rings: sized.map((ring) => prepareRing(ring, membersOf(ring, bodies), heightMm)),
     cuts,
     bands: bandsOf(slants, cuts, reaches.bands, vessel.value, allowances.outsideMm),
     overTopMm: reaches.overTopMm,
@@ -123,7 +130,51 @@ function sizeRing(
   vessel: Vessel,
   allowances: Project['allowances'],
 ): SizedRing {
-  const { course, stands, reaches } = standing;
+  const last = sizedBefore.get(ring);
+  if (last && last.vessel === vessel && sameAllowances(last.allowances, allowances)) {
+    if (sameStanding(last.sized, standing)) return last.sized;
+  }
+  const sized = sizedRing(ring, standing, vessel, allowances);
+  if (Object.isFrozen(ring)) sizedBefore.set(ring, { vessel, allowances, sized });
+  return sized;
+}
+
+/** Sizes that rings had when they were last worked out. */
+const sizedBefore = new WeakMap<
+  Ring,
+  { readonly vessel: Vessel; readonly allowances: Project['allowances']; readonly sized: SizedRing }
+>();
+
+const sameAllowances = (a: Project['allowances'], b: Project['allowances']): boolean =>
+  a.outsideMm === b.outsideMm && a.insideMm === b.insideMm;
+
+const sameCourse = (a: Course, b: Course): boolean =>
+  a.index === b.index && a.bottomMm === b.bottomMm && a.topMm === b.topMm;
+
+const sameStanding = (a: Standing, b: Standing): boolean =>
+  sameCourse(a.course, b.course) &&
+  sameCourse(a.stands, b.stands) &&
+  a.reaches.length === b.reaches.length &&
+  a.reaches.every(({ region, fromMm, toMm }, i) => {
+    const other = b.reaches[i]!;
+    return fromMm === other.fromMm && toMm === other.toMm && sameRegion(region, other.region);
+  });
+
+const sameRegion = (a: Region, b: Region): boolean =>
+  a === b ||
+  (a.band === b.band &&
+    a.above === b.above &&
+    a.shift.x === b.shift.x &&
+    a.shift.y === b.shift.y &&
+    a.shift.z === b.shift.z);
+
+function sizedRing(
+  ring: Ring,
+  standing: Standing,
+  vessel: Vessel,
+  allowances: Project['allowances'],
+): SizedRing {
+  const { stands, course, reaches } = standing;
   if (reaches.every(({ toMm, fromMm }) => toMm - fromMm <= SAME_LENGTH)) {
     const need = { outerMm: mm(0), innerMm: mm(0), heightMm: heightOf(ring) };
     return { ring, ...standing, wall: NO_BAND, foot: NO_BAND, need, size: null, along: () => NO_BAND };
@@ -177,7 +228,8 @@ function sizeOf({ fixed, measured, making }: Ring, need: RingNeed): RingNeed {
     : ringAsMeasured(making, planned, mm(measured.diameterMm / 2));
 }
 
-function prepareRing(sized: SizedRing, all: readonly SizedRing[], formMm: number): PreparedRing {
+/** A ring with all that is sawn from one glue-up with it, itself among them; of most rings only itself. */
+const prepareRing = rememberedFor((sized: SizedRing, members: readonly SizedRing[], formMm: number): PreparedRing => {
   const { ring, course, stands, reaches, wall, foot, need, size, along } = sized;
   const standing = { ring, course, stands, reaches };
   const turn = rad(ring.turn * pitchOf(ring.making));
@@ -193,21 +245,53 @@ function prepareRing(sized: SizedRing, all: readonly SizedRing[], formMm: number
       turn,
     };
   }
-  const made = makeRing(ring.making, withBody(sized, size, all));
+  const made = makeRing(ring.making, withBody(sized, size, members));
   const wallAlong = made.ok && made.value.lean !== 0 ? along(made.value.lean) : wall;
   return { ...standing, wall, wallAlong, foot, need, made, turn };
+});
+
+/** Rings that are sawn from one glue-up, by its name. */
+function bodiesOf(all: readonly SizedRing[]): ReadonlyMap<string, readonly SizedRing[]> {
+  const bodies = new Map<string, SizedRing[]>();
+  for (const each of all) {
+    const body = bodyOf(each.ring.making);
+    if (body === null || !each.size) continue;
+    const known = bodies.get(body);
+    if (known) known.push(each);
+    else bodies.set(body, [each]);
+  }
+  return bodies;
+}
+
+const ALONE: readonly SizedRing[] = [];
+
+function membersOf({ ring }: SizedRing, bodies: ReadonlyMap<string, readonly SizedRing[]>) {
+  const body = bodyOf(ring.making);
+  return body === null ? ALONE : (bodies.get(body) ?? ALONE);
 }
 
 /** The size together with those of all rings that are sawn from the same glue-up. */
-function withBody({ ring }: SizedRing, size: RingNeed, all: readonly SizedRing[]): RingNeed {
-  const body = bodyOf(ring.making);
-  if (body === null) return size;
-  const members = all.filter((other) => other.size && bodyOf(other.ring.making) === body);
-  return {
-    ...size,
-    body: {
-      members: members.map((other) => other.size!),
-      index: members.findIndex((other) => other.ring === ring),
-    },
+function withBody(sized: SizedRing, size: RingNeed, members: readonly SizedRing[]): RingNeed {
+  if (members.length === 0) return size;
+  const sizes = members.map((other) => other.size!);
+  return { ...size, body: { members: sizes, index: members.indexOf(sized) } };
+}
+
+/** What was prepared before stays, as long as the ring has its size and so have those it is glued up with. */
+function rememberedFor(work: (sized: SizedRing, members: readonly SizedRing[], formMm: number) => PreparedRing) {
+  const known = new WeakMap<
+    SizedRing,
+    { readonly members: readonly SizedRing[]; readonly formMm: number; readonly prepared: PreparedRing }
+  >();
+  return (sized: SizedRing, members: readonly SizedRing[], formMm: number): PreparedRing => {
+    const last = known.get(sized);
+    const same =
+      last?.formMm === formMm &&
+      last.members.length === members.length &&
+      last.members.every((each, i) => each === members[i]);
+    if (last && same) return last.prepared;
+    const prepared = work(sized, members, formMm);
+    known.set(sized, { members, formMm, prepared });
+    return prepared;
   };
 }

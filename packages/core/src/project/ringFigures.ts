@@ -1,17 +1,24 @@
 import type { RingPlan } from '../lumber/ringPlan.js';
-import type { RingPieces } from '../lumber/wants.js';
+import type { OwnedPieces } from '../lumber/wants.js';
 import type { Made, PieceKind } from '../making/contract.js';
 import { volumeOfAll } from '../making/layOut.js';
 import { insteadOf } from '../making/registry.js';
 import { type PanelStock, roundVolume, type StripStock } from '../making/stock.js';
 import { bandAt, overlap } from '../ring/overlap.js';
+import { remembered } from '../measure/memo.js';
+import { ringOwner } from '../ring/owner.js';
 import { leastContact } from '../surface/contact.js';
 import { overPlaces } from '../surface/round.js';
 import type { PreparedRing } from './prepare.js';
 import type { Ring } from './schema.js';
 
-/** The figures of one ring, and how it lies on the one below; `woodOf` gives the species of a palette key. */
-export function ringPlan(
+/**
+ * The figures of one ring, and how it lies on the one below; `woodOf` gives the species of a palette key. The same as
+ * before as long as both rings are the same.
+ */
+export const ringPlan = remembered(figuresOf);
+
+function figuresOf(
   here: PreparedRing,
   below: PreparedRing | undefined,
   woodOf: ReadonlyMap<string, string>,
@@ -48,7 +55,7 @@ export function ringPlan(
     reads,
     warnings,
     figures: made.value.figures,
-    pieces: piecesOf(made.value, course.index, ring, woodOf),
+    pieces: piecesOf(made.value, ring, woodOf),
     reasons: [],
     instead: null,
   };
@@ -84,10 +91,9 @@ const ROUND: readonly PanelStock['shape'][] = ['disc', 'plug'];
 
 function piecesOf(
   made: Made,
-  ring: number,
-  { woods, sawing }: Pick<Ring, 'woods' | 'sawing'>,
+  { id, woods, sawing }: Pick<Ring, 'id' | 'woods' | 'sawing'>,
   woodOf: ReadonlyMap<string, string>,
-): RingPieces[] {
+): OwnedPieces[] {
   const volumes = overPlaces(made, (place) => volumeOfAll(made.lay(place)));
   return made.kinds.flatMap((given) => {
     const kind = sawnAs(given, sawing?.edge);
@@ -96,7 +102,7 @@ function piecesOf(
     const mean = (places: readonly number[]) =>
       places.reduce((sum, place) => sum + volumes[place]!, 0) / places.length;
     return [...placesByWood(kind.places, woods, woodOf)].map(([wood, places]) => ({
-      ring,
+      owner: ringOwner(id),
       wood,
       kind,
       count: places.length,

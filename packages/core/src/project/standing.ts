@@ -1,5 +1,6 @@
 import { radiusAt } from '../form/curve.js';
 import { insideAt } from '../form/vessel.js';
+import { bandOwner, type Owner, ringOwner } from '../ring/owner.js';
 import { courseAt } from '../ring/reach.js';
 import { regionAt } from '../ring/slant.js';
 import { meets } from '../surface/meets.js';
@@ -29,7 +30,8 @@ export const sampledCuts = ({ cuts, bands }: Pick<Prepared, 'cuts' | 'bands'>): 
 
 /** A ring, or a band, with the heights of the piece between which it lies, for drawing it. */
 export interface Drawn extends Standing {
-  /** Number under which it is drawn: rings from the bottom, then bands. */
+  readonly owner: Owner;
+  /** Number under which drawings count it: rings from the bottom, then bands. */
   readonly index: number;
   readonly fromMm: number;
   readonly toMm: number;
@@ -48,6 +50,7 @@ export function drawnOf({ rings, cuts, bands, vessel }: Prepared): Drawn[] {
     made.ok && reaches.length > 0
       ? [
           {
+            owner: ringOwner(ring.id),
             index,
             made: made.value,
             turn,
@@ -63,6 +66,7 @@ export function drawnOf({ rings, cuts, bands, vessel }: Prepared): Drawn[] {
     reaches.length > 0
       ? [
           {
+            owner: bandOwner(slant.id),
             index: rings.length + band,
             band,
             made,
@@ -84,7 +88,17 @@ export const shownOn = ({ rings, bands }: Pick<Prepared, 'rings' | 'bands'>) => 
   ...bands.map(({ slant, made }) => ({ woods: [slant.wood], made })),
 ];
 
-/** A ring, or a band behind the rings, and one of its places. */
+/** Whose a number of drawings is. */
+export const drawnOwner = (
+  { rings, bands }: Pick<Prepared, 'rings' | 'bands'>,
+  number: number,
+): Owner | null => {
+  const ring = rings[number];
+  const band = bands[number - rings.length];
+  return ring ? ringOwner(ring.ring.id) : band ? bandOwner(band.slant.id) : null;
+};
+
+/** A ring, or a band behind the rings, by the number under which drawings count it, and one of its places. */
 export interface MetPlace {
   readonly ring: number;
   readonly place: number;

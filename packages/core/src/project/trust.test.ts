@@ -99,7 +99,7 @@ describe('what is given is judged before anything loops over it', () => {
     );
     const made = makeBlank(bent as never);
     if (!made.ok) throw new Error();
-    const [pieces] = blankPieces(made.value, 0, () => 'x');
+    const [pieces] = blankPieces(made.value, 'a', () => 'x');
     expect(pieces!.count).toBe(21_600);
   });
 });

@@ -12,6 +12,7 @@ import type { Reason } from '../measure/reason.js';
 import { readProject } from '../project/inspect.js';
 import { judged } from '../project/judged.js';
 import { plan } from '../project/plan.js';
+import { rollOf } from '../ring/owner.js';
 import { DEFAULT_SHOP, type Shop, shopSchema } from '../settings/shop.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
 
@@ -147,7 +148,10 @@ export function probed({ document, shop }: { document: unknown; shop: unknown })
   if (!planned.ok) return 'not planned';
   const wrong = strangeNumber(planned.value);
   if (wrong) throw new Error(`The plan has no number at ${wrong}.`);
-  const demands = demandsOf(planned.value.lumber, [], usual, { goal: 'cost', buying: true });
+  const demands = demandsOf(planned.value.lumber, [], usual, rollOf(planned.value), {
+    goal: 'cost',
+    buying: true,
+  });
   for (const demand of demands) {
     const laid = strangeNumber(greedy(demand.problem));
     if (laid) throw new Error(`The layout has no number at ${laid}.`);

@@ -1,7 +1,8 @@
 import { type Command, run } from '../project/commands/command.js';
-import { plan } from '../project/plan.js';
+import { type Plan, plan } from '../project/plan.js';
 import { prepare } from '../project/prepare.js';
 import type { Project } from '../project/schema.js';
+import { type Owner, type Roll, rollOf } from '../ring/owner.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
 
 export const change = (project: Project, command: Command) => {
@@ -25,3 +26,14 @@ export const planned = (project: Project) => {
   if (!made.ok) throw new Error(made.reasons[0]!.message);
   return made.value;
 };
+
+/** A roll without anybody on it, where names do not matter. */
+export const NOBODY: Roll = rollOf({ rings: [] });
+/** Where an owner stands in a piece, rings from 0; −1 of none. */
+export const placeIn =
+  (piece: Parameters<typeof rollOf>[0]) =>
+  (owner: Owner | null): number =>
+    owner ? rollOf(piece).indexOf(owner) : -1;
+/** Codes of checks with the numbers of what they are about: `overlap 9`. */
+export const spotted = (plan: Plan): string[] =>
+  plan.checks.map(({ code, owners }) => [code, ...owners.map((owner) => placeIn(plan)(owner) + 1)].join(' '));

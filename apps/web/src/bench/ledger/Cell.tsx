@@ -8,6 +8,7 @@ import {
   type Result,
 } from '@fellside/core';
 import { editPiece, refusedEntry } from '../../store/edits.js';
+import { selectedRingsOf } from '../../store/selection.js';
 import { unitsOf } from '../../store/selectors.js';
 import { type Dispatch, type State, useActions, useApp } from '../../store/store.js';
 import { TextEntry } from '../../ui/TextEntry.js';
@@ -22,7 +23,7 @@ const quiet = () => {};
 export const rowTargets =
   (ring: number) =>
   (_: Dispatch, getState: () => State): readonly number[] => {
-    const { selected } = getState().session;
+    const selected = selectedRingsOf(getState());
     return selected.length > 1 && selected.includes(ring) ? selected : [ring];
   };
 

@@ -7,7 +7,7 @@ import {
   useSensors,
 } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import type { Plan, PreparedRing } from '@fellside/core';
+import { ownerKey, type Plan, type PreparedRing, ringOwner } from '@fellside/core';
 import { useTable } from '@tanstack/react-table';
 import { useMemo } from 'react';
 import { moveRingsTo } from '../../store/moves.js';
@@ -51,7 +51,7 @@ export function Ledger({ plan, prepared, scale, short }: LedgerProps) {
     getRowId: ({ plan }) => plan.id,
   });
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: SLACK }));
-  const flagged = new Set(plan.checks.flatMap(({ ring }) => (ring === null ? [] : [ring])));
+  const flagged = new Set(plan.checks.flatMap(({ owners, note }) => (note ? [] : owners.map(ownerKey))));
   const shown = table.getVisibleLeafColumns();
   const ids = data.map(({ plan }) => plan.id);
   const dropped = ({ active, over }: DragEndEvent) => {
@@ -108,7 +108,7 @@ export function Ledger({ plan, prepared, scale, short }: LedgerProps) {
                 <LedgerRow
                   key={row.id}
                   ring={row.original}
-                  flagged={flagged.has(course.index)}
+                  flagged={flagged.has(ownerKey(ringOwner(row.original.plan.id)))}
                   height={scale === null ? ROW + 5 : (course.topMm - course.bottomMm) * scale}
                   last={plan.rings.length - 1}
                 >

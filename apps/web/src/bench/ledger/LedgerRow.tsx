@@ -3,9 +3,9 @@ import { CSS } from '@dnd-kit/utilities';
 import { type KeyboardEvent, type ReactNode, useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { moveRingsBy } from '../../store/moves.js';
+import { clickRing, lastRingOf, ringAddress, selectedRingsOf } from '../../store/selection.js';
 import { session } from '../../store/sessionSlice.js';
 import { useActions, useApp } from '../../store/store.js';
-import { clickRing } from '../keys.js';
 import type { LedgerRing } from './ledgerRing.js';
 
 interface LedgerRowProps {
@@ -23,8 +23,8 @@ export function LedgerRow({ ring: { plan, prepared }, flagged, height, last, chi
   const dispatch = useActions();
   const navigate = useNavigate();
   const id = useApp((state) => state.piece.id);
-  const selected = useApp((state) => state.session.selected.includes(plan.index));
-  const followed = useApp((state) => state.session.fit && state.session.selected.at(-1) === plan.index);
+  const selected = useApp((state) => selectedRingsOf(state).includes(plan.index));
+  const followed = useApp((state) => state.session.fit && lastRingOf(state) === plan.index);
   const hovered = useApp((state) => state.session.hover?.ring === plan.index);
   const { setNodeRef, setActivatorNodeRef, listeners, transform, transition, isDragging } = useSortable({
     id: plan.id,
@@ -37,7 +37,7 @@ export function LedgerRow({ ring: { plan, prepared }, flagged, height, last, chi
     const step = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
     if (event.key === 'Enter') {
       event.preventDefault();
-      navigate(`/piece/${id}/rings/${plan.index + 1}/plan`);
+      navigate(`${ringAddress(id, plan.id)}/plan`);
       return;
     }
     const next = Math.min(last, Math.max(0, plan.index + step));
@@ -50,7 +50,7 @@ export function LedgerRow({ ring: { plan, prepared }, flagged, height, last, chi
       // After the rows have changed places, or the wrong one would be held.
       requestAnimationFrame(hold);
     } else {
-      dispatch(session.clicked({ ring: next, extend: event.shiftKey }));
+      dispatch(clickRing(next, { shiftKey: event.shiftKey, ctrlKey: false, metaKey: false }));
       hold();
     }
   };
@@ -70,7 +70,7 @@ export function LedgerRow({ ring: { plan, prepared }, flagged, height, last, chi
       }}
       onDoubleClick={(event) => {
         if (event.target instanceof Element && event.target.closest('input, select, [id^="cell-"]')) return;
-        navigate(`/piece/${id}/rings/${plan.index + 1}/plan`);
+        navigate(`${ringAddress(id, plan.id)}/plan`);
       }}
     >
       <th scope="row" className="px-1 text-left font-normal">

@@ -4,9 +4,12 @@ import {
   type LaidBoard,
   type LaidStrip,
   mm,
+  type Owner,
   type Species,
   type WoodLayout,
 } from '@fellside/core';
+import { useMemo } from 'react';
+import { isIn } from '../../store/selection.js';
 import { unitsOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { woodFill } from '../../ui/WoodPatterns.js';
@@ -17,18 +20,19 @@ interface BoardDrawingProps {
   readonly species: Species | undefined;
   /** Px a mm. */
   readonly scale: number;
-  readonly nameOf: (ring: number) => string;
-  readonly onRing: (ring: number) => void;
+  readonly nameOf: (owner: Owner) => string;
+  readonly onOwner: (owner: Owner) => void;
 }
 
 /** Words need so much height, and each letter so much width (px). */
 const WORDS = 8;
 const LETTER = 5;
 
-/** A board to scale: its strips with their pieces, defects, and what is left of it. A click on a piece selects its ring. */
-export function BoardDrawing({ laid, kinds, species, scale, nameOf, onRing }: BoardDrawingProps) {
+/** A board to scale: its strips with their pieces, defects, and what is left of it. A click on a piece selects what it goes to. */
+export function BoardDrawing({ laid, kinds, species, scale, nameOf, onOwner }: BoardDrawingProps) {
   const units = useApp(unitsOf);
   const selected = useApp((state) => state.session.selected);
+  const isSelected = useMemo(() => isIn(selected), [selected]);
   const { stock, strips, offcuts } = laid;
   const [width, height] = [stock.lengthMm * scale, stock.widthMm * scale];
   const y = (up: number) => height - up * scale;
@@ -59,7 +63,7 @@ export function BoardDrawing({ laid, kinds, species, scale, nameOf, onRing }: Bo
       {strips.map((strip) => (
         <Strip
           key={`${strip.xMm} ${strip.yMm}`}
-          {...{ strip, scale, y, fill, selected, nameOf, onRing }}
+          {...{ strip, scale, y, fill, isSelected, nameOf, onOwner }}
           kind={kinds[strip.kind]!}
         />
       ))}
@@ -88,20 +92,20 @@ export function BoardDrawing({ laid, kinds, species, scale, nameOf, onRing }: Bo
   );
 }
 
-interface StripProps extends Pick<BoardDrawingProps, 'scale' | 'nameOf' | 'onRing'> {
+interface StripProps extends Pick<BoardDrawingProps, 'scale' | 'nameOf' | 'onOwner'> {
   readonly strip: LaidStrip;
   readonly kind: WoodLayout['kinds'][number];
   readonly y: (up: number) => number;
   readonly fill: string;
-  readonly selected: readonly number[];
+  readonly isSelected: (owner: Owner | null) => boolean;
 }
 
-function Strip({ strip, kind, scale, y, fill, selected, nameOf, onRing }: StripProps) {
+function Strip({ strip, kind, scale, y, fill, isSelected, nameOf, onOwner }: StripProps) {
   const pieces = drawnPieces(strip, kind);
   const last = Math.max(...pieces.flatMap(({ outline }) => outline.map((p) => p.x)));
   const counts = new Map<string, number>();
-  for (const { ring } of strip.leaves.flat()) {
-    const whose = ring === null ? 'spare' : nameOf(ring);
+  for (const { owner } of strip.leaves.flat()) {
+    const whose = owner ? nameOf(owner) : 'spare';
     counts.set(whose, (counts.get(whose) ?? 0) + 1);
   }
   const says = [...counts].map(([whose, count]) => `${whose} · ${count}`).join(', ');
@@ -129,23 +133,23 @@ function Strip({ strip, kind, scale, y, fill, selected, nameOf, onRing }: StripP
         <title>{`${says}${resawn}`}</title>
       </rect>
       {pieces.map(({ piece, outline }) => {
-        const { ring } = piece;
-        const lit = ring !== null && selected.includes(ring);
+        const { owner } = piece;
+        const lit = isSelected(owner);
         return (
           // biome-ignore lint/a11y/noStaticElementInteractions: the saw's list beside it does the same by the keyboard
           <path
             key={piece.fromMm}
-            data-piece={ring === null ? 'spare' : ring + 1}
+            data-piece={owner ? nameOf(owner) : 'spare'}
             d={`M${outline.map((p) => `${(p.x * scale).toFixed(2)} ${y(p.y).toFixed(2)}`).join('L')}Z`}
             fill={fill}
-            fillOpacity={ring === null ? 0.45 : 1}
+            fillOpacity={owner ? 1 : 0.45}
             stroke={lit ? 'var(--color-teal)' : '#1d2527'}
             strokeOpacity={lit ? 1 : 0.5}
             strokeWidth={lit ? 2 : 0.6}
-            className={ring === null ? '' : 'cursor-pointer'}
-            onClick={() => ring !== null && onRing(ring)}
+            className={owner ? 'cursor-pointer' : ''}
+            onClick={() => owner && onOwner(owner)}
           >
-            <title>{ring === null ? 'spare piece' : nameOf(ring)}</title>
+            <title>{owner ? nameOf(owner) : 'spare piece'}</title>
           </path>
         );
       })}

@@ -1,4 +1,12 @@
-import { afterCutting, GOALS, type Goal, type NewBoard, ownerName, sentenceIn } from '@fellside/core';
+import {
+  afterCutting,
+  GOALS,
+  type Goal,
+  type NewBoard,
+  type Owner,
+  rollOf,
+  sentenceIn,
+} from '@fellside/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useBox } from '../../bench/useScale.js';
@@ -40,9 +48,10 @@ export function BoardsView() {
   const { ref, width } = useBox<HTMLDivElement>();
   if (!plan.ok) return null;
   const { lumber } = plan.value;
-  const nameOf = (ring: number) => ownerName(project, ring);
+  const roll = rollOf(plan.value);
+  const { nameOf } = roll;
   const layouts = state?.woods.map(({ layout }) => layout) ?? [];
-  const onRing = (ring: number) => dispatch(session.selected([ring]));
+  const onOwner = (owner: Owner) => dispatch(session.selected([owner]));
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[300px_minmax(0,1fr)_280px] gap-2 overflow-auto p-2">
       <section
@@ -50,7 +59,7 @@ export function BoardsView() {
         tabIndex={0}
         className="overflow-auto rounded border border-line bg-pane p-2"
       >
-        <SetupList lumber={lumber} woods={woods} nameOf={nameOf} />
+        <SetupList lumber={lumber} woods={woods} roll={roll} />
       </section>
       <section
         ref={ref}
@@ -112,7 +121,7 @@ export function BoardsView() {
             state={wood}
             species={[...palette.values()].find(({ id }) => id === wood.layout.wood)}
             room={Math.max(200, width - 40)}
-            {...{ nameOf, onRing }}
+            {...{ nameOf, onOwner }}
           />
         ))}
       </section>

@@ -4,6 +4,7 @@ import {
   formatLength,
   type LaidBoard,
   mm,
+  type Owner,
   type Shop,
   type Species,
 } from '@fellside/core';
@@ -18,12 +19,12 @@ interface LaidBoardsProps {
   readonly species: Species | undefined;
   /** Width that there is for the longest board, px. */
   readonly room: number;
-  readonly nameOf: (ring: number) => string;
-  readonly onRing: (ring: number) => void;
+  readonly nameOf: (owner: Owner) => string;
+  readonly onOwner: (owner: Owner) => void;
 }
 
 /** The boards of one wood, all to one scale, and how near they are to what is possible. */
-export function LaidBoards({ state, species, room, nameOf, onRing }: LaidBoardsProps) {
+export function LaidBoards({ state, species, room, nameOf, onOwner }: LaidBoardsProps) {
   const { layout } = state;
   const shop = useApp(shopOf);
   const longest = Math.max(1, ...layout.boards.map(({ stock }) => stock.lengthMm));
@@ -39,7 +40,7 @@ export function LaidBoards({ state, species, room, nameOf, onRing }: LaidBoardsP
       {layout.boards.length === 0 && <p className="text-sm text-rust">There is no board of it.</p>}
       {layout.boards.length > 0 && <p className="text-xs text-quiet">{useOf(state, shop)}</p>}
       {layout.boards.map((laid, i) => (
-        <Board key={i} {...{ laid, species, scale, nameOf, onRing }} kinds={layout.kinds} />
+        <Board key={i} {...{ laid, species, scale, nameOf, onOwner }} kinds={layout.kinds} />
       ))}
     </section>
   );

@@ -3,12 +3,14 @@ import {
   formatAngle,
   formatLength,
   type Lumber,
+  type Roll,
   type Setup,
   type Species,
   sentenceIn,
   setupSteps,
   setupsOf,
 } from '@fellside/core';
+import { isIn } from '../../store/selection.js';
 import { unitsOf } from '../../store/selectors.js';
 import { session } from '../../store/sessionSlice.js';
 import { useActions, useApp } from '../../store/store.js';
@@ -17,13 +19,13 @@ import { Swatch } from '../../ui/Swatch.js';
 interface SetupListProps {
   readonly lumber: Lumber;
   readonly woods: readonly Species[];
-  readonly nameOf: (ring: number) => string;
+  readonly roll: Roll;
 }
 
 /** The settings of the saw in the order that changes it least; each stop leads to its rings. */
-export function SetupList({ lumber, woods, nameOf }: SetupListProps) {
+export function SetupList({ lumber, woods, roll }: SetupListProps) {
   const setups = setupsOf(lumber);
-  const saved = changesSaved(lumber);
+  const saved = changesSaved(lumber, roll);
   return (
     <>
       <h2 className="mb-1 font-semibold">
@@ -39,7 +41,7 @@ export function SetupList({ lumber, woods, nameOf }: SetupListProps) {
             key={`${setup.cutAngle} ${setup.bladeTilt} ${setup.cutting}`}
             className="border-t border-line py-2"
           >
-            <Setting setup={setup} number={i + 1} {...{ woods, nameOf }} />
+            <Setting setup={setup} number={i + 1} {...{ woods, roll }} />
           </li>
         ))}
       </ol>
@@ -52,11 +54,12 @@ function Setting({
   setup,
   number,
   woods,
-  nameOf,
+  roll: { nameOf },
 }: Omit<SetupListProps, 'lumber'> & { setup: Setup; number: number }) {
   const dispatch = useActions();
   const units = useApp(unitsOf);
   const selected = useApp((state) => state.session.selected);
+  const isSelected = isIn(selected);
   const { cutAngle, bladeTilt, stops, cuts } = setup;
   return (
     <>
@@ -84,7 +87,7 @@ function Setting({
       <table className="mt-1 w-full text-[13px] [&_td]:py-0.5 [&_td]:pr-2">
         <tbody>
           {stops.map((stop) => {
-            const lit = stop.rings.length > 0 && stop.rings.every((ring) => selected.includes(ring));
+            const lit = stop.owners.length > 0 && stop.owners.every(isSelected);
             const species = woods.find(({ id }) => id === stop.wood);
             return (
               <tr
@@ -100,9 +103,9 @@ function Setting({
                   <button
                     type="button"
                     className="text-left text-teal underline"
-                    onClick={() => dispatch(session.selected(stop.rings))}
+                    onClick={() => dispatch(session.selected(stop.owners))}
                   >
-                    {stop.rings.map(nameOf).join(', ')}
+                    {stop.owners.map(nameOf).join(', ')}
                   </button>
                   {stop.hand && ` ${stop.hand}`}
                 </td>

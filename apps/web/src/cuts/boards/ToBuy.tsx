@@ -4,6 +4,8 @@ import {
   formatLength,
   type Lumber,
   mm,
+  type Owner,
+  ownerKey,
   type Shop,
   type Species,
   type WoodLayout,
@@ -15,7 +17,7 @@ interface ToBuyProps {
   readonly lumber: Lumber;
   readonly shop: Shop;
   readonly woods: readonly Species[];
-  readonly nameOf: (ring: number) => string;
+  readonly nameOf: (owner: Owner) => string;
 }
 
 /** What has to be bought, and what is short. */
@@ -37,12 +39,14 @@ export function ToBuy({ layouts, lumber, shop, woods, nameOf }: ToBuyProps) {
             <Line {...{ each, shop }} species={species(each.wood)} />
           </li>
         ))}
-        {short.map(({ wood, ring, purpose, count, kind, widthMm }) => (
-          <li key={`${wood} ${ring} ${purpose} ${kind}`} className="border-t border-line py-1 text-rust">
+        {short.map(({ wood, owner, purpose, count, kind, widthMm }) => (
+          <li
+            key={`${wood} ${owner && ownerKey(owner)} ${purpose} ${kind}`}
+            className="border-t border-line py-1 text-rust"
+          >
             {species(wood)?.name}: short of {count} {purpose === 'spare' ? 'spare ' : ''}
             {count === 1 ? 'piece' : 'pieces'}
-            {ring !== null && ` of ${nameOf(ring)}`}, from strips {formatLength(mm(widthMm), shop.units)}{' '}
-            wide.
+            {owner && ` of ${nameOf(owner)}`}, from strips {formatLength(mm(widthMm), shop.units)} wide.
           </li>
         ))}
       </ul>

@@ -4,6 +4,7 @@ import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import load from 'highs';
 import { afterEach, describe, expect, test, vi } from 'vitest';
+import { selectedRingsOf } from '../../store/selection.js';
 import { showWith } from '../../testing/open.js';
 import { type LayoutAsk, type LayoutState, layOutBoards } from '../../workers/layout.js';
 import { GoesChart, SHARES } from '../GoesChart.js';
@@ -26,8 +27,7 @@ const ask: LayoutAsk = {
   shop: DEFAULT_SHOP,
   goal: 'cost',
   buying: true,
-  rings: project.rings.length,
-  blanks: 0,
+  owned: { rings: project.rings },
 };
 
 describe('laying out boards', () => {
@@ -89,7 +89,7 @@ describe('the pages of Cuts', () => {
       project,
     );
     await userEvent.click(screen.getAllByRole('button', { name: 'ring 4' })[0]!);
-    expect(store.getState().session.selected).toEqual([3]);
+    expect(selectedRingsOf(store.getState())).toEqual([3]);
     await userEvent.selectOptions(screen.getByLabelText('Along the strip'), 'same-edge');
     expect(now().rings.map(({ sawing }) => sawing?.edge)).toEqual(
       project.rings.map((_, i) => (i === 3 ? 'same-edge' : undefined)),

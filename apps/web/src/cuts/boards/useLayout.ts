@@ -1,6 +1,6 @@
 import { useEffect, useSyncExternalStore } from 'react';
 import { api } from '../../store/api.js';
-import { planOf, shopOf } from '../../store/selectors.js';
+import { ownedOf, planOf, shopOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { type Running, runner } from './runner.js';
 
@@ -14,9 +14,9 @@ export function useLayout(): Running {
   const { data: boards } = api.useBoardsQuery();
   const running = useSyncExternalStore(runner.subscribe, runner.get);
   const lumber = plan.ok ? plan.value.lumber : null;
-  const [rings, blanks] = plan.ok ? [plan.value.rings.length, plan.value.blanks.length] : [0, 0];
+  const owned = useApp(ownedOf);
   useEffect(() => {
-    if (lumber && boards) runner.ask({ lumber, boards: boards ?? NONE, shop, goal, buying, rings, blanks });
-  }, [lumber, boards, shop, goal, buying, rings, blanks]);
+    if (lumber && boards) runner.ask({ lumber, boards: boards ?? NONE, shop, goal, buying, owned });
+  }, [lumber, boards, shop, goal, buying, owned]);
   return running;
 }

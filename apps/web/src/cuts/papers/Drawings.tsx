@@ -6,10 +6,10 @@ import {
   type Mm,
   mitred,
   mm,
-  ownerName,
   profileDrawing,
   type Result,
   ringDrawing,
+  rollOf,
   segmentDrawing,
   segmentTemplates,
   sentenceIn,
@@ -134,7 +134,7 @@ export function Drawings() {
           onClick={() =>
             save('boards', {
               ok: true,
-              value: layoutDrawing(layouts, woods, (index) => ownerName(project, index)),
+              value: layoutDrawing(layouts, woods, rollOf(project)),
             })
           }
         >

@@ -4,9 +4,9 @@ import {
   buyingOf,
   cutListCsv,
   layoutCsv,
-  ownerName,
   planFile,
   ringsCsv,
+  rollOf,
   setupsCsv,
   stripsCsv,
 } from '@fellside/core';
@@ -28,13 +28,12 @@ export function Tables() {
   if (!plan.ok) return null;
   const { units } = shop;
   const layouts = state?.woods.map(({ layout }) => layout) ?? [];
-  const nameOf = (ring: number) => ownerName(project, ring);
   const tables: readonly (readonly [name: string, csv: () => string])[] = [
     ['Cut list', () => cutListCsv(plan.value, woods, units)],
     ['Rings', () => ringsCsv(plan.value, woods, units)],
     ['Strips and blocks', () => stripsCsv(plan.value, woods, units)],
     ['Settings of the saw', () => setupsCsv(plan.value, woods, units)],
-    ['Boards as sawn', () => layoutCsv(layouts, woods, units, nameOf)],
+    ['Boards as sawn', () => layoutCsv(layouts, woods, units, rollOf(project))],
     ['To buy', () => buyingCsv(buyingOf(layouts, plan.value.lumber, shop), woods, units)],
     ['Where the wood goes', () => accountCsv(plan.value, woods, units)],
   ];

@@ -3,7 +3,7 @@ import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, test } from 'vitest';
 import { editPiece } from '../../store/edits.js';
-import { session } from '../../store/sessionSlice.js';
+import { selectRings } from '../../store/selection.js';
 import { showWith } from '../../testing/open.js';
 import { SelectionBar } from '../SelectionBar.js';
 
@@ -25,7 +25,7 @@ const refusal = () =>
 /** The bar with rings of the cup selected that are made in a way; gives what they are made as. */
 async function bar(way: Way, rings: readonly number[] = [8]) {
   const { store, project } = showWith(<SelectionBar />);
-  store.dispatch(session.selected([...rings]));
+  store.dispatch(selectRings([...rings]));
   store.dispatch(editPiece(edit.setWay(rings, way)));
   await screen.findAllByText(rings.length === 1 ? `Ring ${rings[0]! + 1}` : `${rings.length} rings`);
   return { store, making: (ring = rings[0]!) => project().rings[ring]!.making, project };
@@ -139,7 +139,7 @@ describe('feature rings have their controls', () => {
 
 test('a patch changes the two commonest woods of its rings within it', async () => {
   const { store, project } = showWith(<SelectionBar />);
-  store.dispatch(session.selected([8]));
+  store.dispatch(selectRings([8]));
   const before = project().rings[8]!.woods;
   await userEvent.click(await screen.findByRole('button', { name: 'Patch…' }));
   const field = screen.getByLabelText('Segments wide');

@@ -3,7 +3,7 @@ import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, test } from 'vitest';
 import { editPiece } from '../../store/edits.js';
-import { session } from '../../store/sessionSlice.js';
+import { selectRings } from '../../store/selection.js';
 import { showWith } from '../../testing/open.js';
 import { SelectionBar } from '../SelectionBar.js';
 import { WoodBar } from '../WoodBar.js';
@@ -24,7 +24,7 @@ const refusal = () => screen.getAllByRole('alert').at(-1)!.textContent;
 /** The bar with rings of the cup selected that are made in a way; gives what they are made as. */
 async function bar(way: Way, rings: readonly number[] = [8]) {
   const { store, project } = showWith(<SelectionBar />);
-  store.dispatch(session.selected([...rings]));
+  store.dispatch(selectRings([...rings]));
   store.dispatch(editPiece(edit.setWay(rings, way)));
   await screen.findAllByText(rings.length === 1 ? `Ring ${rings[0]! + 1}` : `${rings.length} rings`);
   return { store, making: (ring = rings[0]!) => project().rings[ring]!.making, project };
@@ -128,13 +128,13 @@ test('rings of three ways at once show no controls but say what to do', () => {
   const lantern = ['spaced', 'open', 'tilted'] as const;
   const { store } = showWith(<SelectionBar />);
   lantern.forEach((way, i) => void store.dispatch(editPiece(edit.setWay([8 + i], way))));
-  store.dispatch(session.selected([8, 9, 10]));
+  store.dispatch(selectRings([8, 9, 10]));
   return screen.findByText(/Rings of 3 ways: select those that you want to set/);
 });
 
 test('spacers are painted by their name, without touching the segments', async () => {
   const { store, project } = showWith(<WoodBar />);
-  store.dispatch(session.selected([8]));
+  store.dispatch(selectRings([8]));
   store.dispatch(editPiece(edit.setWay([8], 'spaced')));
   const before = project().rings[8]!.woods.slice(0, 24);
   await userEvent.click(await screen.findByRole('button', { name: 'Purpleheart' }));

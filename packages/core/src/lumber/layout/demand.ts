@@ -1,9 +1,9 @@
 import { sayMm } from '../../measure/format.js';
 import type { Reason } from '../../measure/reason.js';
+import { eachOnce, type Roll } from '../../ring/owner.js';
 import type { Shop } from '../../settings/shop.js';
 import { type Board, tooNarrow } from '../board.js';
 import type { Lumber } from '../lumber.js';
-import { type Owner, ringName } from '../owners.js';
 import { greedy } from './greedy.js';
 import { blockKinds, type DemandKind, lengthOf, overheadOf, stripKinds } from './kinds.js';
 import { costOf as costOfBoards, missingIn, type Problem } from './problem.js';
@@ -33,11 +33,12 @@ export function demandsOf(
   lumber: Lumber,
   boards: readonly Board[],
   shop: Shop,
-  { goal = 'cost', buying = true, nameOf = ringName }: { goal?: Goal; buying?: boolean; nameOf?: Owner } = {},
+  roll: Roll,
+  { goal = 'cost', buying = true }: { goal?: Goal; buying?: boolean } = {},
 ): Demand[] {
   const woods = new Set([...lumber.strips, ...lumber.panels].map(({ wood }) => wood));
   return [...woods].map((wood) => {
-    const of = (partMm: number) => demandOf(wood, lumber, boards, shop, { goal, buying, nameOf, partMm });
+    const of = (partMm: number) => demandOf(wood, lumber, boards, shop, { goal, buying, roll, partMm });
     const whole = of(Number.POSITIVE_INFINITY);
     const tries = [whole, ...partsFor(whole).map(of)];
     return tries.reduce((best, next) => (isBetter(next, best) ? next : best));
@@ -74,7 +75,7 @@ function demandOf(
   lumber: Lumber,
   boards: readonly Board[],
   shop: Shop,
-  { goal, buying, nameOf, partMm }: { goal: Goal; buying: boolean; nameOf: Owner; partMm: number },
+  { goal, buying, roll, partMm }: { goal: Goal; buying: boolean; roll: Roll; partMm: number },
 ): Demand {
   const all = [
     ...stripKinds(wood, lumber, shop),
@@ -107,7 +108,7 @@ function demandOf(
       const least = Math.min(...all.map(({ widthMm }) => widthMm));
       return all.length > 0 && board.widthMm < least ? [tooNarrow(board, least)] : [];
     }),
-    ...all.flatMap((kind, k) => (fits[k]!.every(Boolean) ? [] : [fitsNowhere(kind, fits[k]!, nameOf)])),
+    ...all.flatMap((kind, k) => (fits[k]!.every(Boolean) ? [] : [fitsNowhere(kind, fits[k]!, roll)])),
   ];
   const kinds = all.flatMap((kind, k) => {
     const pieces = kind.pieces.filter((_, i) => fits[k]![i]);
@@ -147,11 +148,11 @@ function widest(wood: string, boards: readonly Board[], shop: Shop, buying: bool
   return Math.max(0, ...own.map(({ widthMm }) => widthMm), ...bought) - 2 * shop.edgeJointMm;
 }
 
-function fitsNowhere(kind: DemandKind, fits: readonly boolean[], nameOf: Owner): Reason {
+function fitsNowhere(kind: DemandKind, fits: readonly boolean[], roll: Roll): Reason {
   const lost = kind.pieces.filter((_, i) => !fits[i]);
-  const owners = [...new Set(lost.flatMap(({ owners }) => owners.map(({ ring }) => ring)))]
-    .filter((ring) => ring !== null)
-    .map(nameOf);
+  const owners = eachOnce(lost.flatMap(({ owners }) => owners.flatMap(({ owner }) => owner ?? []))).map(
+    roll.nameOf,
+  );
   const longest = Math.max(...lost.map(({ along }) => along));
   const whose = owners.length > 0 ? ` of ${owners.join(', ')}` : '';
   return {

@@ -5,6 +5,7 @@ import { demoProjects } from '../../demo/index.js';
 import { mm } from '../../measure/quantity.js';
 import { plan } from '../../project/plan.js';
 import { DEFAULT_SHOP, type Shop } from '../../settings/shop.js';
+import { NOBODY } from '../../testing/pieces.js';
 import { type Board, boardSchema } from '../board.js';
 import { wholeBound } from './bound.js';
 import { bestSawn, columnOf, distinct, generated, masterOf } from './columns.js';
@@ -219,7 +220,7 @@ const demandOf = (shop: Partial<Shop>, boards: Board[], index = 0, buying = fals
   const full = { ...DEFAULT_SHOP, ...shop };
   const made = plan(demoProjects()[index]!, full);
   if (!made.ok) throw new Error('plan');
-  const all = demandsOf(made.value.lumber, boards, full, { buying });
+  const all = demandsOf(made.value.lumber, boards, full, NOBODY, { buying });
   return { all, shop: full, maple: all.find(({ wood }) => wood === 'sugar-maple')! };
 };
 
@@ -288,7 +289,7 @@ describe('boards as they are sawn', () => {
     const made = plan(demoProjects()[0]!, DEFAULT_SHOP);
     if (!made.ok) throw new Error('plan');
     const count = (goal: 'cost' | 'boards') => {
-      const demand = demandsOf(made.value.lumber, boards, DEFAULT_SHOP, { goal, buying: false }).find(
+      const demand = demandsOf(made.value.lumber, boards, DEFAULT_SHOP, NOBODY, { goal, buying: false }).find(
         ({ wood }) => wood === 'sugar-maple',
       )!;
       const { answer } = solve(demand.problem, solver);

@@ -9,7 +9,7 @@ import { up } from './tenths.js';
 export interface DemandPiece {
   readonly along: Mm;
   readonly edgeMm: Mm;
-  readonly owners: readonly (Pick<Cut, 'ring' | 'purpose' | 'hand' | 'numbers'> & {
+  readonly owners: readonly (Pick<Cut, 'owner' | 'purpose' | 'hand' | 'numbers'> & {
     readonly count: number;
   })[];
 }
@@ -82,7 +82,7 @@ export function blockKinds(wood: string, { panels }: Lumber, shop: Shop, widestM
           {
             along: panel.lengthMm,
             edgeMm: panel.lengthMm,
-            owners: [{ ring: panel.ring, purpose: 'ring', count: parts * panel.count }],
+            owners: [{ owner: panel.owner, purpose: 'piece', count: parts * panel.count }],
           },
         ],
       };

@@ -4,7 +4,9 @@ import { beforeAll, describe, expect, test } from 'vitest';
 import { demoProjects } from '../../demo/index.js';
 import { mm } from '../../measure/quantity.js';
 import { plan } from '../../project/plan.js';
+import { rollOf } from '../../ring/owner.js';
 import { DEFAULT_SHOP } from '../../settings/shop.js';
+import { NOBODY } from '../../testing/pieces.js';
 import { anyProject } from '../../testing/random.js';
 import { anyBoard } from '../../testing/randomBoards.js';
 import { between } from '../../testing/randomMakings.js';
@@ -219,10 +221,10 @@ function sound(demand: Demand, layout: WoodLayout): void {
       const kerf = kerfAlong(setting);
       for (const leaf of strip.leaves) {
         let reached = endsAlong(setting) / 2;
-        for (const { fromMm, toMm, ring, purpose } of leaf) {
+        for (const { fromMm, toMm, owner, purpose } of leaf) {
           expect(fromMm - reached).toBeGreaterThanOrEqual(kerf - 1e-6);
           reached = toMm + (cutsFor(setting, 1) === 2 && setting.cutting === 'same-edge' ? kerf : 0);
-          count(`${strip.kind} ${ring} ${purpose}`, 1);
+          count(`${strip.kind} ${owner?.id} ${purpose}`, 1);
         }
         expect(strip.lengthMm - leaf.at(-1)!.toMm - endsAlong(setting) / 2).toBeGreaterThanOrEqual(
           tailMm - 1e-6,
@@ -236,13 +238,13 @@ function sound(demand: Demand, layout: WoodLayout): void {
     for (const area of [pieces, ends, kerf, kept, rest]) expect(area).toBeGreaterThanOrEqual(-1e-6);
     expect(Math.abs(pieces + ends + kerf + kept + rest - stock.lengthMm * stock.widthMm)).toBeLessThan(1);
   }
-  for (const { kind, ring, purpose, count: lost } of layout.missing)
-    count(`${kind} ${ring} ${purpose}`, lost);
+  for (const { kind, owner, purpose, count: lost } of layout.missing)
+    count(`${kind} ${owner?.id} ${purpose}`, lost);
   const wanted = new Map<string, number>();
   demand.kinds.forEach(({ pieces }, kind) => {
     for (const { owners } of pieces)
-      for (const { ring, purpose, count: each } of owners) {
-        const key = `${kind} ${ring} ${purpose}`;
+      for (const { owner, purpose, count: each } of owners) {
+        const key = `${kind} ${owner?.id} ${purpose}`;
         wanted.set(key, (wanted.get(key) ?? 0) + each);
       }
   });
@@ -262,7 +264,7 @@ describe('layouts', () => {
         (project, boards, buying) => {
           const made = plan(project, DEFAULT_SHOP);
           if (!made.ok) return;
-          for (const demand of demandsOf(made.value.lumber, boards, DEFAULT_SHOP, { buying }))
+          for (const demand of demandsOf(made.value.lumber, boards, DEFAULT_SHOP, NOBODY, { buying }))
             sound(demand, placed(demand, greedy(demand.problem), DEFAULT_SHOP));
         },
       ),
@@ -272,7 +274,7 @@ describe('layouts', () => {
   test('pieces of the show: what the solver gives keeps the same rules, costs no more, and its bound holds', () => {
     for (const index of [0, 1, 4, 8]) {
       const boards = [board({}), board({ id: 'b2', widthMm: 90, thicknessMm: 50.8 })];
-      for (const demand of demandsOf(lumberOf(index), boards, DEFAULT_SHOP)) {
+      for (const demand of demandsOf(lumberOf(index), boards, DEFAULT_SHOP, NOBODY)) {
         const { answer, cost, heuristic, bound } = solve(demand.problem, solver);
         sound(demand, placed(demand, answer, DEFAULT_SHOP));
         expect(cost).toBeLessThanOrEqual(heuristic + 1e-9);
@@ -284,7 +286,7 @@ describe('layouts', () => {
   test('what is on hand is used before anything is bought; without the yard what is short is told', () => {
     const lumber = lumberOf(0);
     const maple = (boards: Board[], buying: boolean) =>
-      demandsOf(lumber, boards, DEFAULT_SHOP, { buying }).find(({ wood }) => wood === 'sugar-maple')!;
+      demandsOf(lumber, boards, DEFAULT_SHOP, NOBODY, { buying }).find(({ wood }) => wood === 'sugar-maple')!;
     const plenty = maple([board({ widthMm: 300 }), board({ id: 'b2', widthMm: 300 })], true);
     const own = placed(plenty, solve(plenty.problem, solver).answer, DEFAULT_SHOP);
     expect(own.boards.every(({ stock }) => stock.board)).toBe(true);
@@ -295,11 +297,12 @@ describe('layouts', () => {
     sound(little, short);
   });
   test('what fits nowhere is said by name, with its sizes', () => {
-    const demand = demandsOf(lumberOf(1), [], {
-      ...DEFAULT_SHOP,
-      holdBackMm: mm(170),
-      yard: [{ widthMm: mm(150), lengthMm: mm(200) }],
-    });
+    const demand = demandsOf(
+      lumberOf(1),
+      [],
+      { ...DEFAULT_SHOP, holdBackMm: mm(170), yard: [{ widthMm: mm(150), lengthMm: mm(200) }] },
+      rollOf(demoProjects()[1]!),
+    );
     const reasons = demand.flatMap(({ reasons }) => reasons);
     expect(reasons[0]!.message).toMatch(/No board gives the .*ring .*across, planed to/);
   });
@@ -307,9 +310,15 @@ describe('layouts', () => {
     const lumber = lumberOf(0);
     const of = (resaws: boolean) => {
       const shop = { ...DEFAULT_SHOP, resaws };
-      const all = demandsOf(lumber, [board({ lengthMm: 450, thicknessMm: 101.6, widthMm: 900 })], shop, {
-        buying: false,
-      });
+      const all = demandsOf(
+        lumber,
+        [board({ lengthMm: 450, thicknessMm: 101.6, widthMm: 900 })],
+        shop,
+        NOBODY,
+        {
+          buying: false,
+        },
+      );
       const demand = all.find(({ wood }) => wood === 'sugar-maple');
       return placed(demand!, greedy(demand!.problem), shop).boards.flatMap(({ strips }) => strips);
     };
@@ -329,6 +338,7 @@ describe('layouts', () => {
             ),
           ),
           DEFAULT_SHOP,
+          NOBODY,
           { buying: false },
         ),
       );

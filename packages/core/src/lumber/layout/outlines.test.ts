@@ -4,7 +4,7 @@ import { demoBoards, demoProjects } from '../../demo/index.js';
 import * as edit from '../../project/commands/edits.js';
 import type { Point } from '../../ring/plane.js';
 import { DEFAULT_SHOP } from '../../settings/shop.js';
-import { after, planned } from '../../testing/pieces.js';
+import { after, NOBODY, planned } from '../../testing/pieces.js';
 import { anyBoard } from '../../testing/randomBoards.js';
 import { clearSections } from '../board.js';
 import { demandsOf } from './demand.js';
@@ -15,7 +15,7 @@ import { placed } from './placed.js';
 const boards = demoBoards().map((board, i) => ({ ...board, id: String(i) }));
 const cup = demoProjects()[0]!;
 const layoutsOf = (project = cup) =>
-  demandsOf(planned(project).lumber, boards, DEFAULT_SHOP).map((demand) =>
+  demandsOf(planned(project).lumber, boards, DEFAULT_SHOP, NOBODY).map((demand) =>
     placed(demand, greedy(demand.problem), DEFAULT_SHOP),
   );
 
@@ -83,7 +83,7 @@ describe('pieces as they are drawn on a board', () => {
       lengthMm: 700 as never,
       defects: [],
     }));
-    const resawn = demandsOf(planned(cup).lumber, thick, DEFAULT_SHOP).flatMap((demand) => {
+    const resawn = demandsOf(planned(cup).lumber, thick, DEFAULT_SHOP, NOBODY).flatMap((demand) => {
       const { boards: sawn, kinds } = placed(demand, greedy(demand.problem), DEFAULT_SHOP);
       return sawn.flatMap(({ strips }) => strips.map((strip) => ({ strip, kind: kinds[strip.kind]! })));
     });

@@ -1,4 +1,5 @@
 import type { Mm } from '../../measure/quantity.js';
+import { type Owner, ownerKey } from '../../ring/owner.js';
 import type { Shop } from '../../settings/shop.js';
 import type { Section } from '../board.js';
 import { cutsFor, endsAlong, kerfAlong } from '../cutting.js';
@@ -9,7 +10,7 @@ import type { Answer, Rips, Run } from './problem.js';
 import type { StockBoard } from './stock.js';
 
 /** A piece on its strip, mm from the strip's beginning; its slanted ends stand half over on either side. */
-export interface LaidPiece extends Pick<Cut, 'ring' | 'purpose' | 'hand'> {
+export interface LaidPiece extends Pick<Cut, 'owner' | 'purpose' | 'hand'> {
   readonly fromMm: number;
   readonly toMm: number;
   readonly edgeMm: Mm;
@@ -39,21 +40,21 @@ export interface WoodLayout {
   readonly kinds: readonly DemandKind[];
   readonly boards: readonly LaidBoard[];
   /** Pieces that no board was left for. */
-  readonly missing: readonly (Pick<Cut, 'ring' | 'purpose'> & {
+  readonly missing: readonly (Pick<Cut, 'owner' | 'purpose'> & {
     readonly kind: number;
     readonly count: number;
   })[];
 }
 
-type Waiting = { ring: number | null; purpose: Cut['purpose']; hand?: Cut['hand']; number?: number };
+type Waiting = { owner: Owner | null; purpose: Cut['purpose']; hand?: Cut['hand']; number?: number };
 
 /** An answer in places: which piece lies where on which board. Pieces of more than is wanted are not cut. */
 export function placed({ wood, kinds, stocks }: Demand, answer: Answer, shop: Shop): WoodLayout {
   const waiting = kinds.map(({ pieces }) =>
     pieces.map(({ owners }): Waiting[] =>
-      owners.flatMap(({ ring, purpose, hand, numbers, count }) =>
+      owners.flatMap(({ owner, purpose, hand, numbers, count }) =>
         Array.from({ length: count }, (_, i) => ({
-          ring,
+          owner,
           purpose,
           ...(hand && { hand }),
           ...(numbers?.[i] !== undefined && { number: numbers[i] }),
@@ -73,11 +74,11 @@ export function placed({ wood, kinds, stocks }: Demand, answer: Answer, shop: Sh
     pieces.flatMap((left) => {
       const counts = new Map<
         string,
-        { ring: number | null; purpose: Cut['purpose']; kind: number; count: number }
+        { owner: Owner | null; purpose: Cut['purpose']; kind: number; count: number }
       >();
-      for (const { ring, purpose } of left) {
-        const key = `${ring} ${purpose}`;
-        const known = counts.get(key) ?? { ring, purpose, kind, count: 0 };
+      for (const { owner, purpose } of left) {
+        const key = `${owner ? ownerKey(owner) : ''} ${purpose}`;
+        const known = counts.get(key) ?? { owner, purpose, kind, count: 0 };
         counts.set(key, { ...known, count: known.count + 1 });
       }
       return [...counts.values()];

@@ -53,8 +53,13 @@ export function remedyOf(remedy: Remedy): Command {
     case 'fewer-segments':
       return {
         label: 'Use fewer segments',
-        apply: (draft) =>
-          setCount([remedy.ring], longEnough(draft, remedy.ring, remedy.shortestMm)).apply(draft),
+        apply(draft) {
+          for (const ring of remedy.rings) {
+            const outcome = setCount([ring], longEnough(draft, ring, remedy.shortestMm)).apply(draft);
+            if (outcome?.reasons) return outcome;
+          }
+          return undefined;
+        },
       };
     case 'split':
       return { ...splitRing(remedy.ring, remedy.atMm), label: `Slice ring ${remedy.ring + 1} there` };

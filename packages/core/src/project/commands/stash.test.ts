@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { demoProjects, demoStash } from '../../demo/index.js';
 import { mm } from '../../measure/quantity.js';
-import { after, change, planned, refusal, rings } from '../../testing/pieces.js';
+import { after, change, placeIn, planned, refusal, rings } from '../../testing/pieces.js';
 import { NO_HISTORY, recorded, undone } from '../history.js';
 import type { Project } from '../schema.js';
 import { stashedRingSchema } from '../stash.js';
@@ -68,7 +68,9 @@ describe('a ring from the stash', () => {
     const used = planned(project);
     const stash = used.lumber.woods.reduce((sum, { ledger }) => sum + ledger.stash, 0);
     expect(stash).toBeGreaterThan(0);
-    expect(used.lumber.strips.some(({ cuts }) => cuts.some(({ ring }) => ring === 3))).toBe(false);
+    expect(
+      used.lumber.strips.some(({ cuts }) => cuts.some(({ owner }) => placeIn(project)(owner) === 3)),
+    ).toBe(false);
     expect(edit.asStashed(project, 3, segment!.gives!, 'x', 'x')).toBeNull();
   });
 });

@@ -1,0 +1,66 @@
+import type { Result } from '../measure/reason.js';
+import type { RingNeed } from '../ring/need.js';
+import type { Made } from './contract.js';
+import type { RingMaking } from './registry.js';
+
+/** A ring as it was made, with all that it was made from. */
+interface Kept {
+  readonly need: RingNeed;
+  /** What the need answered when it was asked how the wall leans. */
+  readonly leans: ReadonlyMap<number, { readonly outerMm: number; readonly innerMm: number }>;
+  readonly made: Result<Made>;
+}
+
+/** So many sizes of a ring are kept: a drag there and back, an undo and its redo make nothing anew. */
+const MOST = 4;
+
+/**
+ * Makes a ring once for the same parameters and need: drawings, samplers, meshes and lists that hang on what was made stay
+ * as long. Parameters that are not frozen may still be written on; their rings are made anew every time.
+ */
+export function madeOnce(make: (making: RingMaking, need: RingNeed) => Result<Made>): typeof make {
+  const known = new WeakMap<RingMaking, Kept[]>();
+  return (making, need) => {
+    if (!Object.isFrozen(making)) return make(making, need);
+    const kept = known.get(making) ?? [];
+    const place = kept.findIndex((each) => sameNeed(each, need));
+    const found = kept[place];
+    if (found) {
+      if (place > 0) known.set(making, [found, ...kept.filter((each) => each !== found)]);
+      return found.made;
+    }
+    const leans = new Map<number, { outerMm: number; innerMm: number }>();
+    const listened: RingNeed = need.leaning
+      ? {
+          ...need,
+          leaning(slope) {
+            const band = need.leaning!(slope);
+            leans.set(slope, band);
+            return band;
+          },
+        }
+      : need;
+    const made = make(making, listened);
+    known.set(making, [{ need, leans, made }, ...kept].slice(0, MOST));
+    return made;
+  };
+}
+
+function sameNeed({ need, leans }: Kept, other: RingNeed): boolean {
+  return (
+    sameSize(need, other) &&
+    need.body?.index === other.body?.index &&
+    need.body?.members.length === other.body?.members.length &&
+    (need.body?.members ?? []).every((size, i) => sameSize(size, other.body!.members[i]!)) &&
+    (need.leaning === undefined) === (other.leaning === undefined) &&
+    [...leans].every(([slope, band]) => {
+      const now = other.leaning!(slope);
+      return now.outerMm === band.outerMm && now.innerMm === band.innerMm;
+    })
+  );
+}
+
+type Size = { readonly outerMm: number; readonly innerMm: number; readonly heightMm: number };
+
+const sameSize = (a: Size, b: Size): boolean =>
+  a.outerMm === b.outerMm && a.innerMm === b.innerMm && a.heightMm === b.heightMm;
