@@ -156,6 +156,7 @@ export {
   type Underlay,
 } from './project/schema.js';
 export { reasonsOf } from './project/sentences.js';
+export { sameRingShapes, sameSlantShapes } from './project/shape.js';
 export {
   type Drawn,
   drawnOf,

@@ -22,8 +22,10 @@ export function shortSegmentChecks({ rings, shop: { shortestEdgeMm } }: Subject)
 }
 
 const shortestEdge = ({ pieces }: RingPlan): number =>
-  Math.min(
-    ...pieces.flatMap(({ kind: { stock } }) =>
-      stock.from === 'strip' && stock.cutAngle > 0 ? [stock.boardEdgeMm ?? stock.longEdgeMm] : [],
-    ),
+  pieces.reduce(
+    (least, { kind: { stock } }) =>
+      stock.from === 'strip' && stock.cutAngle > 0
+        ? Math.min(least, stock.boardEdgeMm ?? stock.longEdgeMm)
+        : least,
+    Number.POSITIVE_INFINITY,
   );

@@ -47,12 +47,20 @@ const STEEPEST = 12;
 export function insideOfWall(outside: Curve, wall: Wall, z: number): InsidePoint {
   const from = Math.max(0, z - wall.most);
   const to = Math.min(topOf(outside), z + wall.most);
-  let [best, at] = [Infinity, z];
+  let best = Infinity;
+  let at = z;
   for (const piece of piecesBetween(outside, from, to)) {
     const gap = (height: number) => pieceRadius(piece, height) - reach(wall.at(height), height - z);
-    for (const [low, high] of stretches(piece, from, to, z)) {
-      const found = smallest(gap, low, high);
-      if (found.value < best) [best, at] = [found.value, found.at];
+    const low = Math.max(from, piece.z0);
+    const high = Math.min(to, piece.z1);
+    // Below and above the height asked about the gap is smooth.
+    const parts = z > low && z < high ? 2 : 1;
+    for (let i = 0; i < parts; i++) {
+      const found = smallest(gap, i === 0 ? low : z, i === parts - 1 ? high : z);
+      if (found.value < best) {
+        best = found.value;
+        at = found.at;
+      }
     }
   }
   const away = at - z;
@@ -83,29 +91,37 @@ function reach(radius: number, away: number): number {
 /** The smallest value of a smooth function on [low, high]: the best of a few samples, then golden section. */
 export function smallest(f: (x: number) => number, low: number, high: number): { value: number; at: number } {
   const step = (high - low) / SAMPLES;
-  let [value, nearest] = [f(low), 0];
+  let value = f(low);
+  let nearest = 0;
   for (let i = 1; i <= SAMPLES; i++) {
     const sample = f(low + i * step);
-    if (sample < value) [value, nearest] = [sample, i];
+    if (sample < value) {
+      value = sample;
+      nearest = i;
+    }
   }
   let at = low + nearest * step;
   let a = low + Math.max(0, nearest - 1) * step;
   let b = low + Math.min(SAMPLES, nearest + 1) * step;
   let x = b - GOLDEN * (b - a);
   let y = a + GOLDEN * (b - a);
-  let [fx, fy] = [f(x), f(y)];
+  let fx = f(x);
+  let fy = f(y);
   for (let i = 0; i < STEPS; i++) {
     if (fx < fy) {
-      [b, y, fy] = [y, x, fx];
+      b = y;
+      y = x;
+      fy = fx;
       x = b - GOLDEN * (b - a);
       fx = f(x);
     } else {
-      [a, x, fx] = [x, y, fy];
+      a = x;
+      x = y;
+      fx = fy;
       y = a + GOLDEN * (b - a);
       fy = f(y);
     }
   }
-  if (fx < value) [value, at] = [fx, x];
-  if (fy < value) [value, at] = [fy, y];
-  return { value, at };
+  if (fy < value && fy < fx) return { value: fy, at: y };
+  return fx < value ? { value: fx, at: x } : { value, at };
 }

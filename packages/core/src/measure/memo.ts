@@ -1,41 +1,40 @@
+/** What was answered last, and what it was asked with. */
+interface Kept {
+  readonly rest: readonly unknown[];
+  readonly answer: unknown;
+}
+
 /**
- * The same work for the same things is done once: remembers the last answer for a thing as long as all else that it was
- * asked with is the same, by identity. Things are forgotten with their answers when nobody has them any more.
+ * Answers are kept on the thing itself, where nobody sees them: neither spreading it nor JSON takes them along, and they go
+ * when it goes. (A `WeakMap` for each sort of answer did the same and made plans twice as slow.)
+ */
+function keptOn(of: object, slot: symbol): Kept | undefined {
+  return (of as Record<symbol, Kept | undefined>)[slot];
+}
+function keep(of: object, slot: symbol, kept: Kept): void {
+  if (slot in of) (of as Record<symbol, Kept>)[slot] = kept;
+  else Object.defineProperty(of, slot, { value: kept, writable: true, configurable: true });
+}
+
+const same = (a: readonly unknown[], b: readonly unknown[]): boolean => {
+  for (let i = 0; i < a.length; i++) if (!Object.is(a[i], b[i])) return false;
+  return a.length === b.length;
+};
+
+/**
+ * The same work for the same things is done once: remembers the last answer for a thing that the core made as long as all
+ * else that it was asked with is the same, by identity.
  */
 export function remembered<K extends object, Rest extends readonly unknown[], T>(
   work: (of: K, ...rest: Rest) => T,
 ): (of: K, ...rest: Rest) => T {
-  const known = new WeakMap<K, { readonly rest: Rest; readonly answer: T }>();
+  const slot = Symbol();
   return (of, ...rest) => {
-    const last = known.get(of);
-    if (last?.rest.every((each, i) => Object.is(each, rest[i]))) return last.answer;
+    const last = keptOn(of, slot);
+    if (last && same(last.rest, rest)) return last.answer as T;
     const answer = work(of, ...rest);
-    known.set(of, { rest, answer });
+    keep(of, slot, { rest, answer });
     return answer;
-  };
-}
-
-/**
- * The same for parts of a document, which may be drafts that are still being written on: what is not frozen is worked out
- * anew every time.
- */
-export function rememberedWhenFrozen<K extends object, Rest extends readonly unknown[], T>(
-  work: (of: K, ...rest: Rest) => T,
-): (of: K, ...rest: Rest) => T {
-  const known = remembered(work);
-  return (of, ...rest) => (Object.isFrozen(of) ? known(of, ...rest) : work(of, ...rest));
-}
-
-/** The thing that was made before, where a new one holds the very same: what hangs on its identity need not be made again. */
-export function sameAsBefore<K extends object, T extends object>(
-  alike: (a: T, b: T) => boolean,
-): (of: K, made: T) => T {
-  const known = new WeakMap<K, T>();
-  return (of, made) => {
-    const before = known.get(of);
-    if (before && alike(before, made)) return before;
-    known.set(of, made);
-    return made;
   };
 }
 
@@ -43,17 +42,46 @@ export function sameAsBefore<K extends object, T extends object>(
 export function rememberedTogether<K extends object, Rest extends readonly unknown[], T>(
   work: (of: readonly K[], ...rest: Rest) => T,
 ): (of: readonly K[], ...rest: Rest) => T {
-  const known = new WeakMap<K, { readonly of: readonly K[]; readonly rest: Rest; readonly answer: T }>();
+  const slot = Symbol();
   return (of, ...rest) => {
     const first = of[0];
-    const last = first && known.get(first);
-    const same =
-      last?.of.length === of.length &&
-      last.of.every((each, i) => each === of[i]) &&
-      last.rest.every((each, i) => Object.is(each, rest[i]));
-    if (last && same) return last.answer;
+    if (!first) return work(of, ...rest);
+    const asked = [...of, ...rest];
+    const last = keptOn(first, slot);
+    if (last && same(last.rest, asked)) return last.answer as T;
     const answer = work(of, ...rest);
-    if (first) known.set(first, { of, rest, answer });
+    keep(first, slot, { rest: asked, answer });
     return answer;
+  };
+}
+
+/**
+ * The same for parts of a document. They are frozen, so nothing can be kept on them; and what is not frozen may be a draft
+ * that is still being written on, and is worked out anew every time.
+ */
+export function rememberedWhenFrozen<K extends object, Rest extends readonly unknown[], T>(
+  work: (of: K, ...rest: Rest) => T,
+): (of: K, ...rest: Rest) => T {
+  const known = new WeakMap<K, Kept>();
+  return (of, ...rest) => {
+    if (!Object.isFrozen(of)) return work(of, ...rest);
+    const last = known.get(of);
+    if (last && same(last.rest, rest)) return last.answer as T;
+    const answer = work(of, ...rest);
+    known.set(of, { rest, answer });
+    return answer;
+  };
+}
+
+/** The thing that was made of another before, where a new one holds the very same: what hangs on it need not be made again. */
+export function sameAsBefore<K extends object, T extends object>(
+  alike: (a: T, b: T) => boolean,
+): (of: K, made: T) => T {
+  const slot = Symbol();
+  return (of, made) => {
+    const before = keptOn(of, slot)?.answer as T | undefined;
+    if (before && alike(before, made)) return before;
+    keep(of, slot, { rest: [], answer: made });
+    return made;
   };
 }

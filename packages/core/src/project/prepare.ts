@@ -5,7 +5,7 @@ import type { Made } from '../making/contract.js';
 import { bodyOf, makeRing, pitchOf, ringAsMeasured } from '../making/registry.js';
 import { sayMm } from '../measure/format.js';
 import { mm, type Rad, rad } from '../measure/quantity.js';
-import { remembered, rememberedWhenFrozen } from '../measure/memo.js';
+import { remembered, rememberedTogether, rememberedWhenFrozen } from '../measure/memo.js';
 import { done, type Result, refuse } from '../measure/reason.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import { allowed, needOf, type RingNeed, wallBand } from '../ring/need.js';
@@ -229,7 +229,7 @@ function sizeOf({ fixed, measured, making }: Ring, need: RingNeed): RingNeed {
 }
 
 /** A ring with all that is sawn from one glue-up with it, itself among them; of most rings only itself. */
-const prepareRing = rememberedFor((sized: SizedRing, members: readonly SizedRing[], formMm: number): PreparedRing => {
+const prepareRing = remembered((sized: SizedRing, members: readonly SizedRing[], formMm: number): PreparedRing => {
   const { ring, course, stands, reaches, wall, foot, need, size, along } = sized;
   const standing = { ring, course, stands, reaches };
   const turn = rad(ring.turn * pitchOf(ring.making));
@@ -265,9 +265,13 @@ function bodiesOf(all: readonly SizedRing[]): ReadonlyMap<string, readonly Sized
 
 const ALONE: readonly SizedRing[] = [];
 
+/** The same list for the same members. */
+const together = rememberedTogether((members: readonly SizedRing[]) => members);
+
 function membersOf({ ring }: SizedRing, bodies: ReadonlyMap<string, readonly SizedRing[]>) {
   const body = bodyOf(ring.making);
-  return body === null ? ALONE : (bodies.get(body) ?? ALONE);
+  const members = body === null ? undefined : bodies.get(body);
+  return members ? together(members) : ALONE;
 }
 
 /** The size together with those of all rings that are sawn from the same glue-up. */
@@ -275,23 +279,4 @@ function withBody(sized: SizedRing, size: RingNeed, members: readonly SizedRing[
   if (members.length === 0) return size;
   const sizes = members.map((other) => other.size!);
   return { ...size, body: { members: sizes, index: members.indexOf(sized) } };
-}
-
-/** What was prepared before stays, as long as the ring has its size and so have those it is glued up with. */
-function rememberedFor(work: (sized: SizedRing, members: readonly SizedRing[], formMm: number) => PreparedRing) {
-  const known = new WeakMap<
-    SizedRing,
-    { readonly members: readonly SizedRing[]; readonly formMm: number; readonly prepared: PreparedRing }
-  >();
-  return (sized: SizedRing, members: readonly SizedRing[], formMm: number): PreparedRing => {
-    const last = known.get(sized);
-    const same =
-      last?.formMm === formMm &&
-      last.members.length === members.length &&
-      last.members.every((each, i) => each === members[i]);
-    if (last && same) return last.prepared;
-    const prepared = work(sized, members, formMm);
-    known.set(sized, { members, formMm, prepared });
-    return prepared;
-  };
 }

@@ -24,7 +24,9 @@ function figuresOf(
   woodOf: ReadonlyMap<string, string>,
 ): RingPlan {
   const { ring, course, stands, reaches, wall, wallAlong, need, made } = here;
-  const figures = {
+  const it = made.ok ? made.value : null;
+  const lies = joint(here, below);
+  return {
     index: course.index,
     id: ring.id,
     bottomMm: stands.bottomMm,
@@ -35,50 +37,30 @@ function figuresOf(
     wallAlong,
     need,
     fixed: ring.fixed !== undefined || ring.measured?.diameterMm !== undefined,
-  };
-  if (!made.ok)
-    return {
-      ...figures,
-      cornerMm: need.outerMm,
-      ...NOT_MADE,
-      reasons: made.reasons,
-      instead: need.outerMm > 0 ? insteadOf(ring.making, { ...need, ...ring.fixed }) : null,
-    };
-  const { gives, cornerMm, closed, layers, warnings, reads } = made.value;
-  return {
-    ...figures,
-    ...joint(here, below),
-    gives,
-    cornerMm,
-    closed,
-    layers,
-    reads,
-    warnings,
-    figures: made.value.figures,
-    pieces: piecesOf(made.value, ring, woodOf),
-    reasons: [],
-    instead: null,
+    gives: it?.gives ?? null,
+    cornerMm: it?.cornerMm ?? need.outerMm,
+    overlapMm: lies.overlapMm,
+    contactMm2: lies.contactMm2,
+    closed: it?.closed ?? true,
+    layers: it?.layers ?? NONE,
+    reads: it?.reads ?? null,
+    figures: it?.figures ?? NONE,
+    warnings: it?.warnings ?? NONE,
+    pieces: it ? piecesOf(it, ring, woodOf) : NONE,
+    reasons: made.ok ? NONE : made.reasons,
+    instead: it || need.outerMm <= 0 ? null : insteadOf(ring.making, { ...need, ...ring.fixed }),
   };
 }
 
-const NOT_MADE = {
-  gives: null,
-  overlapMm: null,
-  pieces: [],
-  closed: true,
-  layers: [],
-  reads: null,
-  figures: [],
-  warnings: [],
-  contactMm2: null,
-} as const;
+const NONE: readonly never[] = [];
+const APART = { overlapMm: null, contactMm2: null } as const;
 
 /** How a ring lies on the one below it: width of the glue joint all round, and least contact where there are gaps. */
 function joint(
   { made, turn, foot }: PreparedRing,
   below: PreparedRing | undefined,
 ): Pick<RingPlan, 'overlapMm' | 'contactMm2'> {
-  if (!made.ok || !below?.made.ok) return { overlapMm: null, contactMm2: null };
+  if (!made.ok || !below?.made.ok) return APART;
   const [upper, lower] = [made.value, below.made.value];
   const overlapMm = overlap(bandAt(lower, lower.heightMm), bandAt(upper, 0));
   if (upper.closed && lower.closed) return { overlapMm, contactMm2: null };

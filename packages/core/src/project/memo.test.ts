@@ -1,0 +1,80 @@
+import { freeze } from 'immer';
+import { describe, expect, test } from 'vitest';
+import { demoProjects } from '../demo/index.js';
+import { mm } from '../measure/quantity.js';
+import { DEFAULT_SHOP } from '../settings/shop.js';
+import { after } from '../testing/pieces.js';
+import * as edit from './commands/edits.js';
+import { plan } from './plan.js';
+import { prepare } from './prepare.js';
+import type { Project } from './schema.js';
+
+const ringsOf = (project: Project) => {
+  const prepared = prepare(project);
+  if (!prepared.ok) throw new Error(prepared.reasons[0]!.message);
+  return prepared.value.rings;
+};
+const planOf = (project: Project) => {
+  const planned = plan(project, DEFAULT_SHOP);
+  if (!planned.ok) throw new Error(planned.reasons[0]!.message);
+  return planned.value;
+};
+/** What is never the same twice: functions. */
+const data = (of: unknown): unknown => JSON.parse(JSON.stringify(of));
+
+/** Indexes of rings that are not the very same in two lists. */
+const changed = (a: readonly object[], b: readonly object[]): number[] =>
+  a.flatMap((each, i) => (each === b[i] ? [] : [i]));
+
+const [cup] = demoProjects().map((project) => freeze(project, true)) as [Project];
+
+describe('what an edit does not touch stays the very same', () => {
+  test('renaming prepares and plans nothing anew', () => {
+    const renamed = after(cup, edit.rename('Other'));
+    expect(changed(ringsOf(cup), ringsOf(renamed))).toEqual([]);
+    expect(changed(planOf(cup).rings, planOf(renamed).rings)).toEqual([]);
+    expect(changed(planOf(cup).lumber.strips, planOf(renamed).lumber.strips)).toEqual([]);
+  });
+  test('a painted ring is planned anew with the joint on it, and made no more than before', () => {
+    const painted = after(cup, edit.setWood([8], cup.palette.at(-1)!.key));
+    const [before, now] = [ringsOf(cup), ringsOf(painted)];
+    expect(now.every(({ made }, i) => made === before[i]!.made)).toBe(true);
+    expect(changed(planOf(cup).rings, planOf(painted).rings)).toEqual([8, 9]);
+  });
+  test('an edge that is dragged makes two rings anew, and none above them', () => {
+    const moved = after(cup, edit.moveEdge(6, ringsOf(cup)[6]!.course.topMm + 0.3));
+    expect(changed(ringsOf(cup), ringsOf(moved))).toEqual([6, 7]);
+  });
+  test('there and back again is the ring that was there', () => {
+    const wider = after(cup, edit.setPoint(2, { radiusMm: mm(cup.form.points[2]!.radiusMm + 1) }));
+    const first = ringsOf(cup).map(({ made }) => made);
+    ringsOf(wider);
+    expect(ringsOf(cup).every(({ made }, i) => made === first[i])).toBe(true);
+  });
+});
+
+test('a plan after many edits is the plan of the same document worked out from nothing', () => {
+  for (const project of demoProjects()) {
+    let now = freeze(project, true);
+    planOf(now);
+    const last = now.rings.length - 1;
+    const edits = [
+      edit.setTurn([Math.min(2, last)], 0.25),
+      edit.setFormHeight(mm(now.form.points.at(-1)!.heightMm * 1.07)),
+      edit.setPaletteWood(now.palette[0]!.key, 'american-beech'),
+      edit.duplicateRings([0]),
+      edit.setFormHeight(mm(now.form.points.at(-1)!.heightMm)),
+      edit.moveRings([0], Math.min(3, last)),
+    ];
+    for (const one of edits) {
+      try {
+        now = after(now, one);
+      } catch {
+        // Not every piece takes every edit.
+      }
+      planOf(now);
+    }
+    // A clone is not frozen: nothing is remembered of it.
+    expect(data(planOf(now))).toEqual(data(planOf(structuredClone(now))));
+  }
+});
