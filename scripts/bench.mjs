@@ -14,3 +14,6 @@ node(
 
 const { turntableBench } = await import('./turntable-bench.mjs');
 await turntableBench();
+
+const { dragBench } = await import('./drag-bench.mjs');
+await dragBench();

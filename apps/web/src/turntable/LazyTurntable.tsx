@@ -1,5 +1,6 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { Resting } from './Resting.js';
 import type { TurntableProps } from './Turntable.js';
 import { ability } from './webgl.js';
 
@@ -39,7 +40,13 @@ export function LazyTurntable(props: TurntableProps) {
   return (
     <section aria-label="Turntable" className="relative h-full">
       <Suspense fallback={COMING}>
-        <Turntable {...props} />
+        {props.size === 'large' ? (
+          <Turntable {...props} />
+        ) : (
+          <Resting>
+            <Turntable {...props} />
+          </Resting>
+        )}
       </Suspense>
       {props.size === 'panel' && (
         <Link

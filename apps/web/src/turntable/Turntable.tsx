@@ -1,5 +1,5 @@
 import { type Prepared, shownOn } from '@fellside/core';
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { memo, useCallback, useMemo, useRef, useState } from 'react';
 import { paletteOf, planOf, preparedOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { Slider } from '../ui/Slider.js';
@@ -28,7 +28,7 @@ const bareIn = (rings: Prepared['rings']) => (ring: number) =>
   });
 
 /** The piece in space: from the blank as glued to the piece as turned. */
-export default function Turntable({ size, onPlace }: TurntableProps) {
+function Turntable({ size, onPlace }: TurntableProps) {
   const prepared = useApp(preparedOf);
   const plan = useApp(planOf);
   const palette = useApp(paletteOf);
@@ -121,3 +121,5 @@ export default function Turntable({ size, onPlace }: TurntableProps) {
     </div>
   );
 }
+
+export default memo(Turntable);

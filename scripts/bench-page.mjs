@@ -1,0 +1,83 @@
+// A browser on a Fellside of its own, for benches.
+import { spawn } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { edit, mm, run, startProject } from '../packages/core/dist/index.js';
+import { ensureChromium } from './setup.mjs';
+
+/** A vase of 40 rings of 48 segments in two woods. */
+export function vase() {
+  const begun = startProject({
+    name: 'Vase of 40 × 48',
+    shape: 'vase',
+    heightMm: mm(320),
+    diameterMm: mm(240),
+    wallMm: mm(8),
+    ringHeightMm: mm(8),
+    count: 48,
+    woods: ['sugar-maple', 'black-walnut'],
+  });
+  if (!begun.ok) throw new Error(begun.reasons[0].message);
+  const rings = begun.value.rings.map((_, index) => index);
+  const made = run(begun.value, edit.setWay(rings, 'flat'));
+  const counted = run(made.ok ? made.value.project : begun.value, edit.setCount(rings, 48));
+  const piece = counted.ok ? counted.value.project : begun.value;
+  const motif = {
+    kind: 'spiral',
+    tones: ['light', 'dark'],
+    values: { repeats: 12, columns: 4, wide: 2, step: 1, change: 0 },
+  };
+  const laid = run(piece, edit.layMotif(rings, motif));
+  return laid.ok ? laid.value.project : piece;
+}
+
+async function freePort() {
+  const probe = createServer().listen(0, '127.0.0.1');
+  await new Promise((ready) => probe.once('listening', ready));
+  const { port } = probe.address();
+  await new Promise((closed) => probe.close(closed));
+  return port;
+}
+
+async function served(port) {
+  const server = spawn(process.execPath, ['apps/server/dist/main.js'], {
+    env: {
+      ...process.env,
+      FELLSIDE_PORT: String(port),
+      FELLSIDE_DATA: mkdtempSync(join(tmpdir(), 'fellside-bench-')),
+    },
+  });
+  await new Promise((ready) =>
+    server.stdout.on('data', (text) => String(text).includes('Fellside is ready') && ready()),
+  );
+  return server;
+}
+
+/** Puts a piece on the shelf; its id. */
+export async function shelve(url, document) {
+  const answer = await fetch(`${url}/api/projects`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ document }),
+  });
+  const { id } = await answer.json();
+  return id;
+}
+
+/** Does work on a page of 1280 × 800 in a browser that draws in software. */
+export async function onPage(work) {
+  const executablePath = ensureChromium();
+  const port = await freePort();
+  const server = await served(port);
+  const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-quic'] });
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await work(page, `http://127.0.0.1:${port}`);
+  } finally {
+    await browser.close();
+    server.kill();
+  }
+}
