@@ -79,6 +79,7 @@ export {
   placesOf,
   type RingMaking,
   segmentsOf,
+  usuallySanded,
   WAYS,
   type Way,
 } from './making/registry.js';
@@ -189,6 +190,7 @@ export {
   sameOwner,
 } from './ring/owner.js';
 export { type Point, polar, turned } from './ring/plane.js';
+export { SANDED, type Sanded } from './ring/sanded.js';
 export { type Cuts, type HalfSpace, MOST_SLANTS, type Slant, sidesOf } from './ring/slant.js';
 export type { Thickness } from './ring/slicing.js';
 export type { Point3, Solid } from './ring/space.js';

@@ -1,4 +1,4 @@
-import { edit, type Project } from '@fellside/core';
+import { edit, type Project, SANDED, type Sanded, usuallySanded } from '@fellside/core';
 import { shared, useTargets } from '../rings/targets.js';
 import { editPiece } from '../store/edits.js';
 import { projectOf } from '../store/selectors.js';
@@ -15,7 +15,10 @@ const EDGES: readonly (readonly [Edge | 'usual', string])[] = [
   ['same-edge', 'same edge out, grain runs on'],
 ];
 
-/** How the selected rings, or all, are sawn, and spares for them besides the shop's. */
+const FACES: Record<Sanded, string> = { both: 'both', one: 'one', none: 'none' };
+const sandedOf = ({ sanded, making }: Project['rings'][number]): Sanded => sanded ?? usuallySanded(making);
+
+/** How the selected rings, or all, are sawn, which of their faces are sanded, and spares for them besides the shop's. */
 export function SawingBar() {
   const dispatch = useActions();
   const { rings } = useApp(projectOf);
@@ -59,6 +62,25 @@ export function SawingBar() {
             {EDGES.map(([value, name]) => (
               <option key={value} value={value}>
                 {name}
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
+      <Field label="Faces sanded">
+        {(control) => (
+          <select
+            {...control}
+            className={`${controlClass} w-32`}
+            value={shared(targets.map((index) => sandedOf(rings[index]!))) ?? ''}
+            onChange={(event) => dispatch(editPiece(edit.setSanded(targets, event.target.value as Sanded)))}
+          >
+            <option value="" disabled>
+              various
+            </option>
+            {SANDED.map((faces) => (
+              <option key={faces} value={faces}>
+                {FACES[faces]}
               </option>
             ))}
           </select>

@@ -56,6 +56,11 @@ export function FromRings({ rows, onRows }: FromRingsProps) {
       </div>
       <NameAndWood />
       <Entry name="wallMm" label={`Wall, ${unit}`} value={unit === 'mm' ? '8' : '5/16'} />
+      <Entry
+        name="truingMm"
+        label={`Truing allowance, ${unit}; 0 for rings trued dry`}
+        value={unit === 'mm' ? '4' : '5/32'}
+      />
       <Entry name="count" label="Segments a ring" value="12" numeric />
       <div className="col-span-2">
         <Field label="Curve">

@@ -75,11 +75,13 @@ export function beginFromRings(typed: Typed, rows: number, units: UnitSystem): R
     }),
   );
   const wallMm = length('wallMm', 'Wall');
+  const truingMm = length('truingMm', 'Truing allowance', 0);
   if (reasons.length > 0) return refused(...reasons);
   return startFromRings({
     name: typed.name ?? '',
     sizes,
     wallMm,
+    truingMm,
     count: countOf(typed),
     woods: woodsOf(typed),
     fit: typed.fit === 'tightest' ? 'tightest' : 'smoothest',

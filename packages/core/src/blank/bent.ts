@@ -147,9 +147,11 @@ export function makeBent(given: BentParams): Result<MadeBlank> {
       `Glue them on their faces round a former of ${sayMm(curveMm - outerMm)}, segments in line or turned by a step; ${sweepDeg === 360 ? 'dry-fit the last one before the circle is closed' : `${sweepDeg}° in all`}.`,
       ...(clearance === null
         ? []
-        : [
-            `Close the second link through the first: ${sayMm(Math.max(0, clearance))} of room is left all round.`,
-          ]),
+        : clearance < 0
+          ? [
+              `The second link cannot be closed through the first: they would run into each other by ${sayMm(-clearance)}.`,
+            ]
+          : [`Close the second link through the first: ${sayMm(clearance)} of room is left all round.`]),
     ],
     cautions: ['short-pieces', 'trapped-offcut', 'tapers', 'dust'],
   });

@@ -1,7 +1,9 @@
+import type { MadeBlank } from '../blank/contract.js';
 import type { Vessel } from '../form/vessel.js';
 import type { Lumber } from '../lumber/lumber.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
 import type { RingMaking } from '../making/registry.js';
+import type { Result } from '../measure/reason.js';
 import type { MotifUse } from '../pattern/motifUse.js';
 import type { Tone } from '../pattern/tones.js';
 import type { Owner, Roll } from '../ring/owner.js';
@@ -41,6 +43,7 @@ export interface Subject {
   readonly over: { readonly topMm: number; readonly footMm: number };
   readonly lumber: Lumber;
   readonly roll: Roll;
+  readonly blanks: readonly { readonly id: string; readonly made: Result<MadeBlank> }[];
   readonly palette: readonly { readonly tone: Tone }[];
   readonly motifs: readonly { readonly use: MotifUse }[];
 }

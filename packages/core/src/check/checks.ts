@@ -1,3 +1,4 @@
+import { blankChecks } from './blanks.js';
 import type { Check, Subject } from './check.js';
 import { hollowDiscChecks } from './hollowDisc.js';
 import { impossibleChecks } from './impossible.js';
@@ -33,6 +34,7 @@ const CHECKS = [
   otherHandChecks,
   meetingPointChecks,
   hollowDiscChecks,
+  blankChecks,
   latheChecks,
   toneChecks,
 ];

@@ -100,7 +100,7 @@ export function smallest(f: (x: number) => number, low: number, high: number): {
       nearest = i;
     }
   }
-  let at = low + nearest * step;
+  const at = low + nearest * step;
   let a = low + Math.max(0, nearest - 1) * step;
   let b = low + Math.min(SAMPLES, nearest + 1) * step;
   let x = b - GOLDEN * (b - a);

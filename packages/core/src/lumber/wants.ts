@@ -18,12 +18,15 @@ export interface OwnedPieces {
   readonly places: readonly number[];
   /** Of one piece as it lies in the ring, mm³. */
   readonly volumeMm3: number;
+  /** How many faces are sanded after gluing; two where nothing is said. */
+  readonly sanded?: 0 | 1 | 2;
   /** Spares wanted besides those of the shop's rule. */
   readonly spares?: number;
 }
 
-/** Planed thickness that a ring of a height is cut from: both faces are sanded after gluing (mm). */
-export const plannedThickness = (heightMm: number, shop: Shop) => mm(heightMm + 2 * shop.faceSandingMm);
+/** Planed thickness that a ring of a height is cut from, of which so many faces are sanded after gluing (mm). */
+export const plannedThickness = (heightMm: number, shop: Shop, sanded = 2) =>
+  mm(heightMm + sanded * shop.faceSandingMm);
 
 /**
  * Width that a strip is ripped to: as wide as it has to be, or the next full step of the shop's. A step at which the piece
@@ -41,11 +44,11 @@ const SAME_STEP = 1e-3;
 type Setting = Omit<StripWant, 'cuts'>;
 
 /** How pieces are sawn from strips; null of those that come from elsewhere. */
-const settingOf = remembered(({ wood, kind: { stock } }: OwnedPieces, shop: Shop): Setting | null => {
+const settingOf = remembered(({ wood, sanded, kind: { stock } }: OwnedPieces, shop: Shop): Setting | null => {
   if (stock.from !== 'strip') return null;
   const { cutAngle, bladeTilt, cutting } = stock;
   const widthMm = rippedWidth(stock, shop);
-  const thicknessMm = plannedThickness(stock.thicknessMm, shop);
+  const thicknessMm = plannedThickness(stock.thicknessMm, shop, sanded);
   return { wood, widthMm, thicknessMm, cutAngle, bladeTilt, cutting };
 });
 
@@ -108,9 +111,12 @@ const sameStrip = (a: Setting, b: Setting): boolean =>
   Math.abs(a.bladeTilt - b.bladeTilt) < SAME_ANGLE;
 
 /** The blocks that discs, plugs and staves are sawn from; null of pieces that come from elsewhere. */
-export const panelFor = ({ owner, wood, kind, count, volumeMm3 }: OwnedPieces, shop: Shop): Panel | null =>
+export const panelFor = (
+  { owner, wood, kind, count, volumeMm3, sanded }: OwnedPieces,
+  shop: Shop,
+): Panel | null =>
   kind.stock.from === 'panel'
-    ? panelOf(kind.stock, { owner, wood, name: kind.name, ...blocksOf(kind, count, volumeMm3) }, shop)
+    ? panelOf(kind.stock, { owner, wood, name: kind.name, ...blocksOf(kind, count, volumeMm3) }, shop, sanded)
     : null;
 
 /** Blocks that pieces come from, and what of each is left in the ring: one for each piece, or all from a few. */
@@ -133,6 +139,7 @@ const panelOf = (
   { shape, lengthMm, widthMm, thicknessMm, slicing }: PanelStock,
   of: Pick<Panel, 'owner' | 'wood' | 'name' | 'count' | 'pieceMm3'>,
   shop: Shop,
+  sanded?: 0 | 1 | 2,
 ): Panel => ({
   ...of,
   shape,
@@ -140,5 +147,5 @@ const panelOf = (
   widthMm,
   netMm: slicing ? slicing.keptMm : thicknessMm,
   resawMm: slicing ? mm(thicknessMm - slicing.keptMm) : mm(0),
-  thicknessMm: PLANED.includes(shape) ? thicknessMm : plannedThickness(thicknessMm, shop),
+  thicknessMm: PLANED.includes(shape) ? thicknessMm : plannedThickness(thicknessMm, shop, sanded),
 });

@@ -145,6 +145,8 @@ export interface Making<P extends { readonly way: string }> {
   mirror?(params: P): P;
   /** Rings that name the same body are one glue-up, sawn apart: they share parameters, woods and radii. */
   body?(params: P): string;
+  /** Its rings cannot be flattened once they are glued; others are sanded on both faces unless it is said otherwise. */
+  readonly flattens?: false;
   /** Parameters with which a ring can no longer be made are refused at the edit, not told afterwards. */
   readonly strict?: true;
   /** Tones that its places are meant to have, one for each; left out where any wood does. */

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { Mm, Rad } from '../measure/quantity.js';
 import type { Result } from '../measure/reason.js';
 import type { RingNeed } from '../ring/need.js';
+import type { Sanded } from '../ring/sanded.js';
 import { type BasketParams, basket } from './basket/basket.js';
 import type { Beginning, Made, Making, PlaceGroup } from './contract.js';
 import { type DiscParams, disc } from './disc/disc.js';
@@ -18,8 +19,8 @@ import { type LayeredParams, layered } from './layered/layered.js';
 import { placesIn } from './layOut.js';
 import { lettered } from './lettered/lettered.js';
 import type { LetteredParams } from './lettered/params.js';
-import { sameStrips } from './measured.js';
 import { madeOnce } from './made.js';
+import { sameStrips } from './measured.js';
 import { medallion } from './medallion/medallion.js';
 import type { MedallionParams } from './medallion/params.js';
 import { type OpenParams, open } from './open/open.js';
@@ -128,6 +129,9 @@ export const pitchOf = (making: RingMaking): Rad => definition(making).pitch(mak
 export const bodyOf = (making: RingMaking): string | null => definition(making).body?.(making) ?? null;
 export const oneWoodOf = (making: RingMaking): readonly (readonly number[])[] =>
   definition(making).oneWood?.(making) ?? [];
+/** Faces that rings of a way are usually sanded on. */
+export const usuallySanded = (making: RingMaking): Sanded =>
+  definition(making).flattens === false ? 'none' : 'both';
 export const isStrict = (making: RingMaking): boolean => definition(making).strict === true;
 export const tonesOf = (making: RingMaking): readonly MeantTone[] | null =>
   definition(making).tones?.(making) ?? null;

@@ -52,11 +52,15 @@ export function dressed<R extends Stacked>(
   });
 }
 
-const inWoods = <R extends Stacked>(each: R, woods: string[]): R => ({ ...each, ring: { ...each.ring, woods } });
+const inWoods = <R extends Stacked>(each: R, woods: string[]): R => ({
+  ...each,
+  ring: { ...each.ring, woods },
+});
 
 /** A ring that shows what it showed before is the same ring as before. */
 const shownBefore = sameAsBefore<Stacked, Stacked>(
-  ({ ring: { woods: a } }, { ring: { woods: b } }) => a.length === b.length && a.every((key, i) => key === b[i]),
+  ({ ring: { woods: a } }, { ring: { woods: b } }) =>
+    a.length === b.length && a.every((key, i) => key === b[i]),
 );
 
 /** A ring's woods with those of its segments changed; places sawn from one piece keep to one wood. */

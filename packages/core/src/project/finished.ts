@@ -32,7 +32,9 @@ export function finishedVolumes(
   return byWood;
 }
 
-const leftInBand = remembered((band: PreparedBand, vessel: Vessel, cuts: Cuts) => movedVolumes(band, vessel, cuts)[0]!);
+const leftInBand = remembered(
+  (band: PreparedBand, vessel: Vessel, cuts: Cuts) => movedVolumes(band, vessel, cuts)[0]!,
+);
 
 /** What is left of one ring, by wood; the same as before as long as the ring is. */
 const leftInRing = remembered(

@@ -39,7 +39,8 @@ export interface Plan {
 
 /** Species by palette key. */
 const woodsBy = rememberedWhenFrozen(
-  (palette: Project['palette']): ReadonlyMap<string, string> => new Map(palette.map(({ key, wood }) => [key, wood])),
+  (palette: Project['palette']): ReadonlyMap<string, string> =>
+    new Map(palette.map(({ key, wood }) => [key, wood])),
 );
 
 /** What it holds, filled to the lip of its body, mm³. */
@@ -103,6 +104,7 @@ export function plan(
       over: { topMm: overTopMm, footMm: underFootMm },
       lumber,
       roll,
+      blanks,
       palette: project.palette,
       motifs: project.motifs,
     }),

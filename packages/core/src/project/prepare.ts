@@ -3,10 +3,9 @@ import { recessAt } from '../form/recess.js';
 import { insideAt, type Vessel, vesselOf } from '../form/vessel.js';
 import type { Made } from '../making/contract.js';
 import { bodyOf, makeRing, pitchOf, ringAsMeasured } from '../making/registry.js';
-import { sayMm } from '../measure/format.js';
-import { mm, type Rad, rad } from '../measure/quantity.js';
 import { remembered, rememberedTogether, rememberedWhenFrozen } from '../measure/memo.js';
-import { done, type Result, refuse } from '../measure/reason.js';
+import { mm, type Rad, rad } from '../measure/quantity.js';
+import { done, type Result } from '../measure/reason.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import { allowed, needOf, type RingNeed, wallBand } from '../ring/need.js';
 import type { Band } from '../ring/overlap.js';
@@ -106,7 +105,7 @@ export function stackUp(project: Stacking): Result<Prepared> {
   const bodies = bodiesOf(sized);
   return done({
     vessel: vessel.value,
-    rings: sized.map((ring) => prepareRing(ring, membersOf(ring, bodies), heightMm)),
+    rings: sized.map((ring) => prepareRing(ring, membersOf(ring, bodies))),
     cuts,
     bands: bandsOf(slants, cuts, reaches.bands, vessel.value, allowances.outsideMm),
     overTopMm: reaches.overTopMm,
@@ -114,15 +113,13 @@ export function stackUp(project: Stacking): Result<Prepared> {
   });
 }
 
-/** A ring with the size that it is made to; null where it lies above the form. */
+/** A ring with the size that it is made to. */
 type Standing = Pick<PreparedRing, 'course' | 'stands' | 'reaches'>;
 
 interface SizedRing extends Standing, Pick<PreparedRing, 'ring' | 'wall' | 'foot' | 'need'> {
-  readonly size: RingNeed | null;
+  readonly size: RingNeed;
   along(slope: number): Band;
 }
-
-const NO_BAND: Band = { outerMm: 0, innerMm: 0 };
 
 function sizeRing(
   ring: Ring,
@@ -175,10 +172,8 @@ function sizedRing(
   allowances: Project['allowances'],
 ): SizedRing {
   const { stands, course, reaches } = standing;
-  if (reaches.every(({ toMm, fromMm }) => toMm - fromMm <= SAME_LENGTH)) {
-    const need = { outerMm: mm(0), innerMm: mm(0), heightMm: heightOf(ring) };
-    return { ring, ...standing, wall: NO_BAND, foot: NO_BAND, need, size: null, along: () => NO_BAND };
-  }
+  if (reaches.every(({ toMm, fromMm }) => toMm - fromMm <= SAME_LENGTH))
+    return aboveForm(ring, standing, vessel, allowances);
   const along = (slope: number) => wallIn(vessel, standing, slope);
   const wall = along(0);
   const need: RingNeed = {
@@ -194,6 +189,21 @@ function sizedRing(
     size: sizeOf(ring, need),
     along,
   };
+}
+
+/**
+ * A ring that stands wholly above the form holds nothing of it. It is told, and counted as a ring of the size of the lip
+ * until it is taken away: nobody's rings vanish from a list because they came out thicker than planned.
+ */
+function aboveForm(
+  ring: Ring,
+  standing: Standing,
+  vessel: Vessel,
+  allowances: Project['allowances'],
+): SizedRing {
+  const wall = wallAtHeight(vessel, vessel.heightMm);
+  const need: RingNeed = { ...allowed(wall, allowances), heightMm: heightOf(ring) };
+  return { ring, ...standing, wall, foot: wall, need, size: sizeOf(ring, need), along: () => wall };
 }
 
 /**
@@ -229,22 +239,10 @@ function sizeOf({ fixed, measured, making }: Ring, need: RingNeed): RingNeed {
 }
 
 /** A ring with all that is sawn from one glue-up with it, itself among them; of most rings only itself. */
-const prepareRing = remembered((sized: SizedRing, members: readonly SizedRing[], formMm: number): PreparedRing => {
+const prepareRing = remembered((sized: SizedRing, members: readonly SizedRing[]): PreparedRing => {
   const { ring, course, stands, reaches, wall, foot, need, size, along } = sized;
   const standing = { ring, course, stands, reaches };
   const turn = rad(ring.turn * pitchOf(ring.making));
-  if (!size) {
-    const above = `It starts at ${sayMm(stands.bottomMm)}, above the form, which ends at ${sayMm(formMm)}.`;
-    return {
-      ...standing,
-      wall,
-      wallAlong: wall,
-      foot,
-      need,
-      made: refuse('ring-above-form', '', above),
-      turn,
-    };
-  }
   const made = makeRing(ring.making, withBody(sized, size, members));
   const wallAlong = made.ok && made.value.lean !== 0 ? along(made.value.lean) : wall;
   return { ...standing, wall, wallAlong, foot, need, made, turn };
@@ -255,7 +253,7 @@ function bodiesOf(all: readonly SizedRing[]): ReadonlyMap<string, readonly Sized
   const bodies = new Map<string, SizedRing[]>();
   for (const each of all) {
     const body = bodyOf(each.ring.making);
-    if (body === null || !each.size) continue;
+    if (body === null) continue;
     const known = bodies.get(body);
     if (known) known.push(each);
     else bodies.set(body, [each]);
@@ -277,6 +275,6 @@ function membersOf({ ring }: SizedRing, bodies: ReadonlyMap<string, readonly Siz
 /** The size together with those of all rings that are sawn from the same glue-up. */
 function withBody(sized: SizedRing, size: RingNeed, members: readonly SizedRing[]): RingNeed {
   if (members.length === 0) return size;
-  const sizes = members.map((other) => other.size!);
+  const sizes = members.map((other) => other.size);
   return { ...size, body: { members: sizes, index: members.indexOf(sized) } };
 }

@@ -2,11 +2,12 @@ import type { RingPlan } from '../lumber/ringPlan.js';
 import type { OwnedPieces } from '../lumber/wants.js';
 import type { Made, PieceKind } from '../making/contract.js';
 import { volumeOfAll } from '../making/layOut.js';
-import { insteadOf } from '../making/registry.js';
+import { insteadOf, usuallySanded } from '../making/registry.js';
 import { type PanelStock, roundVolume, type StripStock } from '../making/stock.js';
-import { bandAt, overlap } from '../ring/overlap.js';
 import { remembered } from '../measure/memo.js';
+import { bandAt, overlap } from '../ring/overlap.js';
 import { ringOwner } from '../ring/owner.js';
+import { FACES } from '../ring/sanded.js';
 import { leastContact } from '../surface/contact.js';
 import { overPlaces } from '../surface/round.js';
 import type { PreparedRing } from './prepare.js';
@@ -73,7 +74,7 @@ const ROUND: readonly PanelStock['shape'][] = ['disc', 'plug'];
 
 function piecesOf(
   made: Made,
-  { id, woods, sawing }: Pick<Ring, 'id' | 'woods' | 'sawing'>,
+  { id, woods, sawing, sanded, making }: Pick<Ring, 'id' | 'woods' | 'sawing' | 'sanded' | 'making'>,
   woodOf: ReadonlyMap<string, string>,
 ): OwnedPieces[] {
   const volumes = overPlaces(made, (place) => volumeOfAll(made.lay(place)));
@@ -90,6 +91,7 @@ function piecesOf(
       count: places.length,
       places,
       volumeMm3: round ? roundVolume(stock) : mean(places),
+      sanded: FACES[sanded ?? usuallySanded(making)],
       ...(sawing?.spares && stock.from === 'strip' && { spares: sawing.spares }),
     }));
   });

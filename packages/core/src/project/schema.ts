@@ -6,9 +6,10 @@ import { length, number, shown, text, whole } from '../measure/field.js';
 import { sayMm } from '../measure/format.js';
 import { motifUseSchema } from '../pattern/motifUse.js';
 import { TONES } from '../pattern/tones.js';
+import { SANDED } from '../ring/sanded.js';
 import { MOST_SLANTS, slantSchema } from '../ring/slant.js';
 
-export const SCHEMA_VERSION = 6;
+export const SCHEMA_VERSION = 7;
 export const MOST_BLANKS = 8;
 export const MOST_RINGS = 400;
 
@@ -82,6 +83,8 @@ const ringSchema = z.strictObject({
       spares: whole('Spare pieces', 1, 200).optional(),
     })
     .optional(),
+  /** Faces that are flattened after gluing; left out where it is as the way usually has it. */
+  sanded: z.enum(SANDED, { error: () => 'Both faces are sanded, one, or none.' }).optional(),
   /** As really made; overrides what was planned. */
   measured: z
     .strictObject({

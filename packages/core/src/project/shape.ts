@@ -2,7 +2,14 @@ import type { Slant } from '../ring/slant.js';
 import type { Ring } from './schema.js';
 
 /** What the shape of a ring hangs on, its need apart; woods, motifs, locks and how it is sawn are not among it. */
-const SHAPE = ['id', 'making', 'turn', 'heightMm', 'fixed', 'measured'] as const satisfies readonly (keyof Ring)[];
+const SHAPE = [
+  'id',
+  'making',
+  'turn',
+  'heightMm',
+  'fixed',
+  'measured',
+] as const satisfies readonly (keyof Ring)[];
 
 /** What the shape of a slanted band hangs on. */
 const SLANT = [

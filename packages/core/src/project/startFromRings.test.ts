@@ -24,6 +24,7 @@ const begin = (sizes: readonly RingSize[], change: Partial<Parameters<typeof sta
     count: 12,
     woods: ['sugar-maple'],
     fit: 'smoothest',
+    truingMm: mm(4),
     ...change,
   });
 

@@ -7,7 +7,7 @@ import { fitForm } from './commands/fitCommands.js';
 import { usualSegments, usualSolid } from './commands/stack.js';
 import { readProject } from './inspect.js';
 import { type Project, type Ring, SCHEMA_VERSION } from './schema.js';
-import { USUAL_ALLOWANCES, usualPalette } from './start.js';
+import { usualPalette } from './start.js';
 
 /** One size of ring, as it is after it has been trued, and how many of it lie on each other. */
 export interface RingSize {
@@ -27,6 +27,8 @@ export interface RingsBeginning {
   readonly count: number;
   readonly woods: readonly [string, ...string[]];
   readonly fit: Fit;
+  /** Left on either side for truing; 0 where the rings were trued dry. */
+  readonly truingMm: Mm;
 }
 
 /** A new piece from rings of a few sizes, in brick bond, and the curve that fits inside them. */
@@ -58,7 +60,7 @@ export function startFromRings(beginning: RingsBeginning): Result<Project> {
     },
     rings,
     palette: usualPalette(beginning.woods),
-    allowances: USUAL_ALLOWANCES,
+    allowances: { outsideMm: beginning.truingMm, insideMm: beginning.truingMm },
     motifs: [],
     underlay: null,
   });

@@ -11,6 +11,7 @@ export const UPGRADES: Readonly<Record<number, (document: Document) => Document>
   3: motifsOverRings,
   4: featureRings,
   5: slantedBands,
+  6: sandedFaces,
 };
 
 /** Documents of this version and later have the shape that undo steps saved with them speak of. */
@@ -42,6 +43,14 @@ function featureRings(document: Document): Document {
 /** Version 6: slanted bands through the stack; what version 5 knows stands as it was. */
 function slantedBands(document: Document): Document {
   return { ...document, schema: 6 };
+}
+
+/**
+ * Version 7: which faces of a ring are sanded. Rings of version 6 are as their way usually has it: open ones, that cannot be
+ * flattened, are now planned without.
+ */
+function sandedFaces(document: Document): Document {
+  return { ...document, schema: 7 };
 }
 
 /** Brings a document of any older version up to date, one step at a time; leaves judging its fields to the schema. */

@@ -51,7 +51,7 @@ export const flat: Making<FlatParams> = {
             : [
                 {
                   name: 'Step between outside corners',
-                  value: stepBetween(stocks, need.outerMm),
+                  value: stepBetween(anglesOf(count, parts), need.outerMm),
                   unit: 'mm',
                 },
               ],
@@ -69,8 +69,8 @@ export const flat: Making<FlatParams> = {
   },
 };
 
-/** By how much outside corners of unequal neighbours differ: Ro·|sec(βi/2) − sec(βj/2)|; it is turned away. */
-function stepBetween(stocks: readonly StripStock[], outerMm: number): number {
-  const corners = stocks.map(({ cutAngle }) => outerMm / Math.cos(cutAngle));
-  return Math.max(...corners) - Math.min(...corners);
+/** The most by which outside corners of neighbours differ: Ro·|sec(βi/2) − sec(βj/2)|; it is turned away. */
+export function stepBetween(angles: readonly number[], outerMm: number): number {
+  const corners = angles.map((angle) => outerMm / Math.cos(angle / 2));
+  return Math.max(...corners.map((corner, i) => Math.abs(corner - corners[(i + 1) % corners.length]!)));
 }

@@ -30,11 +30,11 @@ export function laminate(given: LaminatedParams, need: RingNeed): Result<Laminat
   const sizes = sliceSizes(given, faceWidth(ring), need.heightMm);
   const { angle, usedMm, rowMm, usableMm, boardMm } = sizes;
   const needed = neededThickness(given, sizes);
-  if (needed > boardMm + SAME_LENGTH)
+  if (usableMm < rowMm - SAME_LENGTH)
     return refuse(
       'no-height-left',
       'layersMm',
-      `The board is ${sayMm(boardMm)} thick; cut at ${formatAngle(rad(Math.abs(angle)))} into slices ${sayMm(usedMm + given.trimMm)} wide it leaves ${sayMm(Math.max(0, boardMm / Math.cos(angle) - (usedMm + given.trimMm) * Math.tan(Math.abs(angle))))} of the ${sayMm(rowMm)} that are needed. It has to be at least ${sayMm(needed)} thick, or the angle smaller, or the segments more.`,
+      `The board is ${sayMm(boardMm)} thick; cut at ${formatAngle(rad(Math.abs(angle)))} into slices ${sayMm(usedMm + given.trimMm)} wide it leaves ${sayMm(Math.max(0, usableMm))} of the ${sayMm(rowMm)} that are needed. It has to be at least ${sayMm(needed)} thick, or the angle smaller, or the segments more.`,
       { least: needed },
     );
   const slack = (usableMm - rowMm) / 2;

@@ -12,7 +12,7 @@ export interface SliceSizes {
   readonly rowMm: number;
   /** Thickness of the board. */
   readonly boardMm: number;
-  /** What the slice gives in height, from side to side. */
+  /** What the whole slice gives in height, its trim too: `H / cos α − p·tan α`. Half of the trim lies on either side. */
   readonly usableMm: number;
   /** Height at which the board's lower face meets the slice's left side. */
   readonly startMm: number;
@@ -24,7 +24,6 @@ export function sliceSizes(given: LaminatedParams, faceMm: number, heightMm: num
   const rowMm = heightMm / rows;
   const boardMm = given.layersMm.reduce((a, b) => a + b, 0);
   const rise = usedMm * Math.tan(angle);
-  const slope = Math.abs(rise);
   return {
     angle,
     across,
@@ -32,7 +31,7 @@ export function sliceSizes(given: LaminatedParams, faceMm: number, heightMm: num
     usedMm,
     rowMm,
     boardMm,
-    usableMm: boardMm / Math.cos(angle) - slope,
+    usableMm: boardMm / Math.cos(angle) - (usedMm + given.trimMm) * Math.tan(Math.abs(angle)),
     startMm: (rowMm - boardMm / Math.cos(angle) - rise) / 2 - given.upMm,
   };
 }

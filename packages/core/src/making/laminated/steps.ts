@@ -41,7 +41,9 @@ export function laminatedSteps({ given, ring, sizes, slices, boards }: Laminate)
   return [
     board,
     cut,
-    block,
+    given.trimMm > 0
+      ? `${block} True the cut faces first: ${sayMm(given.trimMm / 2)} comes off either side of a slice in all.`
+      : block,
     `Trim top and bottom so that ${sayMm(sizes.rowMm)} are left of every row, out of the ${sayMm(sizes.usableMm)} that the slices give.`,
     `Bevel the ends at ${formatAngle(rad(ring.half))} so that ${sayMm(2 * ring.faces.outerMm * Math.tan(ring.half))} are left outside, the same off both ends; ${count} segments.`,
     GLUE_RING,

@@ -3,8 +3,9 @@ import { length, number } from '../../measure/field.js';
 import { formatAngle, sayMm } from '../../measure/format.js';
 import { mm, rad } from '../../measure/quantity.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
+import { SAME_ANGLE } from '../../measure/tolerance.js';
 import { assemble } from '../assemble.js';
-import type { Made, Making } from '../contract.js';
+import type { Made, Making, Warning } from '../contract.js';
 import {
   pitchOfCount,
   planeAndRip,
@@ -51,6 +52,7 @@ export const open: Making<OpenParams> = {
   params,
   solid: false,
   bond: 'half-pitch',
+  flattens: false,
   begin: ({ segments }) => ({ way: 'open', count: segments, gap: { sides: 'tapered', share: 0.25 } }),
   groups: ({ count }) => [{ name: 'Segment', count }],
   segments: ({ count }) => count,
@@ -60,8 +62,11 @@ export const open: Making<OpenParams> = {
     const { count, gap } = given;
     const { heightMm, outerMm } = need;
     const theta = Math.PI / count;
-    const hold = gap.sides === 'tapered' ? theta * (1 - 2 * gap.share) : theta - 2 * gapAngle(gap, outerMm);
-    if (hold <= 0) return noHold(given, outerMm);
+    const holdAt = (radius: number) =>
+      gap.sides === 'tapered' ? theta * (1 - 2 * gap.share) : theta - 2 * gapAngle(gap, radius);
+    const outside = holdAt(outerMm);
+    if (outside <= 0) return noHold(given, outerMm);
+    const inside = Math.max(0, holdAt(need.innerMm));
     const sized =
       gap.sides === 'tapered' ? taperedRing(count, gap.share, need) : parallelRing(count, gap.widthMm, need);
     if (!sized.ok) return sized;
@@ -90,16 +95,14 @@ export const open: Making<OpenParams> = {
           const outline = wedgeOutline(wedges[place]!, faces, 0);
           return { place, bottom: outline, top: outline };
         },
-        figures: [{ name: 'Overlap at each end', value: rad(hold), unit: 'rad' }],
-        warnings:
-          hold < theta * LITTLE_HOLD
-            ? [
-                {
-                  code: 'little-hold',
-                  message: `Its segments lie on those of the next ring by ${formatAngle(rad(hold))} at each end, under a third of half a pitch (${formatAngle(rad(theta))}): little holds the wall together.`,
-                },
-              ]
-            : [],
+        figures:
+          gap.sides === 'tapered'
+            ? [{ name: 'Overlap at each end', value: rad(outside), unit: 'rad' }]
+            : [
+                { name: 'Overlap at each end, outside', value: rad(outside), unit: 'rad' },
+                { name: 'Overlap at each end, inside', value: rad(inside), unit: 'rad' },
+              ],
+        warnings: inside < theta * LITTLE_HOLD ? [littleHold(inside, outside, theta)] : [],
         steps: () => [
           planeAndRip(segment, 'one thickness'),
           setTheSaw(segment, count),
@@ -119,9 +122,21 @@ export const open: Making<OpenParams> = {
   },
 };
 
+/** Hold is least inside, where a gap takes most of the circle: it is judged there. */
+function littleHold(inside: number, outside: number, theta: number): Warning {
+  const both =
+    outside - inside < SAME_ANGLE
+      ? formatAngle(rad(inside))
+      : `${formatAngle(rad(inside))} inside and ${formatAngle(rad(outside))} outside`;
+  return {
+    code: 'little-hold',
+    message: `Its segments lie on those of the next ring by ${both} at each end, under a third of half a pitch (${formatAngle(rad(theta))}): little holds the wall together.`,
+  };
+}
+
 /** Half the angle of a parallel gap at a radius: asin(g / 2r). */
 const gapAngle = ({ widthMm }: { widthMm: number }, radius: number): number =>
-  Math.asin(Math.min(1, widthMm / (2 * radius)));
+  widthMm >= 2 * radius ? Math.PI / 2 : Math.asin(widthMm / (2 * radius));
 
 function noHold({ count, gap }: OpenParams, outerMm: number): Result<Made> {
   if (gap.sides === 'tapered')

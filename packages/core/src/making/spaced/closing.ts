@@ -37,28 +37,16 @@ export function shiftsOf(thicknesses: readonly number[]): Point[] {
 }
 
 /**
- * By how much the ring is stretched more one way than another (mm): opposite segments move apart by their shifts along
- * the line between them. Two opposite spacers of s give an oval of s.
+ * By how much the ring is longer one way than square to it (mm): only the two-fold part of what the spacers do is an oval,
+ * `½·|Σ sj·e^{2iφj}|`. Two opposite spacers of s give s; three or more that lie evenly give none: between them the ring
+ * has lobes, which its outer edge is sized for.
  */
-export function ovalOf(shifts: readonly Point[]): number {
-  const count = shifts.length;
-  const step = (2 * Math.PI) / count;
-  let [least, most] = [Infinity, -Infinity];
-  const see = (from: Point, to: Point, angle: number) => {
-    const stretch = (to.x - from.x) * Math.cos(angle) + (to.y - from.y) * Math.sin(angle);
-    least = Math.min(least, stretch);
-    most = Math.max(most, stretch);
-  };
-  for (let i = 0; i < 2 * count; i++) {
-    const [low, high] = [(i * step) / 2, ((i + 1) * step) / 2];
-    const middle = (low + high) / 2;
-    const to = shifts[Math.floor(middle / step) % count]!;
-    const from = shifts[Math.floor((middle + Math.PI) / step) % count]!;
-    see(from, to, low);
-    see(from, to, high);
-    const widest = Math.atan2(to.y - from.y, to.x - from.x);
-    const inside = (((widest - low) % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI);
-    if (inside < high - low) see(from, to, widest);
-  }
-  return most - least;
+export function ovalOf(thicknesses: readonly number[]): number {
+  const step = (2 * Math.PI) / thicknesses.length;
+  let [x, y] = [0, 0];
+  thicknesses.forEach((s, j) => {
+    x += s * Math.cos(2 * j * step);
+    y += s * Math.sin(2 * j * step);
+  });
+  return Math.hypot(x, y) / 2;
 }

@@ -87,10 +87,16 @@ describe('what closes', () => {
     expect(misfit(thicknessesOf(picked(12, [0, 3])))).toBeCloseTo(4.2426, 4);
     const pair = thicknessesOf(picked(12, [1, 7]));
     expect(closes(pair)).toBe(true);
-    expect(ovalOf(shiftsOf(pair))).toBeCloseTo(3, 10);
+    expect(ovalOf(pair)).toBeCloseTo(3, 10);
     expect(made(picked(12, [1, 7])).warnings.map(({ code }) => code)).toEqual(['oval']);
-    // Wider across segments than across spacers: 2·d·(1 − cos θ) = s·tan(θ / 2).
-    expect(ovalOf(shiftsOf(thicknessesOf(evenly(12, 12, 3))))).toBeCloseTo(3 * Math.tan(Math.PI / 24), 10);
+    // Lobes are no oval: only the two-fold part is one, and regular sets of three or more have none.
+    for (const [count, number] of [
+      [12, 12],
+      [24, 8],
+      [24, 3],
+      [20, 4],
+    ] as const)
+      expect(ovalOf(thicknessesOf(evenly(count, number, 3)))).toBeCloseTo(0, 10);
   });
 
   test('a refusal names the misfit and the nearest set, which closes and can be made', () => {

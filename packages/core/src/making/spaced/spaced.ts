@@ -75,7 +75,7 @@ export const spaced: Making<SpacedParams> = {
       return nearest(from!, to!);
     });
     const segment = segmentStock(faces, half, heightMm);
-    const oval = ovalOf(shifts);
+    const oval = ovalOf(thicknesses);
     return done(
       assemble({
         heightMm,

@@ -68,9 +68,11 @@ export function fromStock<P>(others: OtherWays<P>): Making<StockParams<P>> {
         );
       const made = others.make(of, { outerMm, innerMm, heightMm: need.heightMm });
       if (!made.ok) return made;
+      // It is made: nothing is glued up any more.
+      const { pictures: _, ...ring } = made.value;
       return done({
-        ...made.value,
-        kinds: made.value.kinds.map((kind) => ({ ...kind, stock: { from: 'stash' as const } })),
+        ...ring,
+        kinds: ring.kinds.map((kind) => ({ ...kind, stock: { from: 'stash' as const } })),
         steps: () => [
           `Take the ring “${name}” from the stash: ${sayMm(2 * outerMm)} outside, ${sayMm(2 * innerMm)} inside, ${sayMm(heightMm)} high.`,
           need.heightMm < heightMm - SAME_LENGTH

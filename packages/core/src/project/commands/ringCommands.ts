@@ -1,5 +1,6 @@
-import { groupsOf } from '../../making/registry.js';
+import { groupsOf, usuallySanded } from '../../making/registry.js';
 import { type Bond, turnIn } from '../../ring/bond.js';
+import type { Sanded } from '../../ring/sanded.js';
 import type { Ring } from '../schema.js';
 import type { Command } from './command.js';
 import { each, named, type Rings } from './each.js';
@@ -41,6 +42,16 @@ export const setTurn = (rings: Rings, turn: number): Command => ({
 export const setEdgeOut = (rings: Rings, edge: NonNullable<Ring['sawing']>['edge'] | null): Command => ({
   label: `How ${named(rings)} ${rings.length === 1 ? 'is' : 'are'} sawn`,
   apply: each(rings, (ring) => sawn(ring, { edge: edge ?? undefined })),
+});
+
+/** Which faces are flattened after gluing; null: as the way of making usually has it. */
+export const setSanded = (rings: Rings, sanded: Sanded | null): Command => ({
+  label: `Sanded faces of ${named(rings)}`,
+  apply: each(rings, (ring) => {
+    if (sanded === null || sanded === usuallySanded(ring.making)) delete ring.sanded;
+    else ring.sanded = sanded;
+    return undefined;
+  }),
 });
 
 /** Spare pieces of every kind and wood, besides those of the shop's rule. */

@@ -147,12 +147,14 @@ function reasonsIn(draft: Project, rings: Rings): (readonly Reason[])[] {
   });
 }
 
-/** Segment counts of rings; discs become rings of segments. */
+/** Segment counts of rings; discs become rings of segments. Held back where a ring of a strict way could not be made then. */
 export const setCount = (rings: Rings, count: number): Command => ({
   label: `Segments of ${named(rings)}`,
   apply: (draft) =>
-    makeAll(draft, rings, (index) => {
-      const { making } = draft.rings[index]!;
-      return segmentsOf(making) === null ? usualSegments(count) : withSegments(making, count);
-    }),
+    ifPossible(draft, rings, () =>
+      makeAll(draft, rings, (index) => {
+        const { making } = draft.rings[index]!;
+        return segmentsOf(making) === null ? usualSegments(count) : withSegments(making, count);
+      }),
+    ),
 });

@@ -1,0 +1,16 @@
+import { blankOwner } from '../ring/owner.js';
+import type { Check, Subject } from './check.js';
+
+/** What blanks beside the stack have to say: why one cannot be made, and what is odd about one that can. */
+export const blankChecks = ({ blanks, roll }: Subject): Check[] =>
+  blanks.flatMap(({ id, made }) => {
+    const owner = blankOwner(id);
+    const name = roll.nameOf(owner);
+    const said = made.ok ? made.value.warnings : made.reasons;
+    return said.map(({ code, message }) => ({
+      code,
+      owners: [owner],
+      message: `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${message}`,
+      remedies: [],
+    }));
+  });
