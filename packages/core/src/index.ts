@@ -65,6 +65,7 @@ export { QUARTERS } from './lumber/quarters.js';
 export type { RingPlan } from './lumber/ringPlan.js';
 export { changesSaved, type Setup, type Stop, setupSteps, setupsOf } from './lumber/setups.js';
 export { afterCutting, splitBoard } from './lumber/splitBoard.js';
+export { CUTTING_SAID, type StripListRow, sayContents, stripRows } from './lumber/stripRows.js';
 export type { Figure, Made, PieceKind } from './making/contract.js';
 export { partsFromDegrees } from './making/flat/parts.js';
 export { ILLUSIONS, type IllusionName } from './making/illusion/illusion.js';

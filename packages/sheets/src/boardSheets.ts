@@ -18,7 +18,7 @@ export function boardSheets(pages: Pages, shown: Shown): void {
     pages.heading(shown.species(wood)?.name ?? wood);
     for (const laid of boards) board(pages, shown, layout, laid, scale, title);
     for (const { owner, count, purpose } of missing) {
-      const whose = owner ? shown.nameOf(owner) : 'spares';
+      const whose = owner ? shown.roll.nameOf(owner) : 'spares';
       pages.words(
         `Short of ${count} ${purpose === 'spare' ? 'spare pieces' : `pieces of ${whose}`}.`,
         MARGIN,
@@ -33,7 +33,7 @@ export function boardSheets(pages: Pages, shown: Shown): void {
 
 function board(
   pages: Pages,
-  { shop, species, nameOf }: Shown,
+  { shop, species, roll }: Shown,
   { kinds, wood }: WoodLayout,
   laid: LaidBoard,
   scale: number,
@@ -93,7 +93,7 @@ function board(
   strips.forEach((strip, i) => {
     const counts = new Map<string, number>();
     for (const { owner } of strip.leaves.flat()) {
-      const whose = owner ? nameOf(owner) : 'spare';
+      const whose = owner ? roll.nameOf(owner) : 'spare';
       counts.set(whose, (counts.get(whose) ?? 0) + 1);
     }
     const resawn = strip.leaves.length > 1 ? `, resawn into ${strip.leaves.length}` : '';

@@ -34,7 +34,7 @@ export function setupSheets(pages: Pages, shown: Shown): void {
 }
 
 function setting(pages: Pages, shown: Shown, setup: Setup, number: number, title: string): void {
-  const { shop, prepared, species, nameOf } = shown;
+  const { shop, prepared, species, roll } = shown;
   const { units } = shop;
   const tilt = setup.bladeTilt > 0 ? `, blade tilted ${formatAngle(setup.bladeTilt)}` : '';
   pages.words(`${number}.  ${formatAngle(setup.cutAngle)}${tilt}`, MARGIN, pages.y, { size: 15, bold: true });
@@ -68,7 +68,7 @@ function setting(pages: Pages, shown: Shown, setup: Setup, number: number, title
       formatLength(stop.thicknessMm, units),
       String(stop.pieces),
       String(stop.spares),
-      stop.owners.map(nameOf).join(', '),
+      stop.owners.map(roll.nameOf).join(', '),
       '[  ]',
     ]),
   );

@@ -72,7 +72,7 @@ export async function shopSheets(
     woods,
     layouts: layoutsOf(ask, planned.value, highs),
     species: (wood) => woods.find(({ id }) => id === wood),
-    nameOf: rollOf(planned.value).nameOf,
+    roll: rollOf(planned.value),
   };
   const pages = new Pages(ask.paper, project.name);
   coverSheet(pages, shown);

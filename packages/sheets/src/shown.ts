@@ -1,4 +1,4 @@
-import type { Owner, Plan, Prepared, Project, Shop, Species, WoodLayout } from '@fellside/core';
+import type { Plan, Prepared, Project, Roll, Shop, Species, WoodLayout } from '@fellside/core';
 
 /** All that the sheets show. */
 export interface Shown {
@@ -9,5 +9,5 @@ export interface Shown {
   readonly woods: readonly Species[];
   readonly layouts: readonly WoodLayout[];
   species(wood: string): Species | undefined;
-  nameOf(owner: Owner): string;
+  readonly roll: Roll;
 }

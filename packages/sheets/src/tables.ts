@@ -1,18 +1,20 @@
 import {
   boardFeet,
   buyingOf,
+  CUTTING_SAID,
   formatAngle,
   formatLength,
   mitred,
   mm,
-  rad,
+  sayContents,
+  stripRows,
   type WoodLedger,
 } from '@fellside/core';
 import type { Pages } from './page.js';
 import type { Shown } from './shown.js';
 
 /** Every ring with its pieces, bottom ring last, as it stands. */
-export function ringSheets(pages: Pages, { plan, shop, species, nameOf }: Shown): void {
+export function ringSheets(pages: Pages, { plan, shop, species, roll }: Shown): void {
   const { units } = shop;
   const title = 'Rings and pieces';
   pages.page(title);
@@ -25,7 +27,7 @@ export function ringSheets(pages: Pages, { plan, shop, species, nameOf }: Shown)
       const size = (length: number | undefined) =>
         length === undefined ? '' : formatLength(mm(length), units);
       return [
-        i === 0 ? nameOf(owner) : '',
+        i === 0 ? roll.nameOf(owner) : '',
         `${species(wood)?.letter ?? ''} ${species(wood)?.name ?? wood}`,
         kind.name,
         String(count),
@@ -55,7 +57,7 @@ export function ringSheets(pages: Pages, { plan, shop, species, nameOf }: Shown)
 }
 
 /** Strips and blocks, what to buy, and where the wood goes. */
-export function stripSheets(pages: Pages, { plan, shop, species, nameOf, layouts }: Shown): void {
+export function stripSheets(pages: Pages, { plan, shop, species, roll, layouts }: Shown): void {
   const { units } = shop;
   const title = 'Strips and wood';
   pages.page(title);
@@ -64,22 +66,24 @@ export function stripSheets(pages: Pages, { plan, shop, species, nameOf, layouts
     title,
     [
       { name: 'Wood', share: 20 },
-      { name: 'Strip', share: 14 },
+      { name: 'Strip', share: 13 },
       { name: 'Width', share: 12 },
       { name: 'Planed', share: 12 },
       { name: 'From', share: 7 },
-      { name: 'Angle', share: 9 },
-      { name: 'Pieces', share: 40 },
+      { name: 'Angle, tilt', share: 12 },
+      { name: 'Cut', share: 13 },
+      { name: 'Pieces', share: 36 },
     ],
-    plan.lumber.strips.flatMap((list) =>
-      list.strips.map(({ lengthMm, cuts }) => [
+    stripRows(plan.lumber).flatMap((list) =>
+      list.strips.map(({ lengthMm, contents }) => [
         `${species(list.wood)?.letter ?? ''} ${species(list.wood)?.name ?? list.wood}`,
         formatLength(lengthMm, units),
         formatLength(list.widthMm, units),
         formatLength(list.thicknessMm, units),
         list.quarter,
-        formatAngle(rad(list.cutAngle)),
-        cuts.map(({ owner, count }) => `${owner ? nameOf(owner) : 'spare'}: ${count}`).join(', '),
+        `${formatAngle(list.cutAngle)}${list.bladeTilt > 0 ? ` / ${formatAngle(list.bladeTilt)}` : ''}`,
+        CUTTING_SAID[list.cutting],
+        sayContents(contents, roll),
       ]),
     ),
   );
@@ -98,7 +102,7 @@ export function stripSheets(pages: Pages, { plan, shop, species, nameOf, layouts
         { name: 'Planed', share: 14 },
       ],
       plan.lumber.panels.map((panel) => [
-        nameOf(panel.owner),
+        roll.nameOf(panel.owner),
         panel.name,
         species(panel.wood)?.name ?? panel.wood,
         String(panel.count),

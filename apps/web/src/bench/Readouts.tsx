@@ -1,27 +1,28 @@
-import { formatLength, landmarksOf, mm, type Vessel, wallAt } from '@fellside/core';
+import { formatLength, insideAt, landmarksOf, mm, type Vessel, wallAt } from '@fellside/core';
 import { useMemo } from 'react';
 import { unitsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
+import { spread } from './labels.js';
 import type { Place } from './path.js';
 
 /** Labels nearer than this would be read as one (px). */
-const APART = 26;
+const APART = 36;
 /** The topmost label's place (px): its name stands above it. */
 const TOP = 17;
 
-/** Diameters at foot, waist, widest, neck and lip, beside the place each speaks of; the wall where the pointer is. */
+/** Diameters and bores at foot, waist, widest, neck and lip, beside the place each speaks of; the wall where the pointer is. */
 export function Readouts({ vessel, at }: { vessel: Vessel; at: Place }) {
   const units = useApp(unitsOf);
-  const marks = useMemo(() => landmarksOf(vessel.outside), [vessel]);
-  let below = Infinity;
-  const labels = marks.map((mark) => {
-    const y = Math.max(TOP, Math.min(at.y(mark.heightMm) + 4, at.y(0) - 8, below - APART));
-    below = y;
-    return { ...mark, y };
-  });
+  const marks = useMemo(() => marksOf(vessel), [vessel]);
+  const ys = spread(
+    marks.map(({ heightMm }) => Math.min(at.y(heightMm) + 4, at.y(0) - 18)),
+    APART,
+    TOP,
+  );
+  const labels = marks.map((mark, i) => ({ ...mark, y: ys[i]! }));
   return (
     <g className="text-[11px]" pointerEvents="none">
-      {labels.map(({ name, radiusMm, heightMm, y }) => {
+      {labels.map(({ name, radiusMm, heightMm, boreMm, y }) => {
         const x = Math.max(40, at.x(radiusMm) - 16);
         return (
           <g key={name}>
@@ -39,12 +40,28 @@ export function Readouts({ vessel, at }: { vessel: Vessel; at: Place }) {
             <text x={x} y={y + 5} textAnchor="end" className="halo" fontWeight="650">
               {formatLength(mm(2 * radiusMm), units)}
             </text>
+            {boreMm > 0 && (
+              <text x={x} y={y + 16} textAnchor="end" className="halo" fill="var(--color-quiet)">
+                bore {formatLength(mm(2 * boreMm), units)}
+              </text>
+            )}
           </g>
         );
       })}
       <WallHere vessel={vessel} at={at} />
     </g>
   );
+}
+
+/** Landmarks with their bores (radius, mm; 0 where it is solid); two at one height are one. */
+function marksOf(vessel: Vessel) {
+  const marks: { name: string; radiusMm: number; heightMm: number; boreMm: number }[] = [];
+  for (const { name, radiusMm, heightMm } of landmarksOf(vessel.outside)) {
+    const same = marks.find((mark) => mark.heightMm === heightMm);
+    if (same) same.name = `${same.name}, ${name}`;
+    else marks.push({ name, radiusMm, heightMm, boreMm: insideAt(vessel, heightMm) ?? 0 });
+  }
+  return marks.sort((a, b) => a.heightMm - b.heightMm);
 }
 
 function WallHere({ vessel, at }: { vessel: Vessel; at: Place }) {

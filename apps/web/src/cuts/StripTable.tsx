@@ -1,12 +1,14 @@
 import {
+  CUTTING_SAID,
   formatAngle,
   formatLength,
   type Lumber,
-  type Mm,
-  type Owner,
   ownerKey,
+  type Roll,
   rollOf,
-  type StripListEntry,
+  type StripListRow,
+  sayContents,
+  stripRows,
   type UnitSystem,
 } from '@fellside/core';
 import { projectOf, unitsOf, woodsOf } from '../store/selectors.js';
@@ -19,9 +21,11 @@ export function StripTable({ lumber }: { lumber: Lumber }) {
   const units = useApp(unitsOf);
   const woods = useApp(woodsOf);
   const project = useApp(projectOf);
-  const { nameOf } = rollOf(project);
+  const roll = rollOf(project);
+  const { nameOf } = roll;
+  const rows = stripRows(lumber);
   const wood = (id: string) => woods.find((species) => species.id === id);
-  const woodsCut = [...new Set(lumber.strips.map((list) => list.wood))];
+  const woodsCut = [...new Set(rows.map((row) => row.wood))];
   return (
     <>
       <table className={tableClass}>
@@ -43,14 +47,14 @@ export function StripTable({ lumber }: { lumber: Lumber }) {
                 </span>
               </th>
             </tr>
-            {thickestFirst(lumber.strips.filter((list) => list.wood === id)).map((list) => (
-              <StripRow
-                key={`${list.widthMm} ${list.thicknessMm} ${list.cutAngle} ${list.bladeTilt} ${list.cutting}`}
-                list={list}
-                units={units}
-                nameOf={nameOf}
-              />
-            ))}
+            {rows
+              .filter((row) => row.wood === id)
+              .map((row) => (
+                <StripRow
+                  key={`${row.widthMm} ${row.thicknessMm} ${row.cutAngle} ${row.bladeTilt} ${row.cutting}`}
+                  {...{ row, units, roll }}
+                />
+              ))}
           </tbody>
         ))}
       </table>
@@ -73,64 +77,33 @@ export function StripTable({ lumber }: { lumber: Lumber }) {
   );
 }
 
-const thickestFirst = (lists: readonly StripListEntry[]): StripListEntry[] =>
-  [...lists].sort((a, b) => b.thicknessMm - a.thicknessMm || b.widthMm - a.widthMm);
-
 interface StripRowProps {
-  readonly list: StripListEntry;
+  readonly row: StripListRow;
   readonly units: UnitSystem;
-  nameOf(owner: Owner): string;
+  readonly roll: Roll;
 }
 
-function StripRow({ list, units, nameOf }: StripRowProps) {
+function StripRow({ row, units, roll }: StripRowProps) {
   return (
     <tr className="align-top">
       <td className="font-semibold">
-        {lengthsOf(list).map(([length, count]) => (
-          <div key={length}>
-            {count} × {formatLength(length, units)}
+        {row.lengths.map(({ lengthMm, count }) => (
+          <div key={lengthMm}>
+            {count} × {formatLength(lengthMm, units)}
           </div>
         ))}
       </td>
-      <td className="font-semibold">{formatLength(list.widthMm, units)}</td>
-      <td>{formatLength(list.thicknessMm, units)}</td>
-      <td>{list.quarter}</td>
+      <td className="font-semibold">{formatLength(row.widthMm, units)}</td>
+      <td>{formatLength(row.thicknessMm, units)}</td>
+      <td>{row.quarter}</td>
       <td>
-        {formatAngle(list.cutAngle)}
-        {list.bladeTilt > 0 && ` / ${formatAngle(list.bladeTilt)}`}
-        {list.cutting !== 'turned-over' && <div className="text-xs text-quiet">{HOW[list.cutting]}</div>}
+        {formatAngle(row.cutAngle)}
+        {row.bladeTilt > 0 && ` / ${formatAngle(row.bladeTilt)}`}
+        {row.cutting !== 'turned-over' && (
+          <div className="text-xs text-quiet">{CUTTING_SAID[row.cutting]}</div>
+        )}
       </td>
-      <td className="whitespace-normal">{contents(list, nameOf)}</td>
+      <td className="whitespace-normal">{sayContents(row.contents, roll)}</td>
     </tr>
   );
-}
-
-/** Lengths with how many strips there are of each, longest first. */
-function lengthsOf({ strips }: StripListEntry): [Mm, number][] {
-  const counts = new Map<Mm, number>();
-  for (const { lengthMm } of strips) counts.set(lengthMm, (counts.get(lengthMm) ?? 0) + 1);
-  return [...counts].sort(([a], [b]) => b - a);
-}
-
-const HOW = { 'same-edge': 'same edge out', 'two-fences': 'two fences' } as const;
-
-/** `ring 3: 12 left, nos. 1–12`: what is cut for each ring, then pieces of the other hand and spares. */
-function contents({ cuts }: StripListEntry, nameOf: (owner: Owner) => string): string {
-  const rings = cuts.flatMap(({ owner, count, hand, numbers }) =>
-    owner === null ? [] : [`${nameOf(owner)}: ${count}${hand ? ` ${hand}` : ''}${numbered(numbers)}`],
-  );
-  const sum = (purpose: 'spare' | 'other-hand') =>
-    cuts.filter((cut) => cut.purpose === purpose).reduce((total, { count }) => total + count, 0);
-  const [spares, others] = [sum('spare'), sum('other-hand')];
-  return [...rings, others > 0 ? `other hand: ${others}` : '', spares > 0 ? `spare: ${spares}` : '']
-    .filter(Boolean)
-    .join(', ');
-}
-
-/** Piece numbers along the strip, a run of them short. */
-function numbered(numbers: readonly number[] | undefined): string {
-  if (!numbers || numbers.length === 0) return '';
-  const [first, last] = [numbers[0]!, numbers.at(-1)!];
-  const run = last - first === numbers.length - 1;
-  return `, nos. ${run ? `${first}–${last}` : numbers.join(' ')}`;
 }

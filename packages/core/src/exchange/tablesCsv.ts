@@ -2,6 +2,7 @@ import type { Buying } from '../lumber/layout/buying.js';
 import type { WoodLayout } from '../lumber/layout/placed.js';
 import type { WoodLedger } from '../lumber/ledger.js';
 import { setupsOf } from '../lumber/setups.js';
+import { CUTTING_SAID, sayContents, stripRows } from '../lumber/stripRows.js';
 import { INCH, trimZeros, type UnitSystem } from '../measure/format.js';
 import { degrees } from '../measure/quantity.js';
 import { boardFeet } from '../measure/volume.js';
@@ -43,10 +44,10 @@ export function ringsCsv(plan: Plan, woods: readonly Species[], system: UnitSyst
 /** Strips by wood and setting, a row for each that is ripped; then blocks. */
 export function stripsCsv(plan: Plan, woods: readonly Species[], system: UnitSystem): string {
   const { unit, size, wood, angle } = writer(woods, system);
-  const { nameOf } = rollOf(plan);
-  const strips = plan.lumber.strips.flatMap((list) =>
+  const roll = rollOf(plan);
+  const strips = stripRows(plan.lumber).flatMap((list) =>
     list.strips.map(
-      ({ lengthMm, cuts }): Record<string, string | number> => ({
+      ({ lengthMm, contents }): Record<string, string | number> => ({
         wood: wood(list.wood),
         what: 'strip',
         count: 1,
@@ -56,8 +57,8 @@ export function stripsCsv(plan: Plan, woods: readonly Species[], system: UnitSys
         from: list.quarter,
         'cut angle °': angle(list.cutAngle),
         'blade tilt °': angle(list.bladeTilt),
-        cutting: list.cutting,
-        pieces: cuts.map(({ owner, count }) => `${owner ? nameOf(owner) : 'spare'}: ${count}`).join('; '),
+        cutting: CUTTING_SAID[list.cutting],
+        pieces: sayContents(contents, roll),
       }),
     ),
   );
@@ -73,7 +74,7 @@ export function stripsCsv(plan: Plan, woods: readonly Species[], system: UnitSys
       'cut angle °': '',
       'blade tilt °': '',
       cutting: '',
-      pieces: nameOf(panel.owner),
+      pieces: roll.nameOf(panel.owner),
     }),
   );
   return csvOf([...strips, ...blocks]);
@@ -90,7 +91,7 @@ export function setupsCsv(plan: Plan, woods: readonly Species[], system: UnitSys
         'cut angle °': angle(cutAngle),
         'blade tilt °': angle(bladeTilt),
         'wedge °': angle(wedge),
-        cutting,
+        cutting: CUTTING_SAID[cutting],
         [`stop ${unit}`]: size(stop.edgeMm),
         hand: stop.hand ?? '',
         wood: wood(stop.wood),

@@ -1,4 +1,5 @@
 import {
+  CUTTING_SAID,
   changesSaved,
   formatAngle,
   formatLength,
@@ -76,11 +77,7 @@ function Setting({
           </p>
           <p className="text-xs text-quiet">
             wedge {formatAngle(setup.wedge)}
-            {setup.cutting === 'same-edge'
-              ? ' · same edge out'
-              : setup.cutting === 'two-fences'
-                ? ' · two fences'
-                : ' · strip turned over'}
+            {` · ${CUTTING_SAID[setup.cutting]}`}
           </p>
         </div>
       </div>
