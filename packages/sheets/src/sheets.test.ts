@@ -1,4 +1,16 @@
-import { type Board, DEFAULT_SHOP, plan, SHIPPED_WOODS } from '@fellside/core';
+import {
+  type Board,
+  CUTTING_SAID,
+  DEFAULT_SHOP,
+  formatAngle,
+  formatLength,
+  mitred,
+  mm,
+  plan,
+  rad,
+  SHIPPED_WOODS,
+  stripRows,
+} from '@fellside/core';
 import { demoBoards, demoProjects } from '@fellside/core/demo';
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { describe, expect, test } from 'vitest';
@@ -117,6 +129,30 @@ describe('shop sheets', () => {
     const bought = (await read({ boards: [], templates: false })).pages.map(({ text }) => text).join(' ');
     expect(bought).not.toMatch(/Short of/);
     expect(bought).toContain('to buy, 4/4');
+  });
+  test('columns of the tables stand in the order of their heads: a ring’s pieces, and a strip with its tilt and cut', async () => {
+    const project = demoProjects().find(({ name }) => name.includes('Lantern'))!;
+    const words = (await read({ project, templates: false })).pages.map(({ text }) => text).join(' ');
+    const planned = plan(project, DEFAULT_SHOP);
+    if (!planned.ok) throw new Error('plan');
+    const size = (mm2: number) => formatLength(mm(mm2), DEFAULT_SHOP.units);
+    const plain = (text: string) => text.replace(/\s+/g, ' ').trim();
+    const { pieces } = planned.value.rings.find(({ pieces: [first] }) => first?.kind.stock.from === 'strip')!;
+    const { kind, count } = pieces[0]!;
+    const stock = mitred(kind.stock)!;
+    const tilt = 'bladeTilt' in stock ? stock.bladeTilt : 0;
+    expect(plain(words)).toContain(
+      plain(
+        `${kind.name} ${count} ${formatAngle(stock.cutAngle)}${tilt > 0 ? ` / ${formatAngle(rad(tilt))}` : ''} ${size(stock.longEdgeMm)} ${size(stock.shortEdgeMm)} ${size(stock.widthMm)} ${size(kind.heightMm)}`,
+      ),
+    );
+    const rows = stripRows(planned.value.lumber);
+    const tilted = rows.find(({ bladeTilt }) => bladeTilt > 0)!;
+    expect(plain(words)).toContain(
+      plain(
+        `${size(tilted.strips[0]!.lengthMm)} ${size(tilted.widthMm)} ${size(tilted.thicknessMm)} ${tilted.quarter} ${formatAngle(tilted.cutAngle)} / ${formatAngle(tilted.bladeTilt)} ${CUTTING_SAID[tilted.cutting]}`,
+      ),
+    );
   });
   test('numbers on the sheets are the plan’s: pieces, board feet and settings', async () => {
     const { pages } = await read({ templates: false });

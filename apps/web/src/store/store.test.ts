@@ -1,3 +1,4 @@
+import { saving } from './saving.js';
 import { clickRing, type Keys, selectedRingsOf } from './selection.js';
 import 'fake-indexeddb/auto';
 import { edit, mm, NO_HISTORY, type Project } from '@fellside/core';
@@ -359,4 +360,25 @@ test('Shift extends the selection from the ring last clicked, Ctrl adds and take
   store.dispatch(clickRing(3, keys({ ctrlKey: true })));
   store.dispatch(clickRing(9, keys({ ctrlKey: true })));
   expect(selected()).toEqual([2, 4, 5, 9]);
+});
+
+test('what was edited while a save was under way is not called saved when that save is done', () => {
+  const store = opened();
+  const { id } = store.getState().piece;
+  store.dispatch(editPiece(edit.rename('First')));
+  const sent = store.getState().piece.edited!;
+  store.dispatch(saving.begun({ id: id! }));
+  store.dispatch(editPiece(edit.rename('Second')));
+  store.dispatch(saving.done({ id: id!, revision: 2, savedAt: '2026-11-28T10:00:00Z', sent }));
+  expect(store.getState().piece).toMatchObject({ safety: 'unsaved', revision: 2 });
+  const now = store.getState().piece.edited!;
+  store.dispatch(saving.done({ id: id!, revision: 3, savedAt: '2026-11-28T10:00:01Z', sent: now }));
+  expect(store.getState().piece.safety).toBe('saved');
+});
+
+test('an open document is frozen, so that what hangs on its parts is worked out once', () => {
+  const store = opened();
+  const { rings, form, palette } = store.getState().piece.edited!.project;
+  for (const part of [rings, rings[0], rings[0]!.making, form, form.points[0], palette])
+    expect(Object.isFrozen(part)).toBe(true);
 });

@@ -36,6 +36,7 @@ export function useSampledWall(asker: string, side: Side, rows: number): Sampled
     void both();
     return () => {
       current = false;
+      void service.drop(asker);
     };
   }, [asker, shape, side, dragging, fine]);
   return {

@@ -24,6 +24,7 @@ export function useMeshes(asker: string): Meshes {
     });
     return () => {
       current = false;
+      void service.drop(asker);
     };
   }, [asker, shape, dragging]);
   return { meshes: meshes?.made ?? null, current: meshes?.version === shape.version };

@@ -25,6 +25,8 @@ export interface Geometry {
   sample(asker: string, shape: Shape, side: Side, fineness: Fineness): Promise<SampledWall | null>;
   /** The meshes of all rings and bands that can be made; null when no longer asked for. */
   meshes(asker: string, shape: Shape, fineness: MeshFineness): Promise<StackMesh[] | null>;
+  /** What this asker asked for is wanted no longer: it is left where it is. */
+  drop(asker: string): Promise<void>;
 }
 
 /** Lets messages in between two stretches of work. */
@@ -47,6 +49,9 @@ export function createGeometry(): Geometry {
     return () => asked.get(asker) === mine;
   };
   return {
+    async drop(asker) {
+      begin(asker);
+    },
     async sample(asker, shape, side, fineness) {
       const wanted = begin(asker);
       await pause();

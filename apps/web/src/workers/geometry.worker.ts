@@ -13,6 +13,7 @@ const meshBuffers = ({ mesh }: StackMesh) =>
 
 /** Hands large arrays over instead of copying them. */
 const handing: Geometry = {
+  drop: (asker) => geometry.drop(asker),
   async sample(...asked) {
     const wall = await geometry.sample(...asked);
     return wall && transfer(wall, wallBuffers(wall));

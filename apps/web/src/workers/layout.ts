@@ -19,6 +19,8 @@ import {
 
 /** What is to be laid out: plain data, as a worker is sent it. */
 export interface LayoutAsk {
+  /** Id of the piece that it is asked for. */
+  readonly piece: string | null;
   readonly lumber: Lumber;
   readonly boards: readonly Board[];
   readonly shop: Shop;

@@ -2,6 +2,7 @@ import { DEFAULT_SHOP, plan } from '@fellside/core';
 import { demoBoards, demoProjects } from '@fellside/core/demo';
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { expose } from 'comlink';
 import load from 'highs';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 import { selectedRingsOf } from '../../store/selection.js';
@@ -22,6 +23,7 @@ const project = demoProjects()[1]!;
 const planned = plan(project, DEFAULT_SHOP);
 if (!planned.ok) throw new Error('plan');
 const ask: LayoutAsk = {
+  piece: 'a',
   lumber: planned.value.lumber,
   boards: demoBoards().map((board, i) => ({ ...board, id: String(i) })),
   shop: DEFAULT_SHOP,
@@ -77,6 +79,49 @@ describe('laying out boards', () => {
     expect(ended).toHaveBeenCalledTimes(2);
     expect(heard).toHaveBeenCalled();
   });
+});
+
+/** A worker that tells when it is told to, over a channel as a real one does. */
+function tellingWorker() {
+  const { port1, port2 } = new MessageChannel();
+  let told: ((state: LayoutState) => unknown) | null = null;
+  expose(
+    {
+      run: (_: LayoutAsk, tell: (state: LayoutState) => unknown) => {
+        told = tell;
+        return new Promise(() => {});
+      },
+    },
+    port2,
+  );
+  port1.start();
+  port2.start();
+  return {
+    worker: Object.assign(port1, { terminate: () => {} }) as unknown as Worker,
+    tell: async (state: Partial<LayoutState>) => {
+      await vi.waitFor(() => expect(told).not.toBeNull());
+      await told!({ woods: [], reasons: [], copies: null, done: false, ...state });
+    },
+  };
+}
+
+test('what a worker tells of a question that is stale is not shown, nor a layout of another piece', async () => {
+  const workers = [tellingWorker(), tellingWorker(), tellingWorker()];
+  const all = [...workers];
+  const runner = createRunner(() => all.shift()!.worker);
+  runner.ask(ask);
+  await workers[0]!.tell({ copies: 1 });
+  await vi.waitFor(() => expect(runner.get().state?.copies).toBe(1));
+  runner.ask({ ...ask, goal: 'boards' });
+  // The best answer so far stays until the next comes; the first worker is heard no more.
+  await workers[0]!.tell({ copies: 7 });
+  expect(runner.get().state?.copies).toBe(1);
+  await workers[1]!.tell({ copies: 2 });
+  await vi.waitFor(() => expect(runner.get().state?.copies).toBe(2));
+  runner.ask({ ...ask, piece: 'b' });
+  expect(runner.get()).toMatchObject({ piece: 'b', state: null, running: true });
+  await workers[1]!.tell({ copies: 9 });
+  expect(runner.get().state).toBeNull();
 });
 
 describe('the pages of Cuts', () => {

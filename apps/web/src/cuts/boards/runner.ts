@@ -3,6 +3,8 @@ import type { LayoutAsk, LayoutState } from '../../workers/layout.js';
 import type { LayoutService } from '../../workers/layout.worker.js';
 
 export interface Running {
+  /** Id of the piece that all this is said of. */
+  readonly piece: string | null;
   readonly state: LayoutState | null;
   readonly running: boolean;
   /** Stopped before it was done: what was found so far stays. */
@@ -10,7 +12,7 @@ export interface Running {
   readonly trouble: string | null;
 }
 
-const IDLE: Running = { state: null, running: false, cancelled: false, trouble: null };
+const IDLE: Running = { piece: null, state: null, running: false, cancelled: false, trouble: null };
 
 /** A worker that lays out boards. A new question, or cancelling, ends it; the best answer so far stays. */
 export function createRunner(start: () => Worker | null) {
@@ -28,15 +30,27 @@ export function createRunner(start: () => Worker | null) {
   };
   return {
     get: () => now,
+    /** When the last one who looks is gone, and nobody comes at once, the work is dropped. */
     subscribe: (listener: () => void) => {
       listeners.add(listener);
-      return () => listeners.delete(listener);
+      return () => {
+        listeners.delete(listener);
+        setTimeout(() => {
+          if (listeners.size > 0 || !now.running) return;
+          end();
+          asked = null;
+          set({ running: false });
+        });
+      };
     },
     /** Lays out anew unless the very same was asked last. */
     ask(next: LayoutAsk): void {
       if (asked && sameAsk(asked, next)) return;
+      const other = now.piece !== next.piece;
       asked = next;
       end();
+      // A layout of another piece is never shown for this one.
+      if (other) set({ ...IDLE, piece: next.piece });
       worker = start();
       if (!worker) return;
       const mine = worker;
