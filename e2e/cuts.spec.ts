@@ -59,7 +59,7 @@ test('boards are entered, pieces laid out, what is short is seen and bought, and
   ).toBeVisible();
   await expect(short.getByText(/American sycamore: short of/)).toBeHidden();
   // A click on a piece selects its ring, and the saw's list shows it; the other way round as well.
-  await boards(page).locator('[data-piece="5"]').first().click();
+  await boards(page).locator('[data-piece="ring 5"]').first().click();
   const saw = page.getByRole('region', { name: 'Set the saw' });
   await expect(saw.locator('tr.bg-teal-wash').first()).toContainText('ring 5');
   // Papers.

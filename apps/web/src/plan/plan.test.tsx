@@ -21,7 +21,7 @@ function plan(ring: number, prepare: (store: ReturnType<typeof showWith>['store'
       { path: '*', element: null },
     ],
     {
-      initialEntries: [`/piece/cup/rings/${ring}/plan`],
+      initialEntries: [`/piece/cup/rings/r${ring}/plan`],
     },
   );
   render(
@@ -75,9 +75,9 @@ describe('a ring from above', () => {
   test('goes to the ring above and below, and closes to the ring', async () => {
     const { address } = plan(2);
     await userEvent.click(screen.getByRole('button', { name: 'Ring above' }));
-    expect(address()).toBe('/piece/cup/rings/3/plan');
+    expect(address()).toBe('/piece/cup/rings/r3/plan');
     await userEvent.click(screen.getByRole('button', { name: 'Close' }));
-    expect(address()).toBe('/piece/cup/rings/3');
+    expect(address()).toBe('/piece/cup/rings/r3');
   });
 
   test('a ring that cannot be made says why', () => {

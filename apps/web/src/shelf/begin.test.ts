@@ -15,6 +15,7 @@ const rings = {
   name: 'Stack',
   wood: 'black-walnut',
   wallMm: '6',
+  truingMm: '4',
   count: '12',
   fit: 'tightest',
   outer0: '120',

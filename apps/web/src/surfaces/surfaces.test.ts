@@ -124,6 +124,20 @@ describe('geometry, in a worker or not', () => {
     expect(first).toBeNull();
     expect([second?.columns, other?.columns]).toEqual([150, 300]);
   });
+  test('a wall that is half sampled is left when another is asked for, or nobody waits for it any more', async () => {
+    const geometry = createGeometry();
+    const large = { columns: 1024, rows: 1600 };
+    const tick = () => new Promise((go) => setTimeout(go, 0));
+    for (const stop of [
+      () => geometry.sample('pane', shape, 'outside', { columns: 150, rows: 64 }),
+      () => geometry.drop('pane'),
+    ]) {
+      const first = geometry.sample('pane', shape, 'outside', large);
+      for (let i = 0; i < 3; i++) await tick();
+      await stop();
+      expect(await first).toBeNull();
+    }
+  });
   test('a form that cannot be has no geometry', async () => {
     const wrong = {
       ...shape,

@@ -1,13 +1,15 @@
-import { FINE_MESH, meshesOf, prepare } from '@fellside/core';
+import { edit, FINE_MESH, meshesOf, prepare } from '@fellside/core';
 import { demoProjects } from '@fellside/core/demo';
 import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { zipped } from '../pictures/zip.js';
 import { isTypedIn } from '../shell/typing.js';
+import { previewPiece, settlePreview } from '../store/edits.js';
 import { showWith } from '../testing/open.js';
 import { LazyTurntable } from './LazyTurntable.js';
 import { modelFile } from './model.js';
+import { restingIn } from './Resting.js';
 import { FormTurntable } from './TurntableInset.js';
 import { woodMeshes } from './woodMeshes.js';
 
@@ -125,4 +127,17 @@ test('keys are for a field where one types or chooses, and for the page elsewher
     false,
     false,
   ]);
+});
+
+test('what rests shows the piece as it was before a gesture, and follows when that ends', () => {
+  const { store } = showWith(null);
+  const still = restingIn(store);
+  const height = () =>
+    still.getState().piece.preview?.project.name ?? still.getState().piece.edited?.project.name;
+  const before = height();
+  store.dispatch(previewPiece(edit.rename('Under way')));
+  expect(store.getState().piece.preview).not.toBeNull();
+  expect([height(), still.getState().piece.preview]).toEqual([before, null]);
+  store.dispatch(settlePreview());
+  expect(height()).toBe('Under way');
 });
