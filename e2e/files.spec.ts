@@ -53,7 +53,7 @@ test('the cut list goes out as CSV with a row for every ring and wood', async ({
     .trim()
     .split('\r\n')
     .map((line) => line.split(','));
-  expect(rows[0]!.slice(0, 4)).toEqual(['ring', 'piece', 'wood', 'count']);
+  expect(rows[0]!.slice(0, 4)).toEqual(['for', 'piece', 'wood', 'count']);
   const pieces = rows.slice(1).reduce((sum, row) => sum + Number(row[3]), 0);
   await expect(page.getByRole('region', { name: 'Totals' })).toContainText(`${pieces} in 15 rings`);
 });

@@ -83,7 +83,7 @@ test('the same with the keyboard only', async ({ page, fellside }) => {
   await expect(totals(page)).toContainText('in 8 rings');
   await tabTo(/^Ring 7$/, 'button');
   await page.keyboard.press('ArrowDown');
-  await expect(page).toHaveURL(/\/rings\/6$/);
+  await expect(page).toHaveURL(/\/rings\/[^/]+$/);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('dialog', { name: 'Ring 6 from above' })).toBeVisible();
   await tabTo(/^Measured diameter/, 'textbox');

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { planOf, preparedOf, unitsOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
+import { PaneBoundary } from '../ui/PaneBoundary.js';
 import { BenchTools } from './BenchTools.js';
 import { HEAD, HEADINGS, LABELS, MARGIN } from './layout.js';
 import { Ledger } from './ledger/Ledger.js';
@@ -86,10 +87,16 @@ function Panes({
         className="flex min-h-0 flex-1 gap-2 overflow-auto px-2 pb-2 focus-visible:outline-offset-[-2px]"
         onPointerLeave={() => dispatch(session.hovered(null))}
       >
-        <SectionPane {...{ prepared, plan, upright, reachMm, grab, onPlace }} box={pane}>
-          {inset}
-        </SectionPane>
-        {unrolled && <UnrolledPane {...{ prepared, upright, onPlace, brush }} />}
+        <PaneBoundary name="The drawing">
+          <SectionPane {...{ prepared, plan, upright, reachMm, grab, onPlace }} box={pane}>
+            {inset}
+          </SectionPane>
+        </PaneBoundary>
+        {unrolled && (
+          <PaneBoundary name="The unrolled wall">
+            <UnrolledPane {...{ prepared, upright, onPlace, brush }} />
+          </PaneBoundary>
+        )}
         {ledger && (
           <section
             aria-label="Ring ledger"
@@ -99,7 +106,9 @@ function Panes({
             <div className="px-2 pt-1.5" style={{ height: HEAD - HEADINGS + MARGIN / 2 }}>
               <LedgerHead short={shortLedger} />
             </div>
-            <Ledger plan={plan} prepared={rings} scale={fit ? null : scale} short={shortLedger} />
+            <PaneBoundary name="The ledger">
+              <Ledger plan={plan} prepared={rings} scale={fit ? null : scale} short={shortLedger} />
+            </PaneBoundary>
           </section>
         )}
       </section>

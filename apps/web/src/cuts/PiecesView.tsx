@@ -1,5 +1,6 @@
 import { planOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
+import { PaneBoundary } from '../ui/PaneBoundary.js';
 import { PieceTable } from './PieceTable.js';
 import { SafetyNotes } from './SafetyNotes.js';
 import { SawingBar } from './SawingBar.js';
@@ -18,8 +19,10 @@ export function PiecesView() {
         tabIndex={0}
       >
         <h2 className="mb-1 font-semibold">Pieces, ring by ring</h2>
-        <SawingBar />
-        <PieceTable plan={plan.value} />
+        <PaneBoundary name="The list of pieces">
+          <SawingBar />
+          <PieceTable plan={plan.value} />
+        </PaneBoundary>
       </section>
       <section
         aria-label="Strips"
@@ -27,7 +30,9 @@ export function PiecesView() {
         tabIndex={0}
       >
         <h2 className="mb-2 flex h-8 items-center font-semibold">Strips to rip and plane</h2>
-        <StripTable lumber={plan.value.lumber} />
+        <PaneBoundary name="The list of strips">
+          <StripTable lumber={plan.value.lumber} />
+        </PaneBoundary>
       </section>
       <section
         aria-label="Wood to buy"
@@ -35,9 +40,11 @@ export function PiecesView() {
         tabIndex={0}
       >
         <h2 className="mb-2 flex h-8 items-center font-semibold">Wood to buy</h2>
-        {plan.value.lumber.woods.map((total) => (
-          <WoodAccount key={total.wood} total={total} />
-        ))}
+        <PaneBoundary name="The account">
+          {plan.value.lumber.woods.map((total) => (
+            <WoodAccount key={total.wood} total={total} />
+          ))}
+        </PaneBoundary>
         <SafetyNotes />
       </section>
     </div>

@@ -1,4 +1,5 @@
 import { Bench } from '../bench/Bench.js';
+import { PaneBoundary } from '../ui/PaneBoundary.js';
 import { FormPanel } from './FormPanel.js';
 
 /** Form: the bench with a short ledger, curves to be dragged, and the form's figures at the right. */
@@ -8,7 +9,9 @@ export function FormStation() {
       <div className="flex min-w-0 flex-1 flex-col">
         <Bench grab="curve" unrolled={false} shortLedger />
       </div>
-      <FormPanel />
+      <PaneBoundary name="The panel">
+        <FormPanel />
+      </PaneBoundary>
     </div>
   );
 }

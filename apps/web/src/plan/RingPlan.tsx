@@ -4,6 +4,7 @@ import {
   formatLength,
   isStrict,
   MAKINGS,
+  mitred,
   mm,
   type Prepared,
   type PreparedRing,
@@ -122,6 +123,9 @@ function Sizes({ ring, figures, index }: { ring: PreparedRing; figures: Figures;
   const units = useApp(unitsOf);
   const across = (radius: number) => formatLength(mm(2 * radius), units);
   const { gives, need, overlapMm } = figures;
+  const sawn = figures.pieces
+    .map(({ kind }) => mitred(kind.stock))
+    .find((piece) => piece && piece.cutAngle > 0);
   const rows: (readonly [string, string])[] = [
     ['Needs', `${across(need.outerMm)} / ${across(need.innerMm)}`],
     ['Gives', gives ? `${across(gives.outerMm)} / ${across(gives.innerMm)}` : '–'],
@@ -145,6 +149,20 @@ function Sizes({ ring, figures, index }: { ring: PreparedRing; figures: Figures;
           onChange={(height) => dispatch(editPiece(edit.setRingHeight([index], height)))}
         />
         <span />
+        {sawn && (
+          <>
+            <LengthField
+              label="Long edge (stop)"
+              value={mm(sawn.longEdgeMm)}
+              onChange={(longEdgeMm) => dispatch(editPiece(edit.cutTo(index, { longEdgeMm })))}
+            />
+            <LengthField
+              label="Strip width"
+              value={mm(sawn.widthMm)}
+              onChange={(stripWidthMm) => dispatch(editPiece(edit.cutTo(index, { stripWidthMm })))}
+            />
+          </>
+        )}
         <OptionalLength
           label="Measured thickness"
           value={ring.ring.measured?.heightMm}
@@ -157,7 +175,8 @@ function Sizes({ ring, figures, index }: { ring: PreparedRing; figures: Figures;
         />
       </div>
       <p className="-mt-2 text-xs text-quiet">
-        Diameter across the flats, where it is smallest. Empty: not measured.
+        A long edge or a strip width that is typed fixes the ring to the size it gives. Diameter across the
+        flats, where it is smallest. Empty: not measured.
       </p>
     </>
   );

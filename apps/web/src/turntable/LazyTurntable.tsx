@@ -1,5 +1,6 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { PaneBoundary } from '../ui/PaneBoundary.js';
 import { Resting } from './Resting.js';
 import type { TurntableProps } from './Turntable.js';
 import { ability } from './webgl.js';
@@ -39,15 +40,17 @@ export function LazyTurntable(props: TurntableProps) {
     );
   return (
     <section aria-label="Turntable" className="relative h-full">
-      <Suspense fallback={COMING}>
-        {props.size === 'large' ? (
-          <Turntable {...props} />
-        ) : (
-          <Resting>
+      <PaneBoundary name="The turntable">
+        <Suspense fallback={COMING}>
+          {props.size === 'large' ? (
             <Turntable {...props} />
-          </Resting>
-        )}
-      </Suspense>
+          ) : (
+            <Resting>
+              <Turntable {...props} />
+            </Resting>
+          )}
+        </Suspense>
+      </PaneBoundary>
       {props.size === 'panel' && (
         <Link
           to={`/piece/${id}/pattern/turntable`}

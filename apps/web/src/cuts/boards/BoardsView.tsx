@@ -16,6 +16,7 @@ import { session } from '../../store/sessionSlice.js';
 import { useActions, useApp } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 import { controlClass, Field } from '../../ui/Field.js';
+import { PaneBoundary } from '../../ui/PaneBoundary.js';
 import { Switch } from '../../ui/Switch.js';
 import { WoodPatterns } from '../../ui/WoodPatterns.js';
 import { GoesChart } from '../GoesChart.js';
@@ -59,7 +60,9 @@ export function BoardsView() {
         tabIndex={0}
         className="overflow-auto rounded border border-line bg-pane p-2"
       >
-        <SetupList lumber={lumber} woods={woods} roll={roll} />
+        <PaneBoundary name="The settings">
+          <SetupList lumber={lumber} woods={woods} roll={roll} />
+        </PaneBoundary>
       </section>
       <section
         ref={ref}
@@ -116,13 +119,14 @@ export function BoardsView() {
           <WoodPatterns woods={palette.values()} hatched={hatched} prefix="boards" />
         </svg>
         {state?.woods.map((wood) => (
-          <LaidBoards
-            key={wood.layout.wood}
-            state={wood}
-            species={[...palette.values()].find(({ id }) => id === wood.layout.wood)}
-            room={Math.max(200, width - 40)}
-            {...{ nameOf, onOwner }}
-          />
+          <PaneBoundary key={wood.layout.wood} name="The layout">
+            <LaidBoards
+              state={wood}
+              species={[...palette.values()].find(({ id }) => id === wood.layout.wood)}
+              room={Math.max(200, width - 40)}
+              {...{ nameOf, onOwner }}
+            />
+          </PaneBoundary>
         ))}
       </section>
       <section

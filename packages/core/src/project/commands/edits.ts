@@ -1,4 +1,5 @@
 export * from './blankCommands.js';
+export * from './edgeCommands.js';
 export * from './featureCommands.js';
 export * from './fitCommands.js';
 export * from './fixCommands.js';
