@@ -49,6 +49,12 @@ test('a shop of one’s own changes the strips', async () => {
 test('cuts prints a CSV, check prints nothing for a piece in order', async () => {
   expect((await ran('cuts', cup)).said.split('\r\n')[0]).toMatch(/^for,piece,wood,count/);
   expect(await ran('check', cup)).toEqual({ status: 0, said: '', complained: '' });
+  // What is wrong is told in the shop's units: inches as it comes, mm where the shop says so.
+  const short = demoProjects()[0]!;
+  const thin = file('thin.json', writeProjectFile({ ...short, rings: short.rings.slice(0, 12) }, []));
+  expect((await ran('check', thin)).said).toMatch(/The rings end at height \d+( \d+\/\d+)?"/);
+  const metric = file('mm.json', JSON.stringify({ units: 'mm' }));
+  expect((await ran('check', thin, '--shop', metric)).said).toMatch(/The rings end at height [\d.]+ mm/);
 });
 
 test('sheets writes a PDF; boards come from a CSV, and what is wrong in it is told by line', async () => {

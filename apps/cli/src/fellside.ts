@@ -19,6 +19,7 @@ import {
   SHIPPED_WOODS,
   type Shop,
   type Species,
+  sentenceIn,
   shopSchema,
 } from '@fellside/core';
 import { loadSolver, shopSheets } from '@fellside/sheets';
@@ -114,7 +115,10 @@ async function answered(command: string, file: string, given: Given): Promise<Re
   if (!planned.ok) return planned;
   if (command === 'cuts') return { ok: true, value: `${cutListCsv(planned.value, woods, shop.units)}\r\n` };
   if (command === 'check')
-    return { ok: true, value: planned.value.checks.map(({ message }) => `${message}\n`).join('') };
+    return {
+      ok: true,
+      value: planned.value.checks.map(({ message }) => `${sentenceIn(message, shop.units)}\n`).join(''),
+    };
   return { ok: true, value: planFile(planned.value) };
 }
 

@@ -6,6 +6,7 @@ import {
   formatLength,
   outsideLine,
   outsidePatches,
+  sentenceIn,
 } from '@fellside/core';
 import { INK, MARGIN, type Pages, PT, QUIET } from './page.js';
 import type { Shown } from './shown.js';
@@ -43,12 +44,12 @@ export function coverSheet(pages: Pages, shown: Shown): void {
     });
     pages.y += 7;
   }
-  const looks = plan.checks.slice(0, 6);
+  const looks = plan.checks.filter(({ note }) => !note).slice(0, 6);
   if (looks.length > 0) {
     pages.need(12 + 8 * looks.length, project.name);
     pages.heading('Look at');
     for (const { message } of looks)
-      pages.y += pages.paragraph(`· ${message}`, MARGIN, pages.y, pages.inner, 8.5) + 1;
+      pages.y += pages.paragraph(`· ${sentenceIn(message, units)}`, MARGIN, pages.y, pages.inner, 8.5) + 1;
     pages.y += 2;
   }
   const ids = new Set(shown.prepared.rings.flatMap(({ made }) => (made.ok ? made.value.cautions : [])));

@@ -1,4 +1,4 @@
-import { formatLength, insideAt, landmarksOf, mm, type Vessel, wallAt } from '@fellside/core';
+import { formatLength, landmarksOf, mm, type Vessel, wallAt } from '@fellside/core';
 import { useMemo } from 'react';
 import { unitsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
@@ -6,23 +6,23 @@ import { spread } from './labels.js';
 import type { Place } from './path.js';
 
 /** Labels nearer than this would be read as one (px). */
-const APART = 36;
+const APART = 26;
 /** The topmost label's place (px): its name stands above it. */
 const TOP = 17;
 
-/** Diameters and bores at foot, waist, widest, neck and lip, beside the place each speaks of; the wall where the pointer is. */
+/** Diameters at foot, waist, widest, neck and lip, beside the place each speaks of; the wall where the pointer is. */
 export function Readouts({ vessel, at }: { vessel: Vessel; at: Place }) {
   const units = useApp(unitsOf);
   const marks = useMemo(() => marksOf(vessel), [vessel]);
   const ys = spread(
-    marks.map(({ heightMm }) => Math.min(at.y(heightMm) + 4, at.y(0) - 18)),
+    marks.map(({ heightMm }) => Math.min(at.y(heightMm) + 4, at.y(0) - 8)),
     APART,
     TOP,
   );
   const labels = marks.map((mark, i) => ({ ...mark, y: ys[i]! }));
   return (
     <g className="text-[11px]" pointerEvents="none">
-      {labels.map(({ name, radiusMm, heightMm, boreMm, y }) => {
+      {labels.map(({ name, radiusMm, heightMm, y }) => {
         const x = Math.max(40, at.x(radiusMm) - 16);
         return (
           <g key={name}>
@@ -40,11 +40,6 @@ export function Readouts({ vessel, at }: { vessel: Vessel; at: Place }) {
             <text x={x} y={y + 5} textAnchor="end" className="halo" fontWeight="650">
               {formatLength(mm(2 * radiusMm), units)}
             </text>
-            {boreMm > 0 && (
-              <text x={x} y={y + 16} textAnchor="end" className="halo" fill="var(--color-quiet)">
-                bore {formatLength(mm(2 * boreMm), units)}
-              </text>
-            )}
           </g>
         );
       })}
@@ -53,13 +48,13 @@ export function Readouts({ vessel, at }: { vessel: Vessel; at: Place }) {
   );
 }
 
-/** Landmarks with their bores (radius, mm; 0 where it is solid); two at one height are one. */
+/** Landmarks from the bottom up; two at one height are one. */
 function marksOf(vessel: Vessel) {
-  const marks: { name: string; radiusMm: number; heightMm: number; boreMm: number }[] = [];
+  const marks: { name: string; radiusMm: number; heightMm: number }[] = [];
   for (const { name, radiusMm, heightMm } of landmarksOf(vessel.outside)) {
     const same = marks.find((mark) => mark.heightMm === heightMm);
     if (same) same.name = `${same.name}, ${name}`;
-    else marks.push({ name, radiusMm, heightMm, boreMm: insideAt(vessel, heightMm) ?? 0 });
+    else marks.push({ name, radiusMm, heightMm });
   }
   return marks.sort((a, b) => a.heightMm - b.heightMm);
 }

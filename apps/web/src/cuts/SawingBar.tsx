@@ -10,8 +10,8 @@ import { NumberField } from '../ui/NumberField.js';
 type Edge = NonNullable<NonNullable<Project['rings'][number]['sawing']>['edge']>;
 
 const EDGES: readonly (readonly [Edge | 'usual', string])[] = [
-  ['usual', 'as each ring is usually sawn'],
-  ['turned-over', 'strip turned over after every cut'],
+  ['usual', 'as usual'],
+  ['turned-over', 'turned over every cut'],
   ['same-edge', 'same edge out, grain runs on'],
 ];
 
@@ -49,7 +49,7 @@ export function SawingBar() {
         {(control) => (
           <select
             {...control}
-            className={`${controlClass} w-64`}
+            className={`${controlClass} w-44`}
             value={edge ?? ''}
             onChange={(event) => {
               const chosen = event.target.value as Edge | 'usual';
@@ -71,7 +71,7 @@ export function SawingBar() {
         {(control) => (
           <select
             {...control}
-            className={`${controlClass} w-32`}
+            className={`${controlClass} w-20`}
             value={shared(targets.map((index) => sandedOf(rings[index]!))) ?? ''}
             onChange={(event) => dispatch(editPiece(edit.setSanded(targets, event.target.value as Sanded)))}
           >

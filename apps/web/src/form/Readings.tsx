@@ -1,9 +1,18 @@
-import { boardFeet, imperialPints, landmarksOf, litres, usPints } from '@fellside/core';
+import {
+  boardFeet,
+  formatLength,
+  imperialPints,
+  insideAt,
+  landmarksOf,
+  litres,
+  mm,
+  usPints,
+} from '@fellside/core';
 import { planOf, preparedOf, unitsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { Group } from '../ui/Group.js';
 
-/** What follows from the form: how much it holds and weighs, the wood left in it, and how foot and neck stand to it. */
+/** What follows from the form: how much it holds and weighs, the wood left in it, and how foot and neck stand to it, with their bores. */
 export function Readings() {
   const plan = useApp(planOf);
   const prepared = useApp(preparedOf);
@@ -13,7 +22,12 @@ export function Readings() {
   const pints = `${usPints(capacityMm3).toFixed(1)} US pt, ${imperialPints(capacityMm3).toFixed(1)} imp pt`;
   const marks = landmarksOf(prepared.value.vessel.outside);
   const widest = marks.find(({ name }) => name === 'widest')!.radiusMm;
-  const shares = marks.filter(({ name }) => name !== 'widest');
+  const { vessel } = prepared.value;
+  /** How wide it is inside there; nothing where it is solid. */
+  const boreAt = (heightMm: number): string => {
+    const bore = insideAt(vessel, heightMm) ?? 0;
+    return bore > 0 ? `, bore ${formatLength(mm(2 * bore), units)}` : '';
+  };
   const rows: (readonly [label: string, value: string, rest: string])[] = [
     ['Holds', `${litres(capacityMm3).toFixed(2)} l`, pints],
     ['Weighs', `${massKg.toFixed(2)} kg`, units === 'mm' ? '' : `${(massKg / POUND).toFixed(2)} lb`],
@@ -22,8 +36,10 @@ export function Readings() {
       units === 'mm' ? `${litres(woodMm3).toFixed(2)} dm³` : `${boardFeet(woodMm3).toFixed(2)} bd ft`,
       '',
     ],
-    ...shares.map(
-      ({ name, radiusMm }) => [name, `${Math.round((100 * radiusMm) / widest)} %`, 'of widest'] as const,
+    ...marks.map(({ name, radiusMm, heightMm }) =>
+      name === 'widest'
+        ? ([name, formatLength(mm(2 * radiusMm), units), boreAt(heightMm).slice(2)] as const)
+        : ([name, `${Math.round((100 * radiusMm) / widest)} %`, `of widest${boreAt(heightMm)}`] as const),
     ),
   ];
   return (
