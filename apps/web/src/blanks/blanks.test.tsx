@@ -43,7 +43,7 @@ describe('blanks beside the stack', () => {
     const { store } = showWith(<PiecesView />);
     store.dispatch(editPiece(edit.addBlank('globe', 'g')));
     return waitFor(() => {
-      expect(screen.getAllByText('blank 1').length).toBeGreaterThan(0);
+      expect(screen.getAllByText('Blank 1').length).toBeGreaterThan(0);
       expect(screen.getByText(/blank 1, Equilateral: 20 ×/)).toBeTruthy();
     });
   });

@@ -20,7 +20,8 @@ import { headClass, tableClass } from './tables.js';
 export function PieceTable({ plan }: { plan: Plan }) {
   const units = useApp(unitsOf);
   const woods = useApp(woodsOf);
-  const { nameOf } = rollOf(plan);
+  const roll = rollOf(plan);
+  const nameOf = (owner: Owner) => capital(roll.nameOf(owner));
   const owners = [...plan.blanks, ...plan.slants, ...[...plan.rings].reverse()];
   const rows = owners.flatMap(({ pieces }) => pieces.map((each, i) => ({ pieces: each, first: i === 0 })));
   return (
@@ -91,10 +92,12 @@ function OwnerName({ owner, name }: { owner: Owner; name: string }) {
     <button
       type="button"
       aria-pressed={pressed}
-      className="min-w-6 rounded px-1 text-left first-letter:uppercase aria-pressed:bg-teal-wash aria-pressed:text-teal"
+      className="min-w-6 rounded px-1 text-left aria-pressed:bg-teal-wash aria-pressed:text-teal"
       onClick={(event) => dispatch(clickOwner(owner, event))}
     >
       {name}
     </button>
   );
 }
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
