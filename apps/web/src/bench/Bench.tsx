@@ -57,7 +57,8 @@ function Panes({
   plan,
 }: BenchProps & { prepared: Prepared; plan: Plan }) {
   const dispatch = useActions();
-  const { fit, zoom } = useApp((state) => state.session);
+  const fit = useApp((state) => state.session.fit);
+  const zoom = useApp((state) => state.session.zoom);
   const chosen = useApp((state) => state.look.columns);
   const bench = useBox<HTMLDivElement>();
   const pane = useBox<HTMLDivElement>();

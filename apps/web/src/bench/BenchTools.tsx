@@ -7,7 +7,10 @@ import { ZOOM_STEP } from './useZoom.js';
 /** How the bench is looked at. */
 export function BenchTools({ unrolled }: { unrolled: boolean }) {
   const dispatch = useActions();
-  const { fit, hatched, zoom, side } = useApp((state) => state.session);
+  const fit = useApp((state) => state.session.fit);
+  const hatched = useApp((state) => state.session.hatched);
+  const zoom = useApp((state) => state.session.zoom);
+  const side = useApp((state) => state.session.side);
   return (
     <div className="flex items-center gap-4 px-3 py-1.5 text-sm text-quiet">
       <label className="flex items-center gap-1.5">

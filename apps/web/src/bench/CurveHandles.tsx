@@ -15,7 +15,7 @@ interface CurveHandlesProps {
 
 /** Points of the outside, and of an inside of its own, to be dragged on the cut-through. */
 export function CurveHandles({ vessel, at, scale }: CurveHandlesProps) {
-  const { form } = useApp(projectOf);
+  const form = useApp((state) => projectOf(state).form);
   return (
     <g>
       {form.inside.by === 'curve' && (

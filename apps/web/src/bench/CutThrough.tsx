@@ -55,7 +55,7 @@ export const CutThrough = memo(function CutThrough({ prepared, palette, at, view
     () => <Blanks {...{ prepared, palette, at, direction }} />,
     [prepared, palette, at, direction],
   );
-  const { allowances } = useApp(projectOf);
+  const allowances = useApp((state) => projectOf(state).allowances);
   return (
     <g>
       <clipPath id="wall-left">

@@ -15,7 +15,7 @@ interface LevelsProps {
 
 /** Floor and lid line, to be dragged up and down. */
 export function LevelHandles({ vessel, at, scale }: LevelsProps) {
-  const { inside, lid } = useApp(projectOf).form;
+  const { inside, lid } = useApp((state) => projectOf(state).form);
   return (
     <g>
       {inside.by === 'wall' && vessel.inside && (

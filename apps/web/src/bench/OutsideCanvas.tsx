@@ -18,7 +18,8 @@ interface OutsideCanvasProps {
 /** The woods of the outside, right of the axis, as seen from the front. */
 export function OutsideCanvas({ prepared, upright: { y, height, scale }, half }: OutsideCanvasProps) {
   const palette = useApp(paletteOf);
-  const { hatched, view } = useApp((state) => state.session);
+  const hatched = useApp((state) => state.session.hatched);
+  const view = useApp((state) => state.session.view);
   const { wall, current } = useSampledWall('outside', 'outside', height);
   const inks = useInks(prepared, palette, current);
   const draw = useCallback(

@@ -15,7 +15,7 @@ interface WallHandlesProps {
 
 /** A handle on the inside for every wall thickness that is given: half way up where one holds everywhere. */
 export function WallHandles({ vessel, at, scale }: WallHandlesProps) {
-  const { inside } = useApp(projectOf).form;
+  const { inside } = useApp((state) => projectOf(state).form);
   if (inside.by !== 'wall' || !vessel.inside) return null;
   const { hollowFromMm: from, hollowToMm: to } = vessel;
   return inside.walls.map((wall, index) => {

@@ -21,7 +21,7 @@ const sandedOf = ({ sanded, making }: Project['rings'][number]): Sanded => sande
 /** How the selected rings, or all, are sawn, which of their faces are sanded, and spares for them besides the shop's. */
 export function SawingBar() {
   const dispatch = useActions();
-  const { rings } = useApp(projectOf);
+  const rings = useApp((state) => projectOf(state).rings);
   const { selected, targets } = useTargets();
   const edge = shared(targets.map((index) => rings[index]!.sawing?.edge ?? 'usual'));
   return (

@@ -17,7 +17,8 @@ import { UnderlayPanel } from './UnderlayPanel.js';
 /** Size, wall and curve of the form. */
 export function FormPanel() {
   const dispatch = useActions();
-  const { form, allowances } = useApp(projectOf);
+  const form = useApp((state) => projectOf(state).form);
+  const allowances = useApp((state) => projectOf(state).allowances);
   const plan = useApp(planOf);
   const set = (command: (value: Mm) => Command) => (value: Mm) => dispatch(editPiece(command(value)));
   return (

@@ -14,7 +14,8 @@ const TYPES = { svg: 'image/svg+xml', dxf: 'image/vnd.dxf', csv: 'text/csv' } as
 export function ProfileFiles() {
   const dispatch = useActions();
   const units = useApp(unitsOf);
-  const { form, name } = useApp(projectOf);
+  const form = useApp((state) => projectOf(state).form);
+  const name = useApp((state) => projectOf(state).name);
   const chooser = useRef<HTMLInputElement>(null);
   const { read, busy } = useReading();
   const take = async (file: File | undefined) => {

@@ -13,7 +13,7 @@ import { ScalePicture } from './ScalePicture.js';
 /** A drawing or photograph of the user's own under the cut-through. */
 export function UnderlayPanel() {
   const dispatch = useActions();
-  const { underlay } = useApp(projectOf);
+  const underlay = useApp((state) => projectOf(state).underlay);
   const [keep, { isLoading }] = api.useKeepPictureMutation();
   const [fresh, setFresh] = useState<string | null>(null);
   const [gone, setGone] = useState<string | null>(null);

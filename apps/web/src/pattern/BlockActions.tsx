@@ -11,7 +11,8 @@ import { copyBlock, pasteBlock } from './blocks.js';
 /** What can be done with a marked part of the wall. */
 export function BlockActions() {
   const dispatch = useActions();
-  const { marked, copied } = useApp((state) => state.session);
+  const marked = useApp((state) => state.session.marked);
+  const copied = useApp((state) => state.session.copied);
   return (
     <div className="flex items-end gap-2">
       <span className="pb-1.5 text-xs text-quiet">

@@ -26,7 +26,8 @@ const SIGHT_NAMES: Record<Sight, string> = {
 export function ContrastPanel() {
   const dispatch = useActions();
   const pairs = useApp(pairsOf);
-  const { years, sight } = useApp((state) => state.session);
+  const years = useApp((state) => state.session.years);
+  const sight = useApp((state) => state.session.sight);
   return (
     <Group title="Is it going to show?">
       <div className="mb-2 flex flex-col gap-2">

@@ -36,7 +36,7 @@ const PIXEL_ROWS = 5;
 /** Letters set into the selected rings, one segment a column. */
 export function LetterPanel() {
   const dispatch = useActions();
-  const { rings } = useApp(projectOf);
+  const rings = useApp((state) => projectOf(state).rings);
   const prepared = useApp(preparedOf);
   const { targets } = useTargets();
   const marked = useApp((state) => state.session.marked);

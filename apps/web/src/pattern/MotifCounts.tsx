@@ -14,7 +14,7 @@ interface MotifCountsProps {
 /** Rings whose count a motif does not come out whole with, and what does: other counts, or other repeats. */
 export function MotifCounts({ id, use, members }: MotifCountsProps) {
   const dispatch = useActions();
-  const { rings } = useApp(projectOf);
+  const rings = useApp((state) => projectOf(state).rings);
   const unit = dividesInto(use);
   const odd = new Map<number, number[]>();
   for (const index of members) {

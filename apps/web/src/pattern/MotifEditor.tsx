@@ -22,7 +22,7 @@ interface MotifEditorProps {
 export function MotifEditor({ id, use, members }: MotifEditorProps) {
   const dispatch = useActions();
   const { targets } = useTargets();
-  const { rings } = useApp(projectOf);
+  const rings = useApp((state) => projectOf(state).rings);
   const motif = motifOf(use.kind)!;
   const change = (next: MotifUse) => dispatch(editPiece(edit.changeMotif(id, next)));
   const spread = targets.some((index) => rings[index]!.motif !== id);

@@ -13,7 +13,8 @@ import { ringsName } from './ringsName.js';
 /** Motifs to lay over the selected rings, and those that lie there. */
 export function MotifPanel() {
   const dispatch = useActions();
-  const { motifs, rings } = useApp(projectOf);
+  const motifs = useApp((state) => projectOf(state).motifs);
+  const rings = useApp((state) => projectOf(state).rings);
   const { selected, targets } = useTargets();
   const here = motifs.filter(({ id }) => targets.some((index) => rings[index]!.motif === id));
   const elsewhere = motifs.filter((motif) => !here.includes(motif));

@@ -10,7 +10,7 @@ const AROUND = 48;
 
 /** A sample of a motif as it is first laid, in the woods of the piece. */
 export const MotifPicture = memo(function MotifPicture({ motif }: { motif: Motif }) {
-  const { palette } = useApp(projectOf);
+  const palette = useApp((state) => projectOf(state).palette);
   const woods = useApp(paletteOf);
   const use = begunMotif(motif);
   const unit = dividesInto(use);

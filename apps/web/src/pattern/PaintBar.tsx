@@ -44,9 +44,13 @@ const whole = (value: number, least: number, most: number, label: string) =>
 /** What is painted with, how far a stroke reaches and how it is repeated round the piece. */
 export function PaintBar() {
   const dispatch = useActions();
-  const { palette } = useApp(projectOf);
+  const palette = useApp((state) => projectOf(state).palette);
   const woods = useApp(paletteOf);
-  const { brush, tool, across, fold, mirror } = useApp((state) => state.session);
+  const brush = useApp((state) => state.session.brush);
+  const tool = useApp((state) => state.session.tool);
+  const across = useApp((state) => state.session.across);
+  const fold = useApp((state) => state.session.fold);
+  const mirror = useApp((state) => state.session.mirror);
   const { selected } = useTargets();
   const set = (change: Parameters<typeof session.painting>[0]) => {
     dispatch(session.painting(change));

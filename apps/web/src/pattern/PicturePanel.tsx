@@ -20,7 +20,7 @@ interface Chosen {
 /** A picture laid in the woods of the palette over the selected rings. */
 export function PicturePanel() {
   const dispatch = useActions();
-  const { palette } = useApp(projectOf);
+  const palette = useApp((state) => projectOf(state).palette);
   const prepared = useApp(preparedOf);
   const species = useApp(speciesOf);
   const wall = useApp(wallOfPiece);

@@ -11,7 +11,7 @@ import { Swatch } from '../ui/Swatch.js';
 /** The palette: which tone each wood is for motifs, and another wood in one move. */
 export function TonePanel() {
   const dispatch = useActions();
-  const { palette } = useApp(projectOf);
+  const palette = useApp((state) => projectOf(state).palette);
   const species = useApp(speciesOf);
   const woods = useApp(woodsOf);
   const brush = useApp((state) => state.session.brush);

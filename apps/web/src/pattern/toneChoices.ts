@@ -4,7 +4,7 @@ import { useApp } from '../store/store.js';
 
 /** What a tone may be set to: those of the palette with their woods, and the one that is set if the palette lacks it. */
 export function useToneChoices(): (now: ToneName) => readonly (readonly [ToneName, string])[] {
-  const { palette } = useApp(projectOf);
+  const palette = useApp((state) => projectOf(state).palette);
   const woods = useApp(paletteOf);
   const known = toneNames(palette).map(
     (name, i) => [name, `${name}: ${woods.get(palette[i]!.key)?.name ?? palette[i]!.key}`] as const,

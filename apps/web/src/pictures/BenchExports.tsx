@@ -28,9 +28,10 @@ const sectionDrawing = () => document.querySelector<SVGSVGElement>('[data-pane="
 export function BenchExports() {
   const prepared = useApp(preparedOf);
   const palette = useApp(paletteOf);
-  const { name } = useApp(projectOf);
+  const name = useApp((state) => projectOf(state).name);
   const shape = useApp(shapeOf);
-  const { hatched, view } = useApp((state) => state.session);
+  const hatched = useApp((state) => state.session.hatched);
+  const view = useApp((state) => state.session.view);
   const dispatch = useActions();
   const [pane, setPane] = useState<Pane>('outside');
   const [paper, setPaper] = useState<Paper>('a4');

@@ -186,7 +186,7 @@ function Sizes({ ring, figures, index }: { ring: PreparedRing; figures: Figures;
 function Builder({ ring, index, prepared }: { ring: PreparedRing; index: number; prepared: Prepared }) {
   const palette = useApp(paletteOf);
   const units = useApp(unitsOf);
-  const { name } = useApp(projectOf);
+  const name = useApp((state) => projectOf(state).name);
   if (!hasBuilder(ring)) return null;
   const made = ring.made.ok ? ring.made.value : null;
   const pictures = made?.pictures?.() ?? [];

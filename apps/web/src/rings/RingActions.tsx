@@ -16,7 +16,7 @@ export function RingActions({ selected }: { selected: readonly number[] }) {
   const dispatch = useActions();
   const navigate = useNavigate();
   const id = useApp((state) => state.piece.id);
-  const { rings } = useApp(projectOf);
+  const rings = useApp((state) => projectOf(state).rings);
   const plan = useApp(planOf);
   const [stashing, setStashing] = useState(false);
   const [first, many] = [selected[0], selected.length > 1];

@@ -20,7 +20,7 @@ import { WayControls } from './ways/controls.js';
 /** What can be set for the selected rings, or for all when none is selected. */
 export function SelectionBar() {
   const dispatch = useActions();
-  const { rings } = useApp(projectOf);
+  const rings = useApp((state) => projectOf(state).rings);
   const id = useApp((state) => state.piece.id);
   const { selected, targets } = useTargets();
   const chosen = targets.map((index) => rings[index]!);

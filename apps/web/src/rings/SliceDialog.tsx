@@ -37,7 +37,7 @@ function SliceForm({ onDone }: { onDone: () => void }) {
   const dispatch = useActions();
   const units = useApp(unitsOf);
   const shop = useApp(shopOf);
-  const { rings } = useApp(projectOf);
+  const rings = useApp((state) => projectOf(state).rings);
   const [setShop] = api.useSetShopMutation();
   const [way, setWay] = useState<SliceWay>('height');
   const [wrong, setWrong] = useState<string>();

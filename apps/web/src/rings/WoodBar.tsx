@@ -13,7 +13,8 @@ import { useTargets } from './targets.js';
 /** The palette: pick a wood, then click segments, or give it to the selected rings. */
 export function WoodBar({ on = 'segments on the unrolled wall' }: { on?: string }) {
   const dispatch = useActions();
-  const { palette, rings } = useApp(projectOf);
+  const palette = useApp((state) => projectOf(state).palette);
+  const rings = useApp((state) => projectOf(state).rings);
   const woods = useApp(woodsOf);
   const species = useApp(paletteOf);
   const brush = useApp((state) => state.session.brush);
@@ -92,7 +93,7 @@ function extraGroups(makings: readonly RingMaking[]): string[] {
 /** Puts a further wood on the palette. */
 export function AddWood() {
   const dispatch = useActions();
-  const { palette } = useApp(projectOf);
+  const palette = useApp((state) => projectOf(state).palette);
   const woods = useApp(woodsOf);
   const rest = woods.filter(({ id }) => !palette.some(({ wood }) => wood === id));
   return (

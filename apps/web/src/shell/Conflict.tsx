@@ -20,7 +20,10 @@ const SAYS: Record<Other['what'], string> = {
 
 /** The piece was changed or removed elsewhere: both sides are kept until the user says what to do. */
 export function Conflict() {
-  const { id, other, safety, edited } = useApp((state) => state.piece);
+  const id = useApp((state) => state.piece.id);
+  const other = useApp((state) => state.piece.other);
+  const safety = useApp((state) => state.piece.safety);
+  const edited = useApp((state) => state.piece.edited);
   const woods = useApp(woodsOf);
   const [create] = api.useCreateProjectMutation();
   const [restore] = api.useRestoreProjectMutation();

@@ -7,7 +7,8 @@ import { useActions, useApp } from '../store/store.js';
 /** Why the last edit was refused, or what it changed besides; one line above the foot bar. */
 export function Messages() {
   const dispatch = useActions();
-  const { note, refused } = useApp((state) => state.piece);
+  const note = useApp((state) => state.piece.note);
+  const refused = useApp((state) => state.piece.refused);
   const units = useApp(unitsOf);
   const sentences =
     refused.length > 0 ? refused.slice(0, 3).map(({ message }) => message) : note ? [note] : [];

@@ -15,7 +15,11 @@ const LOUD: readonly Safety[] = ['away', 'stale', 'refused'];
 
 /** Whether the piece is on disk, in plain words, and where its edits are while it is not. */
 export function SavedSign() {
-  const { safety, savedAt, trouble, kept, edited } = useApp((state) => state.piece);
+  const safety = useApp((state) => state.piece.safety);
+  const savedAt = useApp((state) => state.piece.savedAt);
+  const trouble = useApp((state) => state.piece.trouble);
+  const kept = useApp((state) => state.piece.kept);
+  const edited = useApp((state) => state.piece.edited);
   const woods = useApp(woodsOf);
   const time = savedAt && new Date(savedAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
   const loud = LOUD.includes(safety);

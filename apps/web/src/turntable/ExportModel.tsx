@@ -19,7 +19,7 @@ export function ExportModel({ take }: ExportModelProps) {
   const dispatch = useActions();
   const prepared = useApp(preparedOf);
   const palette = useApp(paletteOf);
-  const { name } = useApp(projectOf);
+  const name = useApp((state) => projectOf(state).name);
   const shape = useApp(shapeOf);
   const save = (format: ModelFormat, turned: boolean) => async () => {
     const made = await geometryService()?.meshes('model', shape, FINE_MESH);

@@ -21,7 +21,7 @@ const FACE_CHOICES = Object.entries(FACES).map(([face, { name }]) => [face as Fa
 /** Letters or outlines, one a segment; pockets and inserts as files. */
 export function LetteredControls({ targets }: ControlsProps) {
   const dispatch = useActions();
-  const { name } = useApp(projectOf);
+  const name = useApp((state) => projectOf(state).name);
   const { all, common, set } = useParams('lettered', targets);
   const reading = useReading();
   const [face, setFace] = useState<Face>('literata-black');

@@ -6,7 +6,7 @@ import { type ControlsProps, useParams } from './params.js';
 
 /** What resawing takes; which rings come off the same thick one. */
 export function ResawnControls({ targets }: ControlsProps) {
-  const { rings } = useApp(projectOf);
+  const rings = useApp((state) => projectOf(state).rings);
   const { all, common, set } = useParams('resawn', targets);
   const { from } = all[0]!;
   const slices = rings.flatMap(({ making }, i) =>

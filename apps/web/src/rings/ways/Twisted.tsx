@@ -21,7 +21,7 @@ const TWISTS: readonly (readonly [Twist, string])[] = [
 /** The board of strips that slices come from, and how the stack is twisted. */
 export function TwistedControls({ targets }: ControlsProps) {
   const dispatch = useActions();
-  const { rings } = useApp(projectOf);
+  const rings = useApp((state) => projectOf(state).rings);
   const { all, common, set } = useParams('twisted', targets);
   const [twist, setTwist] = useState<Twist>('steady');
   const [stepDeg, setStep] = useState(6);

@@ -47,7 +47,7 @@ const MOST_AT_ONCE = 2;
 
 /** Controls for the ways in which the chosen rings are made, a row for each. */
 export function WayControls({ targets }: ControlsProps) {
-  const { rings } = useApp(projectOf);
+  const rings = useApp((state) => projectOf(state).rings);
   const byWay = new Map<Way, number[]>();
   for (const index of targets) {
     const { way } = rings[index]!.making;

@@ -19,7 +19,7 @@ export interface Params<W extends Way> {
 /** Parameters of rings that are made in one way, and how they are changed. */
 export function useParams<W extends Way>(way: W, targets: readonly number[]): Params<W> {
   const dispatch = useActions();
-  const { rings } = useApp(projectOf);
+  const rings = useApp((state) => projectOf(state).rings);
   const all = targets.flatMap((index) => {
     const making = rings[index]?.making;
     return making?.way === way ? [making as ParamsOf<W>] : [];
