@@ -52,6 +52,13 @@ module.exports = {
       to: { path: '^apps/', pathNot: '^apps/$1/' },
     },
     {
+      name: 'controls-know-no-station',
+      comment: 'What all stations share imports none of them.',
+      severity: 'error',
+      from: { path: '^apps/web/src/ui/', pathNot: TESTS },
+      to: { path: '^apps/web/src/(?!ui/|store/)' },
+    },
+    {
       name: 'core-by-its-door',
       comment: 'Applications import @fellside/core, not files inside it.',
       severity: 'error',

@@ -266,7 +266,7 @@ test('leaning rings: the other hand is told and used; the mirror image stands on
 test('the cuts tell hands, numbers and what comes from where', async ({ page, fellside }) => {
   await open(page, fellside, 'Shepherd’s Lantern', 'Cuts');
   const strips = page.getByRole('region', { name: 'Strips' });
-  await expect(strips).toContainText(/ring 5: 12 right, ring 6: 12 left/);
+  await expect(strips).toContainText(/ring 5: 12 right; ring 6: 12 left/);
   await expect(strips).toContainText('two fences');
   await expect(page.getByRole('region', { name: 'Pieces' })).toContainText('Spacer');
 });

@@ -2,8 +2,8 @@ import { type CurvePoint, edit, formatLength, mm, type Project, radiusAt, type V
 import { editPiece } from '../store/edits.js';
 import { projectOf, unitsOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
+import type { Place } from '../ui/path.js';
 import { Handle } from './Handle.js';
-import type { Place } from './path.js';
 import { shopLength } from './steps.js';
 import { useDrag } from './useDrag.js';
 

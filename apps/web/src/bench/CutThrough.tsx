@@ -19,8 +19,8 @@ import { type MouseEvent, memo, useMemo } from 'react';
 import { editPiece } from '../store/edits.js';
 import { projectOf, unitsOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
+import { linePath, type Place } from '../ui/path.js';
 import { woodFill } from '../ui/WoodPatterns.js';
-import { linePath, type Place } from './path.js';
 import { shopLength } from './steps.js';
 
 interface CutThroughProps {

@@ -1,7 +1,7 @@
 import { brimOf, formatLength, mm, type Vessel } from '@fellside/core';
 import { shopOf, unitsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
-import type { Place } from './path.js';
+import type { Place } from '../ui/path.js';
 
 /** What the lathe can take, drawn as a frame: swing and bed as upright lines, reach as a level one, jaws below the foot. */
 export function LatheFrame({ vessel, at, top }: { vessel: Vessel; at: Place; top: number }) {

@@ -10,8 +10,8 @@ import {
 import { memo, type PointerEvent, useMemo } from 'react';
 import type { Keys } from '../store/selection.js';
 import { useApp } from '../store/store.js';
+import { frontPath, linePath, type Place } from '../ui/path.js';
 import { Shade } from '../ui/Shade.js';
-import { frontPath, linePath, type Place } from './path.js';
 
 interface OutsideProps {
   readonly prepared: Prepared;

@@ -2,8 +2,8 @@ import { formatLength, landmarksOf, mm, type Vessel, wallAt } from '@fellside/co
 import { useMemo } from 'react';
 import { unitsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
+import type { Place } from '../ui/path.js';
 import { spread } from './labels.js';
-import type { Place } from './path.js';
 
 /** Labels nearer than this would be read as one (px). */
 const APART = 26;

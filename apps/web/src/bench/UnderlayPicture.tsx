@@ -1,6 +1,6 @@
 import type { Underlay } from '@fellside/core';
 import { useEffect, useRef, useState } from 'react';
-import type { Place } from './path.js';
+import type { Place } from '../ui/path.js';
 
 export const pictureUrl = (key: string) => `/api/pictures/${key}`;
 

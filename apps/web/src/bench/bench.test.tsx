@@ -9,8 +9,8 @@ import { selectedRingsOf, selectRings } from '../store/selection.js';
 import { preparedOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { showWith } from '../testing/open.js';
+import { linePath, stripPath } from '../ui/path.js';
 import { Bench } from './Bench.js';
-import { linePath, stripPath } from './path.js';
 import { scaleFor } from './useScale.js';
 
 afterEach(cleanup);

@@ -1,5 +1,5 @@
 import { outsideLine, STARTING_SHAPES, startingForm, vesselOf } from '@fellside/core';
-import { linePath } from '../bench/path.js';
+import { linePath } from '../ui/path.js';
 
 const BOX = 72;
 

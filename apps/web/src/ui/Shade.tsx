@@ -1,5 +1,5 @@
 import type { SectionPoint } from '@fellside/core';
-import { type Place, stripPath } from '../bench/path.js';
+import { type Place, stripPath } from './path.js';
 
 /** Bands of the visible half, as shares of the radius, darker towards the silhouette as light falls off. */
 const BANDS = [0.4, 0.48, 0.55, 0.62, 0.68, 0.74, 0.79, 0.83, 0.87, 0.9, 0.93, 0.955, 0.975, 0.99];

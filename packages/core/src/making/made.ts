@@ -1,7 +1,6 @@
 import type { Result } from '../measure/reason.js';
 import type { RingNeed } from '../ring/need.js';
 import type { Made } from './contract.js';
-import type { RingMaking } from './registry.js';
 
 /** A ring as it was made, with all that it was made from. */
 interface Kept {
@@ -18,8 +17,10 @@ const MOST = 4;
  * Makes a ring once for the same parameters and need: drawings, samplers, meshes and lists that hang on what was made stay
  * as long. Parameters that are not frozen may still be written on; their rings are made anew every time.
  */
-export function madeOnce(make: (making: RingMaking, need: RingNeed) => Result<Made>): typeof make {
-  const known = new WeakMap<RingMaking, Kept[]>();
+export function madeOnce<Making extends object>(
+  make: (making: Making, need: RingNeed) => Result<Made>,
+): typeof make {
+  const known = new WeakMap<Making, Kept[]>();
   return (making, need) => {
     if (!Object.isFrozen(making)) return make(making, need);
     const kept = known.get(making) ?? [];

@@ -136,7 +136,9 @@ export const isStrict = (making: RingMaking): boolean => definition(making).stri
 export const tonesOf = (making: RingMaking): readonly MeantTone[] | null =>
   definition(making).tones?.(making) ?? null;
 /** Makes a ring, once for the same (frozen) parameters and the same need. */
-export const makeRing = madeOnce((making, need): Result<Made> => definition(making).make(making, need));
+export const makeRing = madeOnce(
+  (making: RingMaking, need: RingNeed): Result<Made> => definition(making).make(making, need),
+);
 /** Parameters as seen in a mirror; a ring from the stash is made anew, for there is only one of it. */
 export const mirrored = (making: RingMaking): RingMaking => {
   const own = making.way === 'stock' ? making.of : making;
