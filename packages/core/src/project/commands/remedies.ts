@@ -3,8 +3,9 @@ import { isSolid, makingSchema, type RingMaking, segmentsOf, withSegments } from
 import { FEWEST_SEGMENTS } from '../../making/segments.js';
 import { mm } from '../../measure/quantity.js';
 import { stackHeight } from '../../ring/stack.js';
-import { heightOf, prepare } from '../prepare.js';
+import { prepare } from '../prepare.js';
 import type { Project, Ring } from '../schema.js';
+import { heightOf } from '../sizing.js';
 import type { Command } from './command.js';
 import { setPoint } from './pointCommands.js';
 import { setFixed, setMeasured } from './ringCommands.js';

@@ -1,9 +1,9 @@
 import { mm } from '../../measure/quantity.js';
 import { MOST_SLANTS, type Slant, slantSchema } from '../../ring/slant.js';
 import { stackHeight } from '../../ring/stack.js';
-import { heightOf } from '../prepare.js';
 import type { Project } from '../schema.js';
 import { reasonsOf } from '../sentences.js';
+import { heightOf } from '../sizing.js';
 import type { Command, Outcome } from './command.js';
 import { freshId, liftOfBands } from './stack.js';
 

@@ -4,8 +4,8 @@ import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { bondOf, turnIn } from '../../ring/bond.js';
 import { cutOf, liftOf } from '../../ring/slant.js';
 import { courses, stackHeight } from '../../ring/stack.js';
-import { heightOf } from '../prepare.js';
 import { MOST_RINGS, type Project, type Ring } from '../schema.js';
+import { heightOf } from '../sizing.js';
 
 /** An id that no ring of the piece has. */
 export function freshId(rings: readonly { readonly id: string }[]): string {

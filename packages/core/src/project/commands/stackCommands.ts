@@ -1,6 +1,6 @@
 import { type Mm, mm } from '../../measure/quantity.js';
-import { heightOf } from '../prepare.js';
 import type { Project, Ring } from '../schema.js';
+import { heightOf } from '../sizing.js';
 import type { Command } from './command.js';
 import { each, named, type Rings } from './each.js';
 import { copyOf, freshId, stackOf } from './stack.js';
