@@ -26,16 +26,21 @@ export function glyphFromLoops(name: string, loops: readonly Loop[], unit?: numb
   if (points.length > MOST_GIVEN)
     return `“${name}” has ${points.length} points; ${MOST_GIVEN} are allowed. Make it simpler.`;
   if (points.length < 3) return `“${name}” has no closed outline.`;
+  if (!points.every(([x, y]) => Math.abs(x) < FARTHEST && Math.abs(y) < FARTHEST))
+    return `“${name}” has points that lie nowhere; numbers have to be below a million million.`;
   const [left, right] = [Math.min(...points.map(([x]) => x)), Math.max(...points.map(([x]) => x))];
   const [low, high] = [Math.min(...points.map(([, y]) => y)), Math.max(...points.map(([, y]) => y))];
   const size = unit ?? high - low;
   if (!(size > 0) || !(right > left)) return `“${name}” has no height or no width.`;
+  if (Math.max(right - left, high - low) > LONGEST * Math.min(size, right - left))
+    return `“${name}” is over ${LONGEST} times as long one way as the other; that is no outline for an inlay.`;
   const scaled = given.map((loop) =>
     loop.map(
       ([x, y]): FacePoint => ({ u: (x - (left + right) / 2) / size, z: (y - (low + high) / 2) / size }),
     ),
   );
   const whole = tidied(scaled);
+  if (whole.length === 0) return `“${name}” has no closed outline.`;
   for (const within of FINENESS) {
     const fine = thinned(whole, within);
     if (fine.length > 0 && fine.reduce((sum, loop) => sum + loop.length, 0) <= MOST_POINTS)
@@ -52,6 +57,10 @@ const MOST_PATHS = 3000;
 /** Closed lines and points that an outline may be given with. */
 const MOST_LOOPS = 120;
 const MOST_GIVEN = 20_000;
+
+/** Farther than any drawing (its own units), and how many times as long an outline may be one way as the other. */
+const FARTHEST = 1e12;
+const LONGEST = 200;
 
 /** Loops without those that are there before, point for point. */
 const distinct = (loops: readonly Loop[]): Loop[] => {

@@ -196,6 +196,20 @@ describe('files from outside', () => {
     expect([...outcomes].sort()).toEqual(['read', 'refused']);
   });
 
+  // Found by the trials: loops of one point, points beyond all numbers, an edge that doubles back and never ended.
+  test.each([1_000_161, 1_000_910, 1_003_014, 1_006_998])(
+    'the mangled file %s is read or refused',
+    (seed) => {
+      expect(['read', 'refused']).toContain(probedFile(mangledFile(seed)));
+    },
+  );
+
+  test('an outline whose edge doubles back on itself is tidied, and never endless', () => {
+    const there = Array.from({ length: 30 }, (_, i) => `L${80 + 20 * Math.sin(i / 3)} 60`).join('');
+    const answer = readOutline('a.svg', `<svg><path d="M0 0L40 90L80 60${there}L100 60L0 0z"/></svg>`);
+    expect(answer.ok).toBe(true);
+  });
+
   test('five hundred equal triangles are one', () => {
     const answer = readOutline('a.svg', `<svg>${'<path d="M0 0L10 0L5 8z"/>'.repeat(500)}</svg>`);
     expect(answer.ok && answer.value.loops).toHaveLength(1);

@@ -1,4 +1,13 @@
-import { EndType, FillRule, inflatePathsD, JoinType, ramerDouglasPeuckerPathsD, unionD } from 'clipper2-ts';
+import {
+  ClipperD,
+  ClipType,
+  EndType,
+  FillRule,
+  inflatePathsD,
+  JoinType,
+  type PathsD,
+  ramerDouglasPeuckerPathsD,
+} from 'clipper2-ts';
 import type { FacePoint } from './face.js';
 
 type Loops = readonly (readonly FacePoint[])[];
@@ -16,11 +25,22 @@ function offset(loops: Loops, by: number): FacePoint[][] {
   return moved.map((path) => path.map(({ x, y }) => ({ u: x, z: y })));
 }
 
-/** Loops in which outer ones run counter-clockwise and holes clockwise, nothing overlapping (even-odd). */
-export const tidied = (loops: Loops): FacePoint[][] =>
-  unionD(toPaths(loops), [], FillRule.EvenOdd, DECIMALS).map((path) =>
-    path.map(({ x, y }) => ({ u: x, z: y })),
-  );
+/**
+ * Loops in which outer ones run counter-clockwise and holes clockwise, nothing overlapping (even-odd). Points on a straight line
+ * between their neighbours are dropped: with them kept, Clipper never ends on an edge that doubles back on itself.
+ */
+export function tidied(loops: Loops): FacePoint[][] {
+  const clipper = new ClipperD(DECIMALS);
+  clipper.preserveCollinear = false;
+  clipper.addSubjectPaths(toPaths(loops.filter(encloses)));
+  const out: PathsD = [];
+  clipper.execute(ClipType.Union, FillRule.EvenOdd, out);
+  return out.map((path) => path.map(({ x, y }) => ({ u: x, z: y })));
+}
+
+/** Whether a loop has three points that are apart at all; Clipper throws on less. */
+const encloses = (loop: readonly FacePoint[]): boolean =>
+  new Set(loop.map(({ u, z }) => `${u.toFixed(DECIMALS)} ${z.toFixed(DECIMALS)}`)).size > 2;
 
 /** Loops with fewer points, none of them moved; dropped ones lie within `withinMm` of what is left. */
 export const thinned = (loops: Loops, withinMm: number): FacePoint[][] =>
