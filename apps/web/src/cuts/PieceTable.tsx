@@ -20,8 +20,7 @@ import { headClass, tableClass } from './tables.js';
 export function PieceTable({ plan }: { plan: Plan }) {
   const units = useApp(unitsOf);
   const woods = useApp(woodsOf);
-  const roll = rollOf(plan);
-  const nameOf = (owner: Owner) => capital(roll.nameOf(owner));
+  const { titleOf } = rollOf(plan);
   const owners = [...plan.blanks, ...plan.slants, ...[...plan.rings].reverse()];
   const rows = owners.flatMap(({ pieces }) => pieces.map((each, i) => ({ pieces: each, first: i === 0 })));
   return (
@@ -48,9 +47,9 @@ export function PieceTable({ plan }: { plan: Plan }) {
             >
               <th scope="row">
                 {first ? (
-                  <OwnerName owner={owner} name={nameOf(owner)} />
+                  <OwnerName owner={owner} name={titleOf(owner)} />
                 ) : (
-                  <span className="sr-only">{nameOf(owner)}</span>
+                  <span className="sr-only">{titleOf(owner)}</span>
                 )}
               </th>
               <td>
@@ -99,5 +98,3 @@ function OwnerName({ owner, name }: { owner: Owner; name: string }) {
     </button>
   );
 }
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

@@ -1,7 +1,9 @@
+import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { sentencesOf } from '../store/api.js';
 import { houseApi, type UnreadableRow } from '../store/houseApi.js';
 import { Button } from '../ui/Button.js';
+import { Sheet } from '../ui/Sheet.js';
 import { momentOf } from '../ui/times.js';
 import { Panel } from './Panel.js';
 
@@ -18,8 +20,10 @@ export function UnreadablePanel() {
   const { data: rows = [] } = houseApi.useUnreadableQuery();
   const [remove] = houseApi.useRemoveUnreadableMutation();
   const [said, setSaid] = useState('');
+  const [asked, setAsked] = useState<UnreadableRow | null>(null);
   if (rows.length === 0 && !said) return null;
   const take = async (row: UnreadableRow) => {
+    setAsked(null);
     const { error } = await remove(row);
     setSaid(error ? sentencesOf(error).join(' ') : 'It was taken away for good.');
   };
@@ -42,13 +46,28 @@ export function UnreadablePanel() {
             >
               Save its text
             </a>
-            <Button onClick={() => take(row)}>Take away for good</Button>
+            <Button onClick={() => setAsked(row)}>Take away for good…</Button>
           </li>
         ))}
       </ul>
       <p role="status" className="mt-1 text-sm">
         {said}
       </p>
+      {asked && (
+        <Dialog.Root open onOpenChange={(now) => !now && setAsked(null)}>
+          <Sheet
+            title={`${SORTS[asked.sort]}: take it away for good?`}
+            says="What is stored of it is deleted. Its text, if you saved it, or a backup can bring it back."
+          >
+            <div className="flex justify-end gap-2">
+              <Button onClick={() => setAsked(null)}>Leave it here</Button>
+              <Button kind="main" onClick={() => void take(asked)}>
+                Take it away for good
+              </Button>
+            </div>
+          </Sheet>
+        </Dialog.Root>
+      )}
     </Panel>
   );
 }

@@ -94,7 +94,7 @@ function Checks() {
   const show = (owners: readonly Owner[]) => {
     dispatch(session.selected(owners));
     const last = owners.at(-1);
-    if (last?.of === 'blank') navigate(`/piece/${id}/rings/blanks`);
+    if (last?.of === 'blank') navigate(`/piece/${id}/blanks`);
     else navigate(ringAddress(id, last?.of === 'ring' ? last.id : undefined));
   };
   return (

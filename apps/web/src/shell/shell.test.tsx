@@ -1,7 +1,8 @@
-import { edit, mm } from '@fellside/core';
+import { BLANKS, edit, mm } from '@fellside/core';
 import { demoProjects } from '@fellside/core/demo';
 import { act, cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { useLocation } from 'react-router';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 import { editPiece } from '../store/edits.js';
 import { type Safety, saving } from '../store/saving.js';
@@ -108,6 +109,27 @@ test('a check has its remedy beside it; pressed, both are gone', async () => {
   expect(screen.getByRole('dialog').textContent).toMatch(/Ring 10 is .* short of the wall outside/);
   await userEvent.click(screen.getByRole('button', { name: 'Cut ring 10 to suit the form' }));
   expect(project()).toEqual(demoProjects()[0]);
+});
+
+test('a check leads to what it is about: a ring by its address, a blank to the blanks, selected', async () => {
+  const Where = () => <output>{useLocation().pathname}</output>;
+  const { store } = showWith(
+    <>
+      <FootBar />
+      <Where />
+    </>,
+  );
+  const links = { ...BLANKS.bent.begun, curveMm: mm(20), linkAsideMm: mm(20) };
+  act(() => void store.dispatch(editPiece(edit.addBlank('bent', 'l'))));
+  act(() => void store.dispatch(editPiece(edit.setBlank(0, links))));
+  act(() => void store.dispatch(editPiece(edit.setFixed([9], { outerMm: mm(60), innerMm: mm(50) }))));
+  const show = async (name: string) => {
+    await userEvent.click(screen.getByRole('button', { name: /^Look at/ }));
+    await userEvent.click(screen.getAllByRole('button', { name })[0]!);
+    return [screen.getByRole('status').textContent, store.getState().session.selected];
+  };
+  expect(await show('Show blank 1')).toEqual(['/piece/cup/blanks', [{ of: 'blank', id: 'l' }]]);
+  expect(await show('Show ring 10')).toEqual(['/piece/cup/rings/r10', [{ of: 'ring', id: 'r10' }]]);
 });
 
 test('what is about the lathe comes with its cautions', async () => {

@@ -5,12 +5,11 @@ import type { Check, Subject } from './check.js';
 export const blankChecks = ({ blanks, roll }: Subject): Check[] =>
   blanks.flatMap(({ id, made }) => {
     const owner = blankOwner(id);
-    const name = roll.nameOf(owner);
     const said = made.ok ? made.value.warnings : made.reasons;
     return said.map(({ code, message }) => ({
       code,
       owners: [owner],
-      message: `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${message}`,
+      message: `${roll.titleOf(owner)}: ${message}`,
       remedies: [],
     }));
   });

@@ -120,8 +120,6 @@ const whyNoBlock = (pieces: OwnedPieces, shop: Shop, roll: Roll): Reason[] =>
 
 const NOBODY: Roll = rollOf({ rings: [] });
 
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
-
 type Mutable<T> = { -readonly [K in keyof T]: T[K] };
 
 /** Why no lumber is thick enough for pieces; nothing where some is. */
@@ -132,7 +130,7 @@ function whyTooThick(planedMm: number, owner: Owner, roll: Roll): Reason[] {
     {
       code: 'too-thick',
       path: roll.pathOf(owner),
-      message: `${capital(roll.nameOf(owner))} is cut from wood planed to ${sayMm(planedMm)}; the thickest lumber sold, ${thickest.name}, gives ${sayMm(thickest.surfacedMm)}. Use two rings, or glue boards face to face.`,
+      message: `${roll.titleOf(owner)} is cut from wood planed to ${sayMm(planedMm)}; the thickest lumber sold, ${thickest.name}, gives ${sayMm(thickest.surfacedMm)}. Use two rings, or glue boards face to face.`,
       limits: { most: thickest.surfacedMm },
     },
   ];

@@ -49,13 +49,18 @@ const painted = remembered(
   (each: PreparedRing, ring: Ring): PreparedRing => (ring === each.ring ? each : { ...each, ring }),
 );
 
+/** A band as it was prepared, in another wood. */
+const veneered = remembered(
+  (band: PreparedBand, slant: Slant): PreparedBand => (slant === band.slant ? band : { ...band, slant }),
+);
+
 /** What the shape of a piece hangs on. */
 export type Stacking = Pick<Project, 'form' | 'rings' | 'allowances' | 'slants'>;
 
 /** The rings of a stack in the woods that show; `rings` are those it was worked out from, or the same otherwise painted. */
 export function dress(stack: Prepared, project: Pick<Project, 'rings' | 'slants'> & Patterned): Prepared {
   const rings = stack.rings.map((each, i) => painted(each, project.rings[i]!));
-  const bands = stack.bands.map((band, i) => ({ ...band, slant: project.slants?.[i] ?? band.slant }));
+  const bands = stack.bands.map((band, i) => veneered(band, project.slants?.[i] ?? band.slant));
   return { ...stack, rings: dressed(rings, project), bands: bands.length > 0 ? bands : stack.bands };
 }
 

@@ -14,6 +14,7 @@ test('a roll names who is there in the order of the work, finds them by address,
   const roll = rollOf({ rings, slants: [{ id: 'a' }], blanks: [{ id: 'a' }, { id: 'b' }] });
   const some = [ringOwner('r0'), ringOwner('r11'), bandOwner('a'), blankOwner('a'), blankOwner('b')];
   expect(some.map(roll.nameOf)).toEqual(['ring 1', 'ring 12', 'slanted band 1', 'blank 1', 'blank 2']);
+  expect(some.map(roll.titleOf).slice(2)).toEqual(['Slanted band 1', 'Blank 1', 'Blank 2']);
   expect(some.map(roll.indexOf)).toEqual([0, 11, 12, 13, 14]);
   expect(some.map((owner) => roll.ownerAt(`${roll.pathOf(owner)}.heightMm`))).toEqual(some);
   expect([roll.indexOf(ringOwner('x')), roll.nameOf(ringOwner('x')), roll.ownerAt('rings.12')]).toEqual([

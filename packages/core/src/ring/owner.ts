@@ -41,6 +41,8 @@ export interface Roll {
   readonly owners: readonly Owner[];
   /** `ring 3`, `slanted band 1`, `blank 2`; of one that is not there `a part that is gone`. */
   nameOf(owner: Owner): string;
+  /** The same at the beginning of a sentence or a line: `Ring 3`. */
+  titleOf(owner: Owner): string;
   /** Its place in the order of the work; −1 of one that is not there. */
   indexOf(owner: Owner): number;
   /** Its address in the document, as reasons give it: `rings.2`; empty of one that is not there. */
@@ -65,10 +67,15 @@ export function rollOf(piece: Owned): Roll {
   );
   const places = new Map(entries.map(({ owner }, i) => [ownerKey(owner), i]));
   const entry = (owner: Owner) => entries[places.get(ownerKey(owner)) ?? -1];
+  const nameOf = (owner: Owner): string => entry(owner)?.name ?? 'a part that is gone';
   const byPath = new Map(entries.map(({ path, owner }) => [path, owner]));
   return {
     owners: entries.map(({ owner }) => owner),
-    nameOf: (owner) => entry(owner)?.name ?? 'a part that is gone',
+    nameOf,
+    titleOf: (owner) => {
+      const name = nameOf(owner);
+      return name.charAt(0).toUpperCase() + name.slice(1);
+    },
     indexOf: (owner) => places.get(ownerKey(owner)) ?? -1,
     pathOf: (owner) => entry(owner)?.path ?? '',
     ownerAt: (path) => byPath.get(path.split('.', 2).join('.')) ?? null,
