@@ -8,6 +8,7 @@ import {
   judged,
   MOST_FILE_BYTES,
   type Project,
+  plain,
   plan,
   planFile,
   type Reason,
@@ -19,6 +20,7 @@ import {
   SHIPPED_WOODS,
   type Shop,
   type Species,
+  sayAll,
   sentenceIn,
   shopSchema,
 } from '@fellside/core';
@@ -98,7 +100,10 @@ export async function fellside(
 
 function told(answer: Result<string>, mouth: Mouth): number {
   if (answer.ok) mouth.say(answer.value);
-  else mouth.complain(`${JSON.stringify({ reasons: answer.reasons }, null, 2)}\n`);
+  else {
+    const reasons = answer.reasons.map((reason) => ({ ...reason, message: plain(reason.message) }));
+    mouth.complain(`${JSON.stringify({ reasons }, null, 2)}\n`);
+  }
   return answer.ok ? 0 : BAD_INPUT;
 }
 
@@ -129,9 +134,9 @@ async function sheets(
   woods: readonly Species[],
   { out, boards: boardsFile, paper = 'a4', quick = false }: Given,
 ): Promise<Result<string>> {
-  if (!out) return refuse('out', 'out', 'Say with --out where the PDF is to be written.');
+  if (!out) return refuse('terminal:out', 'out', 'Say with --out where the PDF is to be written.');
   if (paper !== 'a4' && paper !== 'letter')
-    return refuse('paper', 'paper', `Paper is “${paper}”; it has to be a4 or letter.`);
+    return refuse('terminal:paper', 'paper', `Paper is “${paper}”; it has to be a4 or letter.`);
   const boards = boardsFile === undefined ? done([]) : readBoards(boardsFile, woods);
   if (!boards.ok) return boards;
   const ask = { project, shop, woods, boards: boards.value, paper, templates: true, solved: !quick } as const;
@@ -140,7 +145,7 @@ async function sheets(
   try {
     writeFileSync(out, pdf.value);
   } catch (error) {
-    return refuse('unwritable', 'out', `${out} cannot be written: ${(error as Error).message}.`);
+    return refuse('terminal:unwritable', 'out', `${out} cannot be written: ${(error as Error).message}.`);
   }
   return done(`${out}: ${pdf.value.length} bytes\n`);
 }
@@ -153,11 +158,13 @@ function readBoards(file: string, woods: readonly Species[]): Result<Board[]> {
   const { boards, wrong } = read.value;
   if (wrong.length > 0)
     return refused(
-      ...wrong.map(({ line, message }) => ({
-        code: 'board',
-        path: `line ${line}`,
-        message: `Line ${line}: ${message}`,
-      })),
+      ...wrong.map(
+        ({ line, message }): Reason => ({
+          code: 'terminal:board',
+          path: `line ${line}`,
+          message: sayAll([`Line ${line}: `, message]),
+        }),
+      ),
     );
   return done(boards.map((board, i) => ({ ...board, id: `line ${i + 2}` })));
 }
@@ -177,7 +184,7 @@ function readShop(file: string) {
 function contents(file: string): Result<string> {
   const problem = (message: string): { ok: false; reasons: Reason[] } => ({
     ok: false,
-    reasons: [{ code: 'unreadable', path: '', message }],
+    reasons: [{ code: 'terminal:unreadable', path: '', message }],
   });
   try {
     const { size } = statSync(file);

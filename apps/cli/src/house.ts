@@ -48,16 +48,20 @@ export async function house(
   try {
     if (command === 'passphrase') return done(await passphrase(folder, ask));
     if (!existsSync(filesOf(folder).database) && command !== 'restore')
-      return refuse('no-database', 'data', `There is no database in ${folder}; say with --data where it is.`);
+      return refuse(
+        'terminal:no-database',
+        'data',
+        `There is no database in ${folder}; say with --data where it is.`,
+      );
     if (command === 'inspect') {
       examine(folder, { full: true });
       return done(`The database in ${folder} is sound: every page and every index was read.\n`);
     }
-    if (!file) return refuse('file', 'file', `Say which file: fellside ${command} FILE.zip.`);
+    if (!file) return refuse('terminal:file', 'file', `Say which file: fellside ${command} FILE.zip.`);
     const path = resolve(file);
     if (command === 'restore') return await restored(folder, path, yes, ask);
     if (existsSync(path))
-      return refuse('there-already', 'file', `${path} is there already; give another name.`);
+      return refuse('terminal:there-already', 'file', `${path} is there already; give another name.`);
     if (command === 'rescue') {
       const { counts, lost } = await rescue(folder, path);
       return done(`${path}: ${counted(counts)}\n${lost.map((line) => `Not whole: ${line}\n`).join('')}`);
@@ -68,8 +72,8 @@ export async function house(
     const { counts } = await checkBackup(path);
     return done(`${path}: ${counted(counts)}\n`);
   } catch (error) {
-    if (error instanceof Refusal) return refuse('refused', '', error.message);
-    return refuse('failed', '', `${command} failed: ${(error as Error).message}.`);
+    if (error instanceof Refusal) return refuse('terminal:refused', '', error.message);
+    return refuse('terminal:failed', '', `${command} failed: ${(error as Error).message}.`);
   }
 }
 
@@ -80,7 +84,8 @@ async function restored(folder: string, path: string, yes: boolean, ask: Ask): P
     const answer = await ask(
       `${holds}\nIt takes the place of everything in ${folder}, which is kept as a backup first. Go on? [yes/no] `,
     );
-    if (answer.trim().toLowerCase() !== 'yes') return refuse('not-asked', '', 'Nothing was changed.');
+    if (answer.trim().toLowerCase() !== 'yes')
+      return refuse('terminal:not-asked', '', 'Nothing was changed.');
   }
   const { replaced } = await restoreFolder(folder, path);
   return done(

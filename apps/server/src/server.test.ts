@@ -1,7 +1,16 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { edit, mm, NO_HISTORY, type Project, run, SHIPPED_WOODS, writeProjectFile } from '@fellside/core';
+import {
+  edit,
+  mm,
+  NO_HISTORY,
+  type Project,
+  plain,
+  run,
+  SHIPPED_WOODS,
+  writeProjectFile,
+} from '@fellside/core';
 import { demoProjects } from '@fellside/core/demo';
 import { Database } from '@fellside/database';
 import type { NestExpressApplication } from '@nestjs/platform-express';
@@ -28,7 +37,7 @@ const cup = (): Project => structuredClone(demoProjects()[0]!);
 const stored = async () => (await http().post('/api/projects').send({ document: cup() }).expect(201)).body;
 const taller = (project: Project): Project => {
   const change = run(project, edit.setFormHeight(mm(300)));
-  if (!change.ok) throw new Error(change.reasons[0]!.message);
+  if (!change.ok) throw new Error(plain(change.reasons[0]!.message));
   return change.value.project;
 };
 
@@ -155,7 +164,7 @@ describe('projects', () => {
     expect(body.reasons).toHaveLength(16);
     expect(body.reasons[0]).toMatchObject({
       path: 'rings.0.heightMm',
-      message: expect.stringMatching(/Ring 1: Ring height is -3/),
+      message: expect.stringMatching(/Ring 1: Ring height is −1\/8"/),
     });
     expect((await http().get(`/api/projects/${id}`)).body).toMatchObject({ revision: 1, document: cup() });
     await http().put(`/api/projects/${id}`).send({ revision: 'x', document: cup() }).expect(422);
@@ -272,7 +281,7 @@ describe('the stash', () => {
   };
   const withRing = (item: string, name: string): Project => {
     const change = run({ ...cup(), name }, edit.useStashed(8, { ...ring, item } as never));
-    if (!change.ok) throw new Error(change.reasons[0]!.message);
+    if (!change.ok) throw new Error(plain(change.reasons[0]!.message));
     return change.value.project;
   };
   const usedBy = async (item: string) =>

@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import type { Server } from 'node:http';
 import { MOST_BYTES, MOST_FILE_BYTES } from '@fellside/core';
 import { demoBoards, demoProjects, demoStash } from '@fellside/core/demo';
-import { openDatabase, Refusal, readMachine } from '@fellside/database';
+import { Database, openDatabase, Refusal, readMachine } from '@fellside/database';
 import { HttpAdapterHost, NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import compression from 'compression';
@@ -17,6 +17,7 @@ import { MOST_PICTURE } from './pictures/pictures.service.js';
 import { insertPiece } from './projects/writing.js';
 import { BodyFilter } from './reasons/bodyFilter.js';
 import type { Settings } from './settings.js';
+import { shopIn } from './shop/shop.controller.js';
 import { stashRing } from './stash/stash.service.js';
 
 /** A request carries a document and its history, or a project file with its picture. */
@@ -63,7 +64,7 @@ export async function createServer(settings: Settings): Promise<NestExpressAppli
     app.useBodyParser('json', { limit: MOST_BODY });
     app.useBodyParser('text', { limit: MOST_BODY });
     app.useBodyParser('raw', { type: ['image/png', 'image/jpeg'], limit: MOST_PICTURE });
-    app.useGlobalFilters(new BodyFilter(app.get(HttpAdapterHost).httpAdapter));
+    app.useGlobalFilters(new BodyFilter(app.get(HttpAdapterHost).httpAdapter, unitsOf(app.get(Database))));
     const http = app.getHttpServer() as Server;
     http.headersTimeout = HEADERS_TIMEOUT;
     http.requestTimeout = REQUEST_TIMEOUT;
@@ -80,3 +81,6 @@ async function fillShelf(manager: EntityManager): Promise<void> {
   for (const ring of demoStash()) await stashRing(manager, ring);
   await insertBoards(manager, demoBoards());
 }
+
+/** The units that the house's sentences are in. */
+const unitsOf = (database: Database) => () => database.read(async (manager) => (await shopIn(manager)).units);

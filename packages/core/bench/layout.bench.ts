@@ -6,6 +6,7 @@ import { costOf } from '../src/lumber/layout/problem.js';
 import { type Solver, solverOf } from '../src/lumber/layout/program.js';
 import { solve } from '../src/lumber/layout/solve.js';
 import { mm } from '../src/measure/quantity.js';
+import { plain } from '../src/measure/said.js';
 import { plan } from '../src/project/plan.js';
 import { type Project, SCHEMA_VERSION } from '../src/project/schema.js';
 import { rollOf } from '../src/ring/owner.js';
@@ -45,7 +46,7 @@ function demandsFor(rings: number, count: number, seed: number): Demand[] {
   };
   for (const point of project.form.points) point.radiusMm = mm(point.radiusMm * (0.5 + chance()));
   const made = plan(project, DEFAULT_SHOP);
-  if (!made.ok) throw new Error(made.reasons[0]!.message);
+  if (!made.ok) throw new Error(plain(made.reasons[0]!.message));
   const boards = Array.from({ length: Math.floor(6 * chance()) }, (_, i) => ({
     id: `b${i}`,
     wood: chance() < 0.5 ? 'sugar-maple' : 'black-walnut',

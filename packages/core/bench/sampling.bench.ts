@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
 import { begun, insteadOf, makeRing, type RingMaking, WAYS } from '../src/making/registry.js';
 import { mm } from '../src/measure/quantity.js';
+import { plain } from '../src/measure/said.js';
 
 const NEED = { outerMm: mm(150), innerMm: mm(135), heightMm: mm(12) };
 const QUESTIONS = 400_000;
@@ -15,7 +16,7 @@ const points = Float64Array.from({ length: 3 * 4096 }, (_, i) => {
 
 function asked(making: RingMaking): { prepared: number; each: number; wood: number } {
   const made = makeRing(making, NEED);
-  if (!made.ok) throw new Error(made.reasons[0]!.message);
+  if (!made.ok) throw new Error(plain(made.reasons[0]!.message));
   const start = performance.now();
   made.value.placeAt(140, 0, 1);
   const prepared = performance.now() - start;

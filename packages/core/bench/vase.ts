@@ -1,4 +1,5 @@
 import { mm } from '../src/measure/quantity.js';
+import { plain } from '../src/measure/said.js';
 import { type Prepared, type Stacking, stackUp } from '../src/project/prepare.js';
 
 /** A shouldered vase of rings 8 mm high, in brick bond. */
@@ -29,7 +30,7 @@ export const vaseOf = (rings: number, count: number): Stacking => {
 
 export function stacked(stacking: Stacking): Prepared {
   const made = stackUp(stacking);
-  if (!made.ok) throw new Error(made.reasons[0]!.message);
+  if (!made.ok) throw new Error(plain(made.reasons[0]!.message));
   return made.value;
 }
 

@@ -1,6 +1,7 @@
 export type { MadeBlank } from './blank/contract.js';
 export { BLANKS, type BlankKind, type BlankMaking, makeBlank } from './blank/registry.js';
 export type { Check } from './check/check.js';
+export { type LayerMargin, layerMargins } from './check/layerMargins.js';
 export { boardsCsv, readBoardsCsv } from './exchange/boardsCsv.js';
 export { cutListCsv } from './exchange/cutListCsv.js';
 export { type DrawingFormat, drawingFile, type FlatDrawing } from './exchange/drawing.js';
@@ -39,6 +40,7 @@ export { landmarksOf } from './form/landmarks.js';
 export type { Form, FormPoint, Inside, Lid, Recess, WallAt } from './form/shape.js';
 export { STARTING_SHAPES, startingForm } from './form/starting.js';
 export { brimOf, insideAt, type Vessel, vesselOf, wallAt } from './form/vessel.js';
+export { type AccountRow, accountRows, type WoodShare, woodShares } from './lumber/accountRows.js';
 export {
   type Board,
   boardSchema,
@@ -55,18 +57,22 @@ export { type Buying, buyingOf } from './lumber/layout/buying.js';
 export { type Demand, demandsOf, GOALS, type Goal } from './lumber/layout/demand.js';
 export { greedy } from './lumber/layout/greedy.js';
 export { howMany } from './lumber/layout/howMany.js';
+export { laidContents, sayLaid } from './lumber/layout/laidRows.js';
 export { drawnPieces } from './lumber/layout/outlines.js';
 export { type LaidBoard, type LaidStrip, placed, type WoodLayout } from './lumber/layout/placed.js';
 export { type HighsLike, solverOf } from './lumber/layout/program.js';
 export { type Progress, solving } from './lumber/layout/solve.js';
 export type { WoodLedger } from './lumber/ledger.js';
 export type { Lumber, StripListEntry, WoodTotal } from './lumber/lumber.js';
+export { type PieceRow, pieceRows, sizesOf } from './lumber/pieceRows.js';
 export { QUARTERS } from './lumber/quarters.js';
 export type { RingPlan } from './lumber/ringPlan.js';
 export { changesSaved, type Setup, type Stop, setupSteps, setupsOf } from './lumber/setups.js';
 export { afterCutting, splitBoard } from './lumber/splitBoard.js';
 export { CUTTING_SAID, type StripListRow, sayContents, stripRows } from './lumber/stripRows.js';
-export type { Figure, Made, PieceKind } from './making/contract.js';
+export { turnSaid } from './lumber/turns.js';
+export type { Made, PieceKind } from './making/contract.js';
+export { FIGURE_NAMES, type Figure, type FigureKey } from './making/figures.js';
 export { partsFromDegrees } from './making/flat/parts.js';
 export { ILLUSIONS, type IllusionName } from './making/illusion/illusion.js';
 export { biggestOf, layOut, placeName } from './making/layOut.js';
@@ -85,6 +91,7 @@ export {
   type Way,
 } from './making/registry.js';
 export { divisors, thicknessesOf } from './making/spaced/params.js';
+export { cautionsOf, type Step, setOf, TOOLS, type Tool } from './making/step.js';
 export { mitred, type Stock } from './making/stock.js';
 export {
   editableLength,
@@ -92,7 +99,6 @@ export {
   formatArea,
   formatLength,
   INCH,
-  sentenceIn,
   trimZeros,
   UNIT_SYSTEMS,
   type UnitSystem,
@@ -100,6 +106,22 @@ export {
 export { parseLength } from './measure/parse.js';
 export { degrees, type Mm, mm, type Rad, rad } from './measure/quantity.js';
 export { done, type Reason, type Result, refuse, refused } from './measure/reason.js';
+export type { ReasonCode } from './measure/reasonCodes.js';
+export {
+  type Purpose,
+  plain,
+  type Quantity,
+  quantitiesOf,
+  type Said,
+  say,
+  sayAll,
+  sayList,
+  sayMm,
+  sayRad,
+  sentenceIn,
+  shownIn,
+  type Unit,
+} from './measure/said.js';
 export { boardFeet, imperialPints, litres, usPints } from './measure/volume.js';
 export {
   type Block,

@@ -39,7 +39,7 @@ test('shop sheets of a piece of 40 rings', async () => {
     loadSolver,
   );
   const seconds = (performance.now() - start) / 1000;
-  if (!pdf.ok) throw new Error(pdf.reasons[0]!.message);
+  if (!pdf.ok) throw new Error(plain(pdf.reasons[0]!.message));
   const pages = Buffer.from(pdf.value)
     .toString('latin1')
     .match(/\/Type \/Page\b/g)!.length;

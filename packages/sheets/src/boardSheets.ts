@@ -1,4 +1,12 @@
-import { drawnPieces, formatLength, type LaidBoard, mm, type WoodLayout } from '@fellside/core';
+import {
+  drawnPieces,
+  formatLength,
+  type LaidBoard,
+  laidContents,
+  mm,
+  sayLaid,
+  type WoodLayout,
+} from '@fellside/core';
 import { INK, MARGIN, type Pages, PT, QUIET } from './page.js';
 import type { Shown } from './shown.js';
 import { fillWood } from './woodFill.js';
@@ -91,13 +99,8 @@ function board(
   doc.undash();
   pages.y = top + height + 2;
   strips.forEach((strip, i) => {
-    const counts = new Map<string, number>();
-    for (const { owner } of strip.leaves.flat()) {
-      const whose = owner ? roll.nameOf(owner) : 'spare';
-      counts.set(whose, (counts.get(whose) ?? 0) + 1);
-    }
     const resawn = strip.leaves.length > 1 ? `, resawn into ${strip.leaves.length}` : '';
-    const says = [...counts].map(([whose, count]) => `${whose}: ${count}`).join(', ');
+    const says = sayLaid(laidContents(strip), roll);
     pages.words(
       `${i + 1}.  ${formatLength(mm(strip.widthMm), units)} wide${resawn}: ${says}`,
       MARGIN + 2,

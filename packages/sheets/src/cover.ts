@@ -1,6 +1,7 @@
 import {
   CAUTION_NOTE,
   CAUTIONS,
+  cautionsOf,
   drawnOf,
   extremes,
   formatLength,
@@ -52,8 +53,8 @@ export function coverSheet(pages: Pages, shown: Shown): void {
       pages.y += pages.paragraph(`· ${sentenceIn(message, units)}`, MARGIN, pages.y, pages.inner, 8.5) + 1;
     pages.y += 2;
   }
-  const ids = new Set(shown.prepared.rings.flatMap(({ made }) => (made.ok ? made.value.cautions : [])));
-  pages.need(14 + 5 * ids.size, project.name);
+  const ids = cautionsOf([...plan.rings, ...plan.slants, ...plan.blanks].flatMap(({ steps }) => steps));
+  pages.need(14 + 5 * ids.length, project.name);
   pages.heading('Take care');
   for (const id of ids)
     pages.y += pages.paragraph(`· ${CAUTIONS[id]}`, MARGIN, pages.y, pages.inner, 8.5) + 0.6;

@@ -4,6 +4,7 @@ import {
   DEFAULT_SHOP,
   formatAngle,
   formatLength,
+  plain as inMm,
   mitred,
   mm,
   plan,
@@ -33,7 +34,7 @@ const ask = (change: Partial<SheetsAsk>): SheetsAsk => ({
 /** pdf.js: an independent reader. */
 async function read(change: Partial<SheetsAsk>) {
   const made = await shopSheets(ask(change), loadSolver);
-  if (!made.ok) throw new Error(made.reasons[0]!.message);
+  if (!made.ok) throw new Error(inMm(made.reasons[0]!.message));
   const pdf = await getDocument({ data: new Uint8Array(made.value), useSystemFonts: false, verbosity: 0 })
     .promise;
   const pages = await Promise.all(
@@ -143,7 +144,7 @@ describe('shop sheets', () => {
     const tilt = 'bladeTilt' in stock ? stock.bladeTilt : 0;
     expect(plain(words)).toContain(
       plain(
-        `${kind.name} ${count} ${formatAngle(stock.cutAngle)}${tilt > 0 ? ` / ${formatAngle(rad(tilt))}` : ''} ${size(stock.longEdgeMm)} ${size(stock.shortEdgeMm)} ${size(stock.widthMm)} ${size(kind.heightMm)}`,
+        `${inMm(kind.name)} ${count} ${formatAngle(stock.cutAngle)}${tilt > 0 ? ` / ${formatAngle(rad(tilt))}` : ''} ${size(stock.longEdgeMm)} ${size(stock.shortEdgeMm)} ${size(stock.widthMm)} ${size(kind.heightMm)}`,
       ),
     );
     const rows = stripRows(planned.value.lumber);
@@ -167,6 +168,6 @@ describe('shop sheets', () => {
   });
   test('what cannot be planned is a reason, not a broken file', async () => {
     const made = await shopSheets(ask({ woods: [] }), loadSolver);
-    expect(made.ok ? '' : made.reasons[0]!.message).toMatch(/not among the woods here/);
+    expect(made.ok ? '' : inMm(made.reasons[0]!.message)).toMatch(/not among the woods here/);
   });
 });

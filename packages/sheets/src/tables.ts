@@ -4,11 +4,16 @@ import {
   CUTTING_SAID,
   formatAngle,
   formatLength,
-  mitred,
+  type Mm,
   mm,
+  ownerKey,
+  pieceRows,
+  ringOwner,
   sayContents,
+  sentenceIn,
   stripRows,
-  type WoodLedger,
+  turnSaid,
+  woodShares,
 } from '@fellside/core';
 import type { Pages } from './page.js';
 import type { Shown } from './shown.js';
@@ -18,27 +23,22 @@ export function ringSheets(pages: Pages, { plan, shop, species, roll }: Shown): 
   const { units } = shop;
   const title = 'Rings and pieces';
   pages.page(title);
-  const owners = [...plan.blanks, ...plan.slants, ...[...plan.rings].reverse()];
-  const rows = owners.flatMap(({ pieces }) =>
-    pieces.map(({ owner, wood, kind, count }, i) => {
-      const { stock } = kind;
-      const piece = mitred(stock);
-      const tilt = stock.from === 'strip' && stock.bladeTilt > 0 ? ` / ${formatAngle(stock.bladeTilt)}` : '';
-      const size = (length: number | undefined) =>
-        length === undefined ? '' : formatLength(mm(length), units);
-      return [
-        i === 0 ? roll.nameOf(owner) : '',
-        `${species(wood)?.letter ?? ''} ${species(wood)?.name ?? wood}`,
-        kind.name,
-        String(count),
-        piece && piece.cutAngle > 0 ? `${formatAngle(piece.cutAngle)}${tilt}` : '',
-        piece ? size(piece.longEdgeMm) : stock.from === 'panel' ? size(stock.lengthMm) : '',
-        piece ? size(piece.shortEdgeMm) : '',
-        piece ? size(piece.widthMm) : stock.from === 'panel' ? size(stock.widthMm) : '',
-        size(kind.heightMm),
-      ];
-    }),
-  );
+  const size = (length: Mm | null) => (length === null ? '' : formatLength(length, units));
+  const turns = new Map(plan.rings.map(({ id, turn }) => [ownerKey(ringOwner(id)), turnSaid(turn)]));
+  const rows = pieceRows(plan).map((row) => [
+    row.first ? roll.nameOf(row.owner) : '',
+    `${species(row.wood)?.letter ?? ''} ${species(row.wood)?.name ?? row.wood}`,
+    sentenceIn(row.name, units),
+    String(row.count),
+    [row.cutAngle, row.bladeTilt]
+      .flatMap((angle) => (angle === null ? [] : [formatAngle(angle)]))
+      .join(' / '),
+    size(row.longEdgeMm ?? row.lengthMm),
+    size(row.shortEdgeMm),
+    size(row.widthMm),
+    size(row.heightMm),
+    row.first ? (turns.get(ownerKey(row.owner)) ?? '') : '',
+  ]);
   pages.table(
     title,
     [
@@ -51,6 +51,7 @@ export function ringSheets(pages: Pages, { plan, shop, species, roll }: Shown): 
       { name: 'Short edge', share: 13 },
       { name: 'Width', share: 12 },
       { name: 'Height', share: 11 },
+      { name: 'Turn', share: 14 },
     ],
     rows,
   );
@@ -103,7 +104,7 @@ export function stripSheets(pages: Pages, { plan, shop, species, roll, layouts }
       ],
       plan.lumber.panels.map((panel) => [
         roll.nameOf(panel.owner),
-        panel.name,
+        sentenceIn(panel.name, units),
         species(panel.wood)?.name ?? panel.wood,
         String(panel.count),
         formatLength(panel.lengthMm, units),
@@ -147,22 +148,24 @@ export function stripSheets(pages: Pages, { plan, shop, species, roll, layouts }
     );
   pages.need(30, title);
   pages.heading('Where the wood goes, board feet');
+  const goes = plan.lumber.woods.map(({ wood, ledger }) => ({
+    wood,
+    shares: woodShares(ledger),
+    bought: ledger.bought,
+  }));
   pages.table(
     title,
-    [{ name: 'Wood', share: 26 }, ...GOES.map(([name]) => ({ name, share: 13, right: true }))],
-    plan.lumber.woods.map(({ wood, ledger }) => [
+    [
+      { name: 'Wood', share: 26 },
+      ...[...(goes[0]?.shares.map(({ short }) => short) ?? []), 'To buy'].map((name) => ({
+        name,
+        share: 13,
+        right: true,
+      })),
+    ],
+    goes.map(({ wood, shares, bought }) => [
       species(wood)?.name ?? wood,
-      ...GOES.map(([, of]) => boardFeet(of.reduce((sum, key) => sum + ledger[key], 0)).toFixed(3)),
+      ...[...shares.map(({ mm3 }) => mm3), bought].map((mm3) => boardFeet(mm3).toFixed(3)),
     ]),
   );
 }
-
-const GOES: readonly (readonly [string, readonly (keyof WoodLedger)[]])[] = [
-  ['In the piece', ['finished']],
-  ['Shavings', ['shavings']],
-  ['Dust', ['faceSanding', 'kerf', 'resawing']],
-  ['Spares', ['spares', 'otherHand']],
-  ['Ends', ['wedges', 'corners', 'endTrim', 'tails']],
-  ['Planing', ['planing', 'allowance']],
-  ['To buy', ['bought']],
-];

@@ -47,7 +47,7 @@ describe('boards on hand', () => {
     expect(await listed()).toEqual(before);
   });
   test.each([
-    [{ widthMm: 2 }, /Width of the board is 2 mm/],
+    [{ widthMm: 2 }, /Width of the board is 5\/64"/],
     [{ price: 0 }, /Price is 0/],
     [{ defects: [{ kind: 'knot', xMm: 9000, yMm: 0, lengthMm: 10, widthMm: 10 }] }, /Defect 1 reaches to/],
   ])('a board that cannot be is refused with its limit: %j', async (change, says) => {

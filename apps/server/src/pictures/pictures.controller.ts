@@ -13,7 +13,7 @@ export class PicturesController {
     const type = pictureType(bytes);
     if (!type)
       throw new Unprocessable([
-        { code: 'picture-type', path: '', message: 'The picture is neither a PNG nor a JPEG.' },
+        { code: 'api:picture-type', path: '', message: 'The picture is neither a PNG nor a JPEG.' },
       ]);
     return this.pictures.keep(type, bytes);
   }

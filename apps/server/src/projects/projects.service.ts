@@ -1,8 +1,9 @@
-import { changesBetween, type History, type Project } from '@fellside/core';
+import { changesBetween, type History, type Project, plain, sentenceIn } from '@fellside/core';
 import { Database, ProjectEntity, shelved, VersionEntity } from '@fellside/database';
 import { ConflictException, Injectable, NotFoundException } from '@nestjs/common';
 import { type EntityManager, IsNull, Not } from 'typeorm';
 import { accepted } from '../reasons/answer.js';
+import { shopIn } from '../shop/shop.controller.js';
 import { assertFree } from '../stash/stash.service.js';
 import { type ShelfAsk, type ShelfPage, shelfPage } from './shelf.js';
 import { readStored } from './stored.js';
@@ -104,14 +105,16 @@ export class ProjectsService {
   /** Versions that are kept, newest first. */
   async versions(projectId: string): Promise<ListedVersion[]> {
     const order = { revision: 'ASC' } as const;
-    const all = await this.database.read((manager) =>
-      manager.find(VersionEntity, { where: { projectId }, order }),
-    );
+    const [all, { units }] = await this.database.read(async (manager) => [
+      await manager.find(VersionEntity, { where: { projectId }, order }),
+      await shopIn(manager),
+    ]);
     let before: Project | null = null;
     const listed = all.map(({ revision, savedAt, document }): ListedVersion => {
       const stored = readStored(document);
       const now = stored.ok ? stored.value.document : null;
-      const changes = before && now ? changesBetween(before, now) : null;
+      const changes =
+        before && now ? changesBetween(before, now).map((said) => sentenceIn(said, units)) : null;
       before = now ?? before;
       return { revision, savedAt, changes };
     });
@@ -134,7 +137,8 @@ export class ProjectsService {
     const found = await manager.findOneBy(ProjectEntity, { id });
     if (!found) throw missing();
     const stored = readStored(found.document, found.history);
-    if (!stored.ok) throw new ConflictException({ statusCode: 409, message: stored.reasons[0]!.message });
+    if (!stored.ok)
+      throw new ConflictException({ statusCode: 409, message: plain(stored.reasons[0]!.message) });
     if (found.revision === revision && found.removedAt === null) return;
     const current = { id, revision: found.revision, savedAt: found.savedAt, ...stored.value };
     if (found.removedAt !== null) {

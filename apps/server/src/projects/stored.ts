@@ -22,7 +22,7 @@ export interface ReadDocument {
 export function readStored(text: string, history = JSON.stringify(NO_HISTORY)): Result<ReadDocument> {
   const given = json(text);
   if (given === undefined)
-    return refuse('unreadable', '', 'What is stored of this piece cannot be read; save its raw text.');
+    return refuse('api:unreadable', '', 'What is stored of this piece cannot be read; save its raw text.');
   const { schema } = (given ?? {}) as { schema?: number };
   const read = readProject(given);
   if (!read.ok) return read;

@@ -90,7 +90,11 @@ function beside(given: Species, here: readonly Species[], notes: string[]): Spec
     if (!taken(field, given[field])) return given[field];
     for (const candidate of candidates) if (!taken(field, candidate)) return candidate;
     return accepted(
-      refuse(`wood-${field}-taken`, field, `No free ${field} was found for ${given.name}.`) as Result<string>,
+      refuse(
+        `api:wood-${field}-taken`,
+        field,
+        `No free ${field} was found for ${given.name}.`,
+      ) as Result<string>,
     );
   };
   const species = {

@@ -13,7 +13,7 @@ describe('versions and removed pieces', () => {
     const { body } = await http().get(`/api/projects/${id}/versions`).expect(200);
     expect(body.map(({ revision }: { revision: number }) => revision)).toEqual([2, 1]);
     expect(body[0].changes).toContain('Named “Second”, before “First”.');
-    expect(body[0].changes.join(' ')).toMatch(/Height 300 mm/);
+    expect(body[0].changes.join(' ')).toMatch(/Height 11 13\/16"/);
     expect(body[1].changes).toBeNull();
     // 70 saves of one day, then one more: the sixty newest, and the last of every hour and day before.
     await query('DELETE FROM project_versions WHERE projectId = ?', [id]);

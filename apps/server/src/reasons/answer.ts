@@ -1,11 +1,17 @@
-import { judged, type Reason, type Result } from '@fellside/core';
+import { judged, type Reason, type Result, sentenceIn, type UnitSystem } from '@fellside/core';
 import { UnprocessableEntityException } from '@nestjs/common';
 import type { z } from 'zod';
 
 /** 422 with the list of what is wrong. */
 export class Unprocessable extends UnprocessableEntityException {
-  constructor(reasons: readonly Reason[]) {
+  constructor(readonly reasons: readonly Reason[]) {
     super({ statusCode: 422, reasons });
+  }
+
+  /** The same with its sentences as text. */
+  saidIn(units: UnitSystem): UnprocessableEntityException {
+    const reasons = this.reasons.map((reason) => ({ ...reason, message: sentenceIn(reason.message, units) }));
+    return new UnprocessableEntityException({ statusCode: 422, reasons });
   }
 }
 

@@ -1,5 +1,12 @@
+import type { UnitSystem } from '@fellside/core';
 import { CannotWrite, Refusal } from '@fellside/database';
-import { type ArgumentsHost, Catch, HttpException, ServiceUnavailableException } from '@nestjs/common';
+import {
+  type ArgumentsHost,
+  Catch,
+  HttpException,
+  type HttpServer,
+  ServiceUnavailableException,
+} from '@nestjs/common';
 import { BaseExceptionFilter } from '@nestjs/core';
 import { Unprocessable } from './answer.js';
 
@@ -11,11 +18,24 @@ const SENTENCES: Record<string, (limit: number) => string> = {
   'charset.unsupported': () => 'The request is in a character set that is not read here; UTF-8 is.',
 };
 
-/** Turns what body parser and database throw into the answers that everything else gives. */
+/** Turns what body parser and database throw into the answers that everything else gives; sentences are in the house's units. */
 @Catch()
 export class BodyFilter extends BaseExceptionFilter {
+  constructor(
+    server: HttpServer,
+    private readonly units: () => Promise<UnitSystem>,
+  ) {
+    super(server);
+  }
+
   override catch(error: unknown, host: ArgumentsHost): void {
-    super.catch(translated(error), host);
+    const told = translated(error);
+    if (told instanceof Unprocessable)
+      this.units().then(
+        (units) => super.catch(told.saidIn(units), host),
+        () => super.catch(told.saidIn('mm'), host),
+      );
+    else super.catch(told, host);
   }
 }
 
@@ -27,11 +47,11 @@ function translated(error: unknown): unknown {
       message: `Nothing was saved. ${error.sentence}`,
     });
   if (error instanceof Refusal)
-    return new Unprocessable([{ code: 'refused', path: '', message: error.message }]);
+    return new Unprocessable([{ code: 'api:refused', path: '', message: error.message }]);
   const inner = error instanceof HttpException ? (error.cause ?? error) : error;
   const { type, limit } = (inner ?? {}) as { type?: unknown; limit?: unknown };
   const sentence = typeof type === 'string' ? SENTENCES[type] : undefined;
   return sentence
-    ? new Unprocessable([{ code: String(type), path: '', message: sentence(Number(limit)) }])
+    ? new Unprocessable([{ code: `api:${type}`, path: '', message: sentence(Number(limit)) }])
     : error;
 }

@@ -24,7 +24,7 @@ export class WoodsService {
         const taken = others.find((wood) => wood[field].toLowerCase() === species[field].toLowerCase());
         if (!taken) continue;
         const message = `The ${field} “${species[field]}” is taken by ${taken.name}; choose another.`;
-        throw new Unprocessable([{ code: `wood-${field}-taken`, path: field, message }]);
+        throw new Unprocessable([{ code: `api:wood-${field}-taken`, path: field, message }]);
       }
       await manager.insert(WoodEntity, { id: species.id, species: JSON.stringify(species) });
       return { ...species, own: true };

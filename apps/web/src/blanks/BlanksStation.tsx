@@ -1,23 +1,24 @@
 import {
   BLANKS,
   type BlankKind,
+  cautionsOf,
   edit,
-  formatAngle,
-  formatLength,
-  mm,
+  FIGURE_NAMES,
   type PlannedBlank,
-  rad,
+  plain,
   sentenceIn,
+  shownIn,
+  sizesOf,
 } from '@fellside/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { StepList } from '../plan/StepList.js';
 import { WoodBar } from '../rings/WoodBar.js';
 import { editPiece } from '../store/edits.js';
 import { paletteOf, planOf, projectOf, unitsOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Cautions } from '../ui/Cautions.js';
-import { pieceSizes } from '../ui/pieceSizes.js';
 import { BlankControls } from './BlankControls.js';
 import { FlatPattern, WrappedView } from './BlankDrawing.js';
 
@@ -125,27 +126,25 @@ function Blank({ blank, index }: { blank: PlannedBlank; index: number }) {
           <div className="flex flex-col gap-3 text-sm">
             <ul>
               {blank.pieces.map(({ kind, wood, count }) => (
-                <li key={`${kind.name} ${wood}`}>
+                <li key={`${plain(kind.name)} ${wood}`}>
                   <b>
-                    {count} × {kind.name}
+                    {count} × {sentenceIn(kind.name, units)}
                   </b>
                   , {[...palette.values()].find(({ id }) => id === wood)?.name}
                   <br />
-                  <span className="text-quiet">{pieceSizes(kind.stock, units).join(' · ')}</span>
+                  <span className="text-quiet">
+                    {sizesOf(kind.stock)
+                      .map((size) => sentenceIn(size, units))
+                      .join(' · ')}
+                  </span>
                 </li>
               ))}
             </ul>
             <dl className="grid grid-cols-[1fr_auto] gap-x-3 border-t border-line pt-2">
-              {made.figures.map(({ name, value, unit }) => (
-                <div key={name} className="contents">
-                  <dt className="text-quiet">{name}</dt>
-                  <dd className="font-semibold">
-                    {unit === 'mm'
-                      ? formatLength(mm(value), units)
-                      : unit === 'rad'
-                        ? formatAngle(rad(value))
-                        : value}
-                  </dd>
+              {made.figures.map((figure) => (
+                <div key={figure.key} className="contents">
+                  <dt className="text-quiet">{FIGURE_NAMES[figure.key]}</dt>
+                  <dd className="font-semibold">{shownIn(figure, units)}</dd>
                 </div>
               ))}
             </dl>
@@ -159,13 +158,11 @@ function Blank({ blank, index }: { blank: PlannedBlank; index: number }) {
       )}
       {made && (
         <>
-          <ol className="mt-3 ml-5 list-decimal text-sm">
-            {made.steps().map((step) => (
-              <li key={step}>{sentenceIn(step, units)}</li>
-            ))}
-          </ol>
           <div className="mt-3">
-            <Cautions ids={made.cautions} woods={woods} />
+            <StepList steps={blank.steps} />
+          </div>
+          <div className="mt-3">
+            <Cautions ids={cautionsOf(blank.steps)} woods={woods} />
           </div>
         </>
       )}

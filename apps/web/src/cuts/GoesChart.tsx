@@ -1,38 +1,26 @@
-import { boardFeet, type Species, type WoodLedger, type WoodTotal } from '@fellside/core';
+import { boardFeet, type Species, type WoodTotal, woodShares } from '@fellside/core';
 import { BarController, BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
 import { Bar } from 'react-chartjs-2';
 
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip);
 
-/** Where wood goes, what is thrown together for the chart; the table beside it has every step. */
-export const SHARES: readonly (readonly [name: string, of: readonly (keyof WoodLedger)[], shade: number])[] =
-  [
-    ['In the finished piece', ['finished'], 1],
-    ['Turned to shavings', ['shavings'], 0.72],
-    ['Sawdust and sanding', ['faceSanding', 'kerf', 'resawing'], 0.52],
-    ['Spares and other hand', ['spares', 'otherHand'], 0.4],
-    ['Ends, tails, corners', ['wedges', 'corners', 'endTrim', 'tails'], 0.28],
-    ['Rip kerfs, planing, allowance', ['planing', 'allowance'], 0.14],
-  ];
-
-const shareOf = (ledger: WoodLedger, of: readonly (keyof WoodLedger)[]) =>
-  of.reduce((sum, key) => sum + ledger[key], 0);
+/** How dark each share of the wood is drawn, in their order. */
+const SHADES = [1, 0.72, 0.52, 0.4, 0.28, 0.14] as const;
 
 /** A bar for every wood, from the finished piece to the board, in per cent of what is bought. */
 export function GoesChart({ totals, woods }: { totals: readonly WoodTotal[]; woods: readonly Species[] }) {
   const bought = totals.filter(({ ledger }) => ledger.bought > 0);
   const nameOf = (id: string) => woods.find((wood) => wood.id === id)?.name ?? id;
   const colourOf = (id: string) => woods.find((wood) => wood.id === id)?.colour ?? '#666666';
+  const goes = bought.map(({ ledger }) => woodShares(ledger).map(({ mm3 }) => (100 * mm3) / ledger.bought));
+  const names = bought[0] ? woodShares(bought[0].ledger).map(({ name }) => name) : [];
   const alpha = (shade: number) =>
     Math.round(255 * shade)
       .toString(16)
       .padStart(2, '0');
   // Reduced motion or not: figures do not need to fly in.
   const words = bought
-    .map(({ wood, ledger }) => {
-      const [kept] = SHARES.map(([, of]) => Math.round((100 * shareOf(ledger, of)) / ledger.bought));
-      return `${nameOf(wood)}: ${kept} % in the finished piece`;
-    })
+    .map(({ wood }, i) => `${nameOf(wood)}: ${Math.round(goes[i]![0]!)} % in the finished piece`)
     .join('; ');
   return (
     <figure className="mb-3">
@@ -42,10 +30,10 @@ export function GoesChart({ totals, woods }: { totals: readonly WoodTotal[]; woo
           aria-label={`Where the wood goes. ${words}.`}
           data={{
             labels: bought.map(({ wood }) => nameOf(wood)),
-            datasets: SHARES.map(([name, of, shade]) => ({
+            datasets: names.map((name, share) => ({
               label: name,
-              data: bought.map(({ ledger }) => (100 * shareOf(ledger, of)) / ledger.bought),
-              backgroundColor: bought.map(({ wood }) => `${colourOf(wood)}${alpha(shade)}`),
+              data: goes.map((shares) => shares[share]!),
+              backgroundColor: bought.map(({ wood }) => `${colourOf(wood)}${alpha(SHADES[share]!)}`),
               borderColor: '#1d2527',
               borderWidth: 0.5,
               barPercentage: 0.8,
@@ -79,12 +67,12 @@ export function GoesChart({ totals, woods }: { totals: readonly WoodTotal[]; woo
         />
       </div>
       <figcaption className="mt-1 flex flex-wrap gap-x-3 text-xs text-quiet">
-        {SHARES.map(([name, , shade]) => (
+        {names.map((name, share) => (
           <span key={name} className="flex items-center gap-1">
             <span
               aria-hidden
               className="inline-block size-2.5 border border-ink/50"
-              style={{ background: `rgb(29 37 39 / ${shade})` }}
+              style={{ background: `rgb(29 37 39 / ${SHADES[share]})` }}
             />
             {name}
           </span>

@@ -1,18 +1,18 @@
 import {
   formatAngle,
   formatLength,
-  mitred,
   type Owner,
   ownerKey,
+  type PieceRow,
   type Plan,
-  rad,
+  pieceRows,
   rollOf,
   sameOwner,
+  sentenceIn,
 } from '@fellside/core';
 import { clickOwner } from '../store/selection.js';
 import { unitsOf, woodsOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
-import { pieceSizes } from '../ui/pieceSizes.js';
 import { Swatch } from '../ui/Swatch.js';
 import { headClass, tableClass } from './tables.js';
 
@@ -21,8 +21,6 @@ export function PieceTable({ plan }: { plan: Plan }) {
   const units = useApp(unitsOf);
   const woods = useApp(woodsOf);
   const { titleOf } = rollOf(plan);
-  const owners = [...plan.blanks, ...plan.slants, ...[...plan.rings].reverse()];
-  const rows = owners.flatMap(({ pieces }) => pieces.map((each, i) => ({ pieces: each, first: i === 0 })));
   return (
     <table className={tableClass}>
       <thead>
@@ -35,14 +33,14 @@ export function PieceTable({ plan }: { plan: Plan }) {
         </tr>
       </thead>
       <tbody>
-        {rows.map(({ pieces: { owner, wood, kind, count }, first }) => {
+        {pieceRows(plan).map((row) => {
+          const { owner, first, wood, count } = row;
           const species = woods.find(({ id }) => id === wood);
-          const { stock } = kind;
-          const piece = mitred(stock);
-          const tilt = stock.from === 'strip' ? stock.bladeTilt : 0;
+          const name = sentenceIn(row.name, units);
+          const sizes = row.sizes.map((size) => sentenceIn(size, units)).join(', ');
           return (
             <tr
-              key={`${ownerKey(owner)} ${wood} ${kind.name} ${pieceSizes(stock, units).join()}`}
+              key={`${ownerKey(owner)} ${wood} ${name} ${sizes}`}
               className={first ? 'border-t border-line' : ''}
             >
               <th scope="row">
@@ -56,30 +54,39 @@ export function PieceTable({ plan }: { plan: Plan }) {
                 <span className="flex items-center gap-1.5">
                   <Swatch wood={species} size={16} /> {species?.name}
                 </span>
-                {kind.name !== 'Segment' && <span className="text-xs text-quiet">{kind.name}</span>}
+                {name !== 'Segment' && <span className="text-xs text-quiet">{name}</span>}
               </td>
               <td className="font-semibold">{count}</td>
-              {piece && piece.cutAngle > 0 ? (
-                <>
-                  <td>
-                    {formatAngle(piece.cutAngle)}
-                    {tilt > 0 && ` / ${formatAngle(rad(tilt))}`}
-                  </td>
-                  <td className="font-semibold">{formatLength(piece.longEdgeMm, units)}</td>
-                  <td>{formatLength(piece.shortEdgeMm, units)}</td>
-                  <td>{formatLength(piece.widthMm, units)}</td>
-                </>
-              ) : (
-                <td colSpan={4} className="whitespace-normal text-quiet">
-                  {pieceSizes(stock, units).join(', ')}
-                </td>
-              )}
-              <td>{formatLength(kind.heightMm, units)}</td>
+              <Sizes {...{ row, sizes }} />
+              <td>{formatLength(row.heightMm, units)}</td>
             </tr>
           );
         })}
       </tbody>
     </table>
+  );
+}
+
+/** What is set for a mitred piece in columns of its own; others say their sizes. */
+function Sizes({ row, sizes }: { row: PieceRow; sizes: string }) {
+  const units = useApp(unitsOf);
+  const { cutAngle, bladeTilt, longEdgeMm, shortEdgeMm, widthMm } = row;
+  if (cutAngle === null || longEdgeMm === null || shortEdgeMm === null || widthMm === null)
+    return (
+      <td colSpan={4} className="whitespace-normal text-quiet">
+        {sizes}
+      </td>
+    );
+  return (
+    <>
+      <td>
+        {formatAngle(cutAngle)}
+        {bladeTilt !== null && ` / ${formatAngle(bladeTilt)}`}
+      </td>
+      <td className="font-semibold">{formatLength(longEdgeMm, units)}</td>
+      <td>{formatLength(shortEdgeMm, units)}</td>
+      <td>{formatLength(widthMm, units)}</td>
+    </>
   );
 }
 

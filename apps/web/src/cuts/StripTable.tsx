@@ -4,10 +4,12 @@ import {
   formatLength,
   type Lumber,
   ownerKey,
+  plain,
   type Roll,
   rollOf,
   type StripListRow,
   sayContents,
+  sentenceIn,
   stripRows,
   type UnitSystem,
 } from '@fellside/core';
@@ -64,12 +66,13 @@ export function StripTable({ lumber }: { lumber: Lumber }) {
       <ul>
         {lumber.panels.map((panel) => (
           <li
-            key={`${ownerKey(panel.owner)} ${panel.name} ${panel.wood} ${panel.lengthMm} ${panel.widthMm} ${panel.thicknessMm}`}
+            key={`${ownerKey(panel.owner)} ${plain(panel.name)} ${panel.wood} ${panel.lengthMm} ${panel.widthMm} ${panel.thicknessMm}`}
             className="flex gap-2 border-t border-line px-1.5 py-1"
           >
-            <Swatch wood={wood(panel.wood)} size={16} /> {nameOf(panel.owner)}, {panel.name}: {panel.count} ×{' '}
-            {formatLength(panel.lengthMm, units)} × {formatLength(panel.widthMm, units)}, planed{' '}
-            {formatLength(panel.thicknessMm, units)}, from {panel.quarter}
+            <Swatch wood={wood(panel.wood)} size={16} /> {nameOf(panel.owner)},{' '}
+            {sentenceIn(panel.name, units)}: {panel.count} × {formatLength(panel.lengthMm, units)} ×{' '}
+            {formatLength(panel.widthMm, units)}, planed {formatLength(panel.thicknessMm, units)}, from{' '}
+            {panel.quarter}
           </li>
         ))}
       </ul>

@@ -45,7 +45,7 @@ export function ScalePicture({ picture, onClose }: { picture: string; onClose: (
       ),
     );
     if (answer.ok) onClose();
-    else setWrong(answer.reasons[0]?.message);
+    else setWrong(sentenceIn(answer.reasons[0]!.message, units));
   };
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>

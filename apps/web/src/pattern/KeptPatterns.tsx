@@ -1,4 +1,12 @@
-import { type Block, edit, motifOf, type Pattern, writePatternFile } from '@fellside/core';
+import {
+  type Block,
+  edit,
+  motifOf,
+  type Pattern,
+  type Said,
+  sayList,
+  writePatternFile,
+} from '@fellside/core';
 import { type ChangeEvent, useRef } from 'react';
 import { useTargets } from '../rings/targets.js';
 import { api, sentencesOf } from '../store/api.js';
@@ -31,7 +39,7 @@ export function KeptPatterns() {
     target.value = '';
     if (!file) return;
     const pattern = await reading.read('readPatternFile', [await file.text()]);
-    const said = (sentences: readonly string[]) => dispatch(refusedEntry(sentences.join(' ')));
+    const said = (sentences: readonly Said[]) => dispatch(refusedEntry(sayList(sentences, ' ')));
     if (!pattern.ok) return void said(pattern.reasons.map(({ message }) => message));
     const answer = await keep(pattern.value);
     if (answer.error) said(sentencesOf(answer.error));

@@ -108,7 +108,11 @@ export function LetterPanel() {
           value={wide}
           onChange={(value) => {
             if (!Number.isInteger(value) || value < 0 || value > 360)
-              return refuse('width', 'wide', `Width is ${value}; it has to be a whole number from 0 to 360.`);
+              return refuse(
+                'web:width',
+                'wide',
+                `Width is ${value}; it has to be a whole number from 0 to 360.`,
+              );
             setWide(value);
             return { ok: true, value: null };
           }}

@@ -36,7 +36,7 @@ const whole = (value: number, least: number, most: number, label: string) =>
   Number.isInteger(value) && value >= least && value <= most
     ? null
     : refuse(
-        'not-whole',
+        'web:not-whole',
         label,
         `${label} is ${value}; it has to be a whole number from ${least} to ${most}.`,
       );

@@ -84,7 +84,11 @@ export function PicturePanel() {
     set: (value: number) => void,
   ) => {
     if (value < least || value > most)
-      return refuse('out-of-range', label, `${label} is ${value}; it has to be from ${least} to ${most}.`);
+      return refuse(
+        'web:out-of-range',
+        label,
+        `${label} is ${value}; it has to be from ${least} to ${most}.`,
+      );
     set(value);
     return { ok: true as const, value: null };
   };

@@ -38,7 +38,7 @@ export function ExportMenu({
   const set = (side: keyof Size) => (value: number) => {
     if (!Number.isInteger(value) || value < 16 || value > MOST)
       return refuse(
-        'size',
+        'web:size',
         side,
         `A side of the picture is ${value}; it has to be a whole number from 16 to ${MOST}.`,
       );

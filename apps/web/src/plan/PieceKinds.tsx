@@ -1,48 +1,65 @@
 import {
-  formatAngle,
+  FIGURE_NAMES,
   formatArea,
-  formatLength,
-  mm,
+  layerMargins,
+  type Prepared,
+  plain,
   type RingPlan,
-  rad,
+  say,
+  sayMm,
+  sentenceIn,
+  shownIn,
+  sizesOf,
   type UnitSystem,
 } from '@fellside/core';
 import { unitsOf, woodsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
-import { pieceSizes } from '../ui/pieceSizes.js';
+
+interface PieceKindsProps {
+  readonly figures: RingPlan;
+  readonly vessel: Prepared['vessel'];
+}
 
 /** Every distinct piece of a ring with its sizes, and the figures that only its way of making has. */
-export function PieceKinds({ figures }: { figures: RingPlan }) {
+export function PieceKinds({ figures, vessel }: PieceKindsProps) {
   const units = useApp(unitsOf);
   const woods = useApp(woodsOf);
   return (
     <>
       <ul className="flex flex-col gap-2 text-sm">
         {figures.pieces.map(({ wood, kind, count }) => (
-          <li key={`${wood} ${kind.name}`}>
+          <li key={`${wood} ${plain(kind.name)}`}>
             <b>
-              {count} × {kind.name}
+              {count} × {sentenceIn(kind.name, units)}
             </b>
             , {woods.find(({ id }) => id === wood)?.name ?? wood}
             <br />
-            <span className="text-quiet">{pieceSizes(kind.stock, units).join(' · ')}</span>
+            <span className="text-quiet">
+              {sizesOf(kind.stock)
+                .map((size) => sentenceIn(size, units))
+                .join(' · ')}
+            </span>
           </li>
         ))}
       </ul>
-      <Own figures={figures} units={units} />
+      <Own {...{ figures, vessel, units }} />
     </>
   );
 }
 
-function Own({ figures, units }: { figures: RingPlan; units: UnitSystem }) {
-  const shown = {
-    mm: (value: number) => formatLength(mm(value), units),
-    rad: (value: number) => formatAngle(rad(value)),
-    mm2: (value: number) => formatArea(value, units),
-    pieces: String,
-  } as const;
+function Own({ figures, vessel, units }: PieceKindsProps & { units: UnitSystem }) {
   const rows = [
-    ...figures.figures.map(({ name, value, unit }) => [name, shown[unit](value)] as const),
+    ...figures.figures.map((figure) => [FIGURE_NAMES[figure.key], shownIn(figure, units)] as const),
+    ...layerMargins(figures, vessel).map(
+      ({ name, deepMm, outsideLeftMm, insideLeftMm }) =>
+        [
+          sentenceIn(name, units),
+          sentenceIn(
+            say`turned ${sayMm(deepMm)} deep outside, ${sayMm(outsideLeftMm)} left; ${sayMm(insideLeftMm)} left inside`,
+            units,
+          ),
+        ] as const,
+    ),
     ...(figures.contactMm2 === null
       ? []
       : [['Glued at each end, on the ring below', formatArea(figures.contactMm2, units)] as const]),

@@ -3,6 +3,7 @@ import {
   type Made,
   type Point,
   type PreparedRing,
+  plain,
   type RingPlan,
   type Species,
   turned,
@@ -47,7 +48,7 @@ export function PlanDrawing({ made, ring, below, figures, palette, units }: Plan
       viewBox={`${-half} ${-half} ${2 * half} ${2 * half}`}
       className="wood-ground max-h-[56vh] w-full rounded border border-line bg-pane"
       role="img"
-      aria-label={`Ring ${figures.index + 1} from above: ${figures.pieces.map(({ count, kind }) => `${count} × ${kind.name}`).join(', ')}.`}
+      aria-label={`Ring ${figures.index + 1} from above: ${figures.pieces.map(({ count, kind }) => `${count} × ${plain(kind.name)}`).join(', ')}.`}
     >
       <WoodPatterns woods={palette.values()} hatched={false} prefix="plan" />
       <g transform="scale(1 -1)" strokeWidth={half / 500}>
@@ -119,7 +120,9 @@ export function PlanDrawing({ made, ring, below, figures, palette, units }: Plan
         {made.kinds.slice(0, AT.length).map((kind, i) => {
           const piece = pieces.find(({ place }) => place === sized[i]);
           return (
-            piece && <Dimensioned key={kind.name} {...{ kind, outline: piece.outline, reach, text, units }} />
+            piece && (
+              <Dimensioned key={plain(kind.name)} {...{ kind, outline: piece.outline, reach, text, units }} />
+            )
           );
         })}
         <Corner

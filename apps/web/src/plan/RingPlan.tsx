@@ -1,4 +1,5 @@
 import {
+  cautionsOf,
   edit,
   type RingPlan as Figures,
   formatLength,
@@ -28,6 +29,7 @@ import { saveFile } from '../ui/saveFile.js';
 import { FinishedLook } from './FinishedLook.js';
 import { PieceKinds } from './PieceKinds.js';
 import { PlanDrawing } from './PlanDrawing.js';
+import { StepList } from './StepList.js';
 import { StepPictures } from './StepPictures.js';
 
 /** Whether a ring is glued up before it is segmented, so that there are steps to be drawn. */
@@ -77,12 +79,12 @@ export function RingPlan() {
                 <ChevronDown aria-hidden size={14} /> Ring below
               </Button>
             </div>
-            <PieceKinds figures={figures} />
+            <PieceKinds figures={figures} vessel={prepared.value.vessel} />
             <Warnings figures={figures} />
             <Sizes ring={here} figures={figures} index={index} />
           </div>
         </div>
-        <Steps ring={here} />
+        <Steps ring={here} figures={figures} />
         <div className="mt-4 flex justify-end">
           <Dialog.Close asChild>
             <Button kind="main">Close</Button>
@@ -209,21 +211,16 @@ function Builder({ ring, index, prepared }: { ring: PreparedRing; index: number;
   );
 }
 
-function Steps({ ring }: { ring: PreparedRing }) {
-  const units = useApp(unitsOf);
+function Steps({ ring, figures: { steps } }: { ring: PreparedRing; figures: Figures }) {
   const palette = useApp(paletteOf);
   const woods = [...new Set(ring.ring.woods)].flatMap((key) => palette.get(key) ?? []);
-  if (!ring.made.ok) return null;
+  if (steps.length === 0) return null;
   return (
     <section className="mt-4">
       <h3 className="mb-1 font-semibold">How it is made</h3>
-      <ol className="ml-5 list-decimal text-sm">
-        {ring.made.value.steps().map((step) => (
-          <li key={step}>{sentenceIn(step, units)}</li>
-        ))}
-      </ol>
+      <StepList steps={steps} />
       <div className="mt-3">
-        <Cautions ids={ring.made.value.cautions} woods={woods} />
+        <Cautions ids={cautionsOf(steps)} woods={woods} />
       </div>
     </section>
   );

@@ -75,7 +75,7 @@ function Drawing({
       viewBox={box}
       className="wood-ground h-44 w-full rounded"
       role="img"
-      aria-label={`${picture.title}: ${picture.says}`}
+      aria-label={`${picture.title}: ${sentenceIn(picture.says, units)}`}
     >
       <WoodPatterns woods={palette.values()} hatched={false} prefix={prefix} />
       <g transform="scale(1 -1)">

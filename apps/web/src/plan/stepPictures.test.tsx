@@ -1,4 +1,4 @@
-import { prepare, type StepPicture } from '@fellside/core';
+import { prepare, type StepPicture, say, sayMm } from '@fellside/core';
 import { demoProjects } from '@fellside/core/demo';
 import { cleanup, render, screen } from '@testing-library/react';
 import { afterEach, expect, test } from 'vitest';
@@ -9,8 +9,9 @@ import { StepPictures } from './StepPictures.js';
 afterEach(cleanup);
 
 const picture: StepPicture = {
+  step: 'board',
   title: 'Board',
-  says: 'The board from its side; it is 254 mm long.',
+  says: say`The board from its side; it is ${sayMm(254)} long.`,
   parts: [
     {
       outline: [

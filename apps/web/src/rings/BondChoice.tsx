@@ -52,7 +52,11 @@ export function BondChoice({ targets, rings }: BondChoiceProps) {
           value={Number(trimZeros(now.step.toFixed(4)))}
           onChange={(next) => {
             if (next % 1 === 0)
-              return refuse('no-spiral', '', 'A whole step lines all joints up; give a part of a segment.');
+              return refuse(
+                'web:no-spiral',
+                '',
+                'A whole step lines all joints up; give a part of a segment.',
+              );
             setWanted(next);
             return set({ kind: 'spiral', step: next });
           }}

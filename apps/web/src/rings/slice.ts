@@ -27,7 +27,7 @@ export function commandFor(way: SliceWay, text: string, read: (part: string) => 
     .split(';')
     .map((part) => part.trim())
     .filter(Boolean);
-  if (parts.length === 0) return refuse('empty', way, 'Nothing is typed; give at least one height.');
+  if (parts.length === 0) return refuse('web:empty', way, 'Nothing is typed; give at least one height.');
   if (way !== 'boards') {
     const heights = parts.map(read);
     const bad = heights.find((height) => !height.ok);

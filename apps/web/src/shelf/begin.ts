@@ -10,6 +10,8 @@ import {
   refused,
   SHIPPED_WOODS,
   STARTING_SHAPES,
+  say,
+  sayMm,
   startFromRings,
   startProject,
   type UnitSystem,
@@ -30,9 +32,9 @@ function reader(typed: Typed, units: UnitSystem) {
   const reasons: Reason[] = [];
   const length = (key: string, label: string, least = 0.001): Mm => {
     const read = parseLength(typed[key] ?? '', units, label);
-    if (!read.ok) reasons.push({ ...read.reasons[0]!, message: `${label}: ${read.reasons[0]!.message}` });
+    if (!read.ok) reasons.push({ ...read.reasons[0]!, message: say`${label}: ${read.reasons[0]!.message}` });
     else if (read.value < least)
-      reasons.push({ code: 'too_small', path: key, message: `${label} has to be more than 0 mm.` });
+      reasons.push({ code: 'too_small', path: key, message: say`${label} has to be more than ${sayMm(0)}.` });
     else return read.value;
     return mm(1);
   };

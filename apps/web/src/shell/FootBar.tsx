@@ -1,4 +1,4 @@
-import { edit, formatLength, type Owner, rollOf, sentenceIn } from '@fellside/core';
+import { edit, formatLength, type Owner, plain, rollOf, sentenceIn } from '@fellside/core';
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
@@ -118,7 +118,7 @@ function Checks() {
         >
           <ul>
             {[...looks, ...notes].map(({ code, owners, message, remedies, note }) => (
-              <li key={`${code} ${message}`} className="border-b border-line p-2 last:border-0">
+              <li key={`${code} ${plain(message)}`} className="border-b border-line p-2 last:border-0">
                 <p>
                   {note && <span className="text-quiet">To note: </span>}
                   {sentenceIn(message, units)}

@@ -1,4 +1,4 @@
-import { BLANKS, edit, mm } from '@fellside/core';
+import { BLANKS, edit, mm, plain } from '@fellside/core';
 import { demoProjects } from '@fellside/core/demo';
 import { act, cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
@@ -87,7 +87,7 @@ describe('the top bar', () => {
     await userEvent.clear(name);
     await userEvent.type(name, '   {Enter}');
     expect(project().name).toBe('Fell Race Cup');
-    expect(store.getState().piece.refused[0]?.message).toMatch(/Name is empty/);
+    expect(plain(store.getState().piece.refused[0]?.message ?? '')).toMatch(/Name is empty/);
   });
 });
 

@@ -4,7 +4,6 @@ import type {
   NewBoard,
   Pattern,
   Project,
-  Reason,
   Shop,
   Species,
   StashEntry,
@@ -228,7 +227,7 @@ export const drawingUrl = ({ id, revision }: Pick<ShelvedProject, 'id' | 'revisi
 export function sentencesOf(error: unknown): string[] {
   const { status, data } = (error ?? {}) as {
     status?: unknown;
-    data?: { reasons?: Reason[]; message?: string };
+    data?: { reasons?: { message: string }[]; message?: string };
   };
   if (data?.reasons) return data.reasons.map(({ message }) => message);
   if (data?.message) return [data.message];

@@ -1,4 +1,4 @@
-import type { Edited, History } from '@fellside/core';
+import type { Edited, History, Reason } from '@fellside/core';
 import { createListenerMiddleware } from '@reduxjs/toolkit';
 import { api, type SavedProject, sentencesOf } from './api.js';
 import { type Draft, draftsOf, dropDraft, keepDraft } from './drafts.js';
@@ -119,7 +119,9 @@ function settled(
     return saved(id, other.piece, edited, dispatch, getState);
   if (other) dispatch(saving.stale({ id, other }));
   else if (typeof status === 'number' && status >= 400 && status < 500 && status !== 401) {
-    const reasons = sentencesOf(answer.error).map((message) => ({ code: 'not-saved', path: '', message }));
+    const reasons = sentencesOf(answer.error).map(
+      (message): Reason => ({ code: 'web:not-saved', path: '', message }),
+    );
     dispatch(saving.turnedDown({ id, reasons }));
   } else {
     dispatch(saving.away({ id, trouble: troubleOf(status, answer.error) }));

@@ -1,4 +1,14 @@
-import { type Command, done, type Result, recorded, redone, refuse, run, undone } from '@fellside/core';
+import {
+  type Command,
+  done,
+  type Result,
+  recorded,
+  redone,
+  refuse,
+  run,
+  type Said,
+  undone,
+} from '@fellside/core';
 import { piece } from './pieceSlice.js';
 import type { Dispatch, State } from './store.js';
 
@@ -7,7 +17,7 @@ export const editPiece =
   (command: Command) =>
   (dispatch: Dispatch, getState: () => State): Result<null> => {
     const { edited } = getState().piece;
-    if (!edited) return refuse('closed', '', 'No piece is open.');
+    if (!edited) return refuse('web:closed', '', 'No piece is open.');
     const change = run(edited.project, command);
     if (!change.ok) {
       dispatch(piece.refused(change.reasons));
@@ -52,9 +62,9 @@ export const redo = () => (dispatch: Dispatch, getState: () => State) => {
 
 /** Says why something typed could not be read; nothing is changed. */
 export const refusedEntry =
-  (message: string) =>
+  (message: Said) =>
   (dispatch: Dispatch): Result<never> => {
-    const answer = refuse('not-read', '', message);
+    const answer = refuse('web:not-read', '', message);
     if (!answer.ok) dispatch(piece.refused(answer.reasons));
     return answer;
   };

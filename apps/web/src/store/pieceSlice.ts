@@ -1,4 +1,4 @@
-import type { Change, Edited, Reason } from '@fellside/core';
+import type { Change, Edited, Reason, Said } from '@fellside/core';
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 import type { SavedProject } from './api.js';
 import { type Kept, type Other, type Safety, saving } from './saving.js';
@@ -18,7 +18,7 @@ export interface PieceState {
   /** The other side of a conflict. */
   readonly other: Other | null;
   /** What the last edit changed besides, or why it was refused. */
-  readonly note: string | null;
+  readonly note: Said | null;
   readonly refused: readonly Reason[];
 }
 
@@ -49,7 +49,7 @@ export const pieceSlice = createSlice({
       edited: editedOf(payload),
       savedAt: payload.savedAt,
     }),
-    edited: (state, { payload }: PayloadAction<{ edited: Edited; note?: string }>): PieceState => ({
+    edited: (state, { payload }: PayloadAction<{ edited: Edited; note?: Said }>): PieceState => ({
       ...(state as PieceState),
       edited: payload.edited,
       preview: null,

@@ -31,7 +31,7 @@ export interface Planned {
   readonly plan: Result<Plan>;
 }
 
-const WORKING: Result<Plan> = refuse('planning', '', 'The plan of this large piece is being worked out.');
+const WORKING: Result<Plan> = refuse('web:planning', '', 'The plan of this large piece is being worked out.');
 
 /** What was worked out beside the page. */
 export const planTold: ActionCreatorWithPayload<Planned> = createAction<Planned>('planned/told');

@@ -1,3 +1,4 @@
+import { plain } from '@fellside/core';
 import { saving } from './saving.js';
 import { clickRing, type Keys, selectedRingsOf } from './selection.js';
 import 'fake-indexeddb/auto';
@@ -328,7 +329,7 @@ describe('a gesture', () => {
     store.dispatch(drag(8));
     store.dispatch(drag(200));
     expect(shown(store)).toBe(8);
-    expect(store.getState().piece.refused[0]?.message).toMatch(/fills the form/);
+    expect(plain(store.getState().piece.refused[0]?.message ?? '')).toMatch(/fills the form/);
     store.dispatch(piece.putBack());
     expect(shown(store)).toBe(wallIn(saved().document));
     expect(store.getState().piece.refused).toEqual([]);

@@ -1,4 +1,12 @@
-import { editableLength, formatLength, type Mm, parseLength, type Result, sentenceIn } from '@fellside/core';
+import {
+  editableLength,
+  formatLength,
+  type Mm,
+  parseLength,
+  type Result,
+  type Said,
+  sentenceIn,
+} from '@fellside/core';
 import { useState } from 'react';
 import { unitsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
@@ -8,7 +16,7 @@ import { TextEntry } from './TextEntry.js';
 /** A length in the user's units; `value` null shows that several values stand behind it. */
 export function LengthField({ label, value, onChange, hint, className = 'w-full' }: LengthFieldProps) {
   const units = useApp(unitsOf);
-  const [problem, setProblem] = useState<string>();
+  const [problem, setProblem] = useState<Said>();
   const read = (text: string): Result<unknown> => {
     const length = parseLength(text, units, label);
     return length.ok ? onChange(length.value) : length;

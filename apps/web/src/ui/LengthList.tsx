@@ -5,6 +5,7 @@ import {
   parseLength,
   type Result,
   refuse,
+  type Said,
   sentenceIn,
 } from '@fellside/core';
 import { useState } from 'react';
@@ -24,7 +25,7 @@ interface LengthListProps {
 /** Several lengths, semicolons between them: `16; 4; 8; 4; 16`; `3 x 4` stands for three of 4. */
 export function LengthList({ label, value, onChange, className = 'w-64' }: LengthListProps) {
   const units = useApp(unitsOf);
-  const [problem, setProblem] = useState<string>();
+  const [problem, setProblem] = useState<Said>();
   const list = (say: (length: Mm) => string) => value?.map(say).join('; ') ?? '';
   const text = list((length) => editableLength(length, units));
   const read = (typed: string): Result<unknown> => {
@@ -37,7 +38,7 @@ export function LengthList({ label, value, onChange, className = 'w-64' }: Lengt
     }
     return lengths.length === 0
       ? refuse(
-          'empty-list',
+          'web:empty-list',
           label,
           'There is no length; write some with semicolons between them, like 12; 4; 12.',
         )

@@ -1,4 +1,4 @@
-import { type Result, refuse, sentenceIn, trimZeros } from '@fellside/core';
+import { type Result, refuse, type Said, sentenceIn, trimZeros } from '@fellside/core';
 import { useState } from 'react';
 import { unitsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
@@ -16,12 +16,12 @@ function numberFrom(text: string): number | null {
 /** A plain number; `value` null shows that several values stand behind it. */
 export function NumberField({ label, value, unit = '', onChange, className = 'w-full' }: NumberFieldProps) {
   const units = useApp(unitsOf);
-  const [problem, setProblem] = useState<string>();
+  const [problem, setProblem] = useState<Said>();
   const text = value === null ? '' : trimZeros(value.toFixed(4));
   const read = (typed: string): Result<unknown> => {
     const number = numberFrom(typed);
     return number === null
-      ? refuse('not-a-number', label, `“${typed.trim()}” is not a number.`)
+      ? refuse('web:not-a-number', label, `“${typed.trim()}” is not a number.`)
       : onChange(number);
   };
   return (

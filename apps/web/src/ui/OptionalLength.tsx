@@ -1,4 +1,12 @@
-import { editableLength, formatLength, type Mm, parseLength, type Result, sentenceIn } from '@fellside/core';
+import {
+  editableLength,
+  formatLength,
+  type Mm,
+  parseLength,
+  type Result,
+  type Said,
+  sentenceIn,
+} from '@fellside/core';
 import { useState } from 'react';
 import { unitsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
@@ -14,7 +22,7 @@ interface OptionalLengthProps {
 /** A length that may be left out: an empty field. */
 export function OptionalLength({ label, value, onChange }: OptionalLengthProps) {
   const units = useApp(unitsOf);
-  const [problem, setProblem] = useState<string>();
+  const [problem, setProblem] = useState<Said>();
   const read = (text: string): Result<unknown> => {
     if (text.trim() === '') return onChange(undefined);
     const length = parseLength(text, units, label);

@@ -1,4 +1,4 @@
-import type { Result } from '@fellside/core';
+import type { Result, Said } from '@fellside/core';
 import { useState } from 'react';
 import { flushSync } from 'react-dom';
 import { type ControlProps, controlClass } from './Field.js';
@@ -72,7 +72,7 @@ export interface TextEntryProps extends ControlProps {
   readonly shown: string;
   readonly editable: string;
   readonly read: (text: string) => Result<unknown>;
-  readonly onProblem: (sentence: string | undefined) => void;
+  readonly onProblem: (sentence: Said | undefined) => void;
   /** Up (1) or down (−1) was pressed: goes to the field above or below. */
   readonly onWalk?: (step: number) => void;
   readonly className?: string;

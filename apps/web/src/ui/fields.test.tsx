@@ -1,4 +1,4 @@
-import { done, mm, refuse } from '@fellside/core';
+import { done, mm, refuse, say, sayMm } from '@fellside/core';
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
@@ -41,7 +41,7 @@ test('what is no length stays in the field with its sentence; Escape puts back w
 });
 
 test('a refusal of the core is told in the user’s units', async () => {
-  const { input } = field(vi.fn(() => refuse('x', 'form.wallMm', 'The wall is 25.4 mm.')));
+  const { input } = field(vi.fn(() => refuse('web:x', 'form.wallMm', say`The wall is ${sayMm(25.4)}.`)));
   await userEvent.clear(input);
   await userEvent.type(input, '1{Enter}');
   expect(screen.getByRole('alert').textContent).toBe('The wall is 1".');

@@ -1,4 +1,4 @@
-import { type Mm, mm, refuse } from '@fellside/core';
+import { type Mm, mm, refuse, say, sayMm } from '@fellside/core';
 import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, test, vi } from 'vitest';
@@ -47,7 +47,9 @@ describe('a list of lengths', () => {
     expect(onChange).not.toHaveBeenCalled();
   });
   test('shows why the lengths are refused, in the units of the shop; several lists are various', async () => {
-    const { type } = list(null, () => refuse('thin', '', 'Layer is 0.2 mm; at least 0.5 mm.'));
+    const { type } = list(null, () =>
+      refuse('web:thin', '', say`Layer is ${sayMm(0.2)}; at least ${sayMm(0.5)}.`),
+    );
     expect(screen.getByLabelText<HTMLInputElement>('Layers').value).toBe('various');
     await type('0.2mm');
     expect(screen.getByRole('alert').textContent).toMatch(/Layer is 1\/128"|Layer is 1\/64"|Layer is /);

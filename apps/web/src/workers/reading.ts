@@ -37,7 +37,7 @@ export function readFile<R extends keyof Readers>(
       () =>
         end(
           refuse(
-            'read-slow',
+            'web:read-slow',
             '',
             `The file took longer than ${PATIENCE / 1000} s to read and was left; make it simpler.`,
           ),
@@ -45,10 +45,10 @@ export function readFile<R extends keyof Readers>(
       PATIENCE,
     );
     signal?.addEventListener('abort', () =>
-      end(refuse('read-cancelled', '', 'Reading the file was stopped.')),
+      end(refuse('web:read-cancelled', '', 'Reading the file was stopped.')),
     );
     worker.onmessage = ({ data }) => end(data);
-    worker.onerror = () => end(refuse('read-failed', '', 'The file cannot be read.'));
+    worker.onerror = () => end(refuse('web:read-failed', '', 'The file cannot be read.'));
     worker.postMessage({ reader, given });
   });
 }

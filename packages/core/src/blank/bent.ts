@@ -1,9 +1,12 @@
 import { z } from 'zod';
 import type { PieceKind } from '../making/contract.js';
+import type { Figure } from '../making/figures.js';
+import { type Step, step } from '../making/step.js';
+import type { Warning } from '../making/warnings.js';
 import { length, number, whole } from '../measure/field.js';
-import { formatAngle, sayMm } from '../measure/format.js';
 import { mm, rad } from '../measure/quantity.js';
 import { done, type Result, refuse } from '../measure/reason.js';
+import { say, sayMade, sayMm, sayRad } from '../measure/said.js';
 import { holdsPoint, type Point3, type Solid, volumeOfSolid } from '../ring/space.js';
 import { finder, type MadeBlank } from './contract.js';
 
@@ -59,14 +62,14 @@ export function makeBent(given: BentParams): Result<MadeBlank> {
     return refuse(
       'tube-no-wall',
       'innerMm',
-      `The tube is ${sayMm(outerMm)} outside and ${sayMm(innerMm)} inside; it needs a wall of at least ${sayMm(0.5)}.`,
+      say`The tube is ${sayMm(outerMm)} outside and ${sayMm(innerMm)} inside; it needs a wall of at least ${sayMm(0.5)}.`,
       { most: outerMm - 0.5 },
     );
   if (curveMm <= corner)
     return refuse(
       'curve-too-tight',
       'curveMm',
-      `The curve has a radius of ${sayMm(curveMm)} and the tube reaches ${sayMm(corner)} with its corners; the wedges would come to less than nothing inside. Take at least ${sayMm(corner)}.`,
+      say`The curve has a radius of ${sayMm(curveMm)} and the tube reaches ${sayMm(corner)} with its corners; the wedges would come to less than nothing inside. Take at least ${sayMm(corner)}.`,
       { least: corner },
     );
   const angle = (sweepDeg * Math.PI) / 180 / wedges;
@@ -74,7 +77,7 @@ export function makeBent(given: BentParams): Result<MadeBlank> {
     return refuse(
       'wedge-too-wide',
       'wedges',
-      `${wedges} wedges over ${sweepDeg}° take ${formatAngle(rad(angle))} each; ${formatAngle(rad(Math.PI / 3))} is the most. Take more of them.`,
+      say`${wedges} wedges over ${sweepDeg}° take ${sayRad(rad(angle))} each; ${sayRad(rad(Math.PI / 3))} is the most. Take more of them.`,
       { least: Math.ceil(sweepDeg / 60) },
     );
   const solids = Array.from({ length: wedges * segments }, (_, place) => wedgePiece(given, place, angle));
@@ -99,7 +102,7 @@ export function makeBent(given: BentParams): Result<MadeBlank> {
       places: Array.from({ length: wedges * segments }, (_, i) => i),
     },
   ];
-  return done({
+  return done<MadeBlank>({
     groups: [{ name: 'Segment', count: wedges * segments }],
     kinds,
     solids,
@@ -107,55 +110,80 @@ export function makeBent(given: BentParams): Result<MadeBlank> {
     flat: solids.map((_, place) => ({ outline: flatCell(given, place, angle), place })),
     placeAt: finder(solids, holdsPoint),
     figures: [
-      { name: 'Pieces', value: wedges * segments, unit: 'pieces' },
-      { name: 'Angle of a wedge', value: angle, unit: 'rad' },
-      { name: 'Wedge, outside', value: thick, unit: 'mm' },
-      { name: 'Wedge, in the middle', value: wedgeThickness(curveMm, angle), unit: 'mm' },
-      { name: 'Wedge, inside', value: thin, unit: 'mm' },
+      { key: 'pieces', value: wedges * segments, unit: 'count' },
+      { key: 'angle-of-a-wedge', value: angle, unit: 'rad' },
+      { key: 'wedge-outside', value: thick, unit: 'mm' },
+      { key: 'wedge-in-the-middle', value: wedgeThickness(curveMm, angle), unit: 'mm' },
+      { key: 'wedge-inside', value: thin, unit: 'mm' },
       ...(clearance === null
         ? []
-        : [{ name: 'Room between the links', value: clearance, unit: 'mm' as const }]),
+        : [{ key: 'room-between-the-links', value: clearance, unit: 'mm' } satisfies Figure]),
     ],
-    warnings: [
-      ...(thin < 1
-        ? [
-            {
-              code: 'wedge-thin',
-              message: `The wedges come to ${sayMm(thin)} inside; under ${sayMm(1)} they break out. Take fewer of them or a wider curve.`,
-            },
-          ]
-        : []),
-      ...(clearance !== null && !isLinked(curveMm, linkAsideMm)
-        ? [
-            {
-              code: 'links-apart',
-              message: `With its middle ${sayMm(linkAsideMm)} aside the second link does not pass through the first; less than ${sayMm(2 * curveMm)} does.`,
-            },
-          ]
-        : clearance !== null && clearance < 0
-          ? [
-              {
-                code: 'links-collide',
-                message: `The links run into each other by ${sayMm(-clearance)}; take a thinner tube or a wider curve.`,
-              },
-            ]
-          : []),
-    ],
-    steps: () => [
-      `Glue ${wedges} rings of ${segments} segments, ${sayMm(outerMm)} outside across the flats and ${sayMm(innerMm)} inside, at least ${sayMm(thick)} high.`,
-      `Sand each to a wedge of ${formatAngle(rad(angle))}: ${sayMm(thick)} outside, ${sayMm(thin)} inside. A sled with a tapered stop makes them alike.`,
-      `Glue them on their faces round a former of ${sayMm(curveMm - outerMm)}, segments in line or turned by a step; ${sweepDeg === 360 ? 'dry-fit the last one before the circle is closed' : `${sweepDeg}° in all`}.`,
-      ...(clearance === null
-        ? []
-        : clearance < 0
-          ? [
-              `The second link cannot be closed through the first: they would run into each other by ${sayMm(-clearance)}.`,
-            ]
-          : [`Close the second link through the first: ${sayMm(clearance)} of room is left all round.`]),
-    ],
-    cautions: ['short-pieces', 'trapped-offcut', 'tapers', 'dust'],
+    warnings: bentWarnings(given, thin, clearance),
+    steps: () => bentSteps(given, angle, thick, thin, clearance),
   });
 }
+
+function bentWarnings(
+  { curveMm, linkAsideMm }: BentParams,
+  thin: number,
+  clearance: number | null,
+): Warning[] {
+  const told: Warning[] = [];
+  if (thin < 1)
+    told.push({
+      code: 'wedge-thin',
+      message: say`The wedges come to ${sayMm(thin)} inside; under ${sayMm(1)} they break out. Take fewer of them or a wider curve.`,
+    });
+  if (clearance !== null && !isLinked(curveMm, linkAsideMm))
+    told.push({
+      code: 'links-apart',
+      message: say`With its middle ${sayMm(linkAsideMm)} aside the second link does not pass through the first; less than ${sayMm(2 * curveMm)} does.`,
+    });
+  else if (clearance !== null && clearance < 0)
+    told.push({
+      code: 'links-collide',
+      message: say`The links run into each other by ${sayMm(-clearance)}; take a thinner tube or a wider curve.`,
+    });
+  return told;
+}
+
+const bentSteps = (
+  { outerMm, innerMm, segments, wedges, curveMm, sweepDeg }: BentParams,
+  angle: number,
+  thick: number,
+  thin: number,
+  clearance: number | null,
+): Step[] => [
+  step(
+    'rings',
+    'clamps',
+    say`Glue ${sayMade(wedges)} rings of ${segments} segments, ${sayMm(outerMm)} outside across the flats and ${sayMm(innerMm)} inside, at least ${sayMm(thick, 'thickness')} high.`,
+    ['short-pieces', 'trapped-offcut', 'dust'],
+  ),
+  step(
+    'wedges',
+    'sander',
+    say`Sand each to a wedge of ${sayRad(angle, 'cut-angle')}: ${sayMm(thick)} outside, ${sayMm(thin)} inside. A sled with a tapered stop makes them alike.`,
+    ['tapers', 'dust'],
+  ),
+  step(
+    'curve',
+    'clamps',
+    say`Glue them on their faces round a former of ${sayMm(curveMm - outerMm)}, segments in line or turned by a step; ${sweepDeg === 360 ? 'dry-fit the last one before the circle is closed' : say`${sayRad((sweepDeg * Math.PI) / 180)} in all`}.`,
+  ),
+  ...(clearance === null
+    ? []
+    : [
+        step(
+          'link',
+          'clamps',
+          clearance < 0
+            ? say`The second link cannot be closed through the first: they would run into each other by ${sayMm(-clearance)}.`
+            : say`Close the second link through the first: ${sayMm(clearance)} of room is left all round.`,
+        ),
+      ]),
+];
 
 /** A piece as it lies in a second link: stood upright, its middle aside. */
 const secondLink = (solid: Solid, aside: number): Solid => ({

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import Module from 'manifold-3d';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { mm } from '../measure/quantity.js';
+import { plain } from '../measure/said.js';
 import { volumeOfSolid } from '../ring/space.js';
 import { between } from '../testing/randomMakings.js';
 import { type BentParams, isLinked, linkClearance, volumeOfBlank, wedgeThickness } from './bent.js';
@@ -23,7 +24,7 @@ const bent = (change: Partial<BentParams> = {}): BentParams => ({ ...BLANKS.bent
 
 function made(making: BlankMaking): MadeBlank {
   const blank = makeBlank(making);
-  if (!blank.ok) throw new Error(blank.reasons[0]!.message);
+  if (!blank.ok) throw new Error(plain(blank.reasons[0]!.message));
   return blank.value;
 }
 const refusal = (making: BlankMaking) => {
@@ -125,7 +126,7 @@ describe('a bent stack', () => {
     for (const p of corners(blank.solids))
       for (const q of corners(blank.beside))
         least = Math.min(least, Math.hypot(p.x - q.x, p.y - q.y, p.z - q.z));
-    const told = blank.figures.find(({ name }) => name === 'Room between the links')!.value;
+    const told = blank.figures.find(({ key }) => key === 'room-between-the-links')!.value;
     expect(Math.abs(least - told)).toBeLessThan(4);
     expect(made(bent()).beside).toEqual([]);
   });
@@ -142,7 +143,7 @@ describe('a bent stack', () => {
   ] as const)('%s is refused with its limit', (code, change) => {
     const refused = refusal(bent(change));
     expect(refused?.code).toBe(code);
-    expect(refused?.message).toMatch(/\d.*\.$/);
+    expect(plain(refused?.message ?? '')).toMatch(/\d.*\.$/);
   });
 });
 
@@ -177,6 +178,11 @@ describe.each([
     expect(blank.kinds.flatMap((kind) => kind.places).sort((a, b) => a - b)).toEqual(places);
     expect(blank.flat.map(({ place }) => place)).toEqual(places);
     expect(blank.solids.every((solid) => volumeOfSolid(solid) > 0)).toBe(true);
-    expect(blank.steps().join(' ')).not.toMatch(/NaN|undefined/);
+    expect(
+      blank
+        .steps()
+        .map(({ says }) => plain(says))
+        .join(' '),
+    ).not.toMatch(/NaN|undefined/);
   });
 });

@@ -1,7 +1,9 @@
-import type { Figure, PieceKind, PlaceGroup, Warning } from '../making/contract.js';
+import type { PieceKind, PlaceGroup } from '../making/contract.js';
+import type { Figure } from '../making/figures.js';
 import type { PicturePart } from '../making/picture.js';
+import type { Step } from '../making/step.js';
+import type { Warning } from '../making/warnings.js';
 import type { Point3, Solid } from '../ring/space.js';
-import type { CautionId } from '../settings/cautions.js';
 
 /**
  * A blank that is no ring: it has no radii between which it is wood all round. What it shares with a ring is everything
@@ -20,8 +22,8 @@ export interface MadeBlank {
   placeAt(p: Point3): number | null;
   readonly figures: readonly Figure[];
   readonly warnings: readonly Warning[];
-  steps(): readonly string[];
-  readonly cautions: readonly CautionId[];
+  /** What is done, in order. */
+  steps(): readonly Step[];
 }
 
 /** Finds the solid that holds a point: slow and sure, for blanks of a few hundred pieces. */

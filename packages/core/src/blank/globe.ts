@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import type { PieceKind } from '../making/contract.js';
 import type { PicturePart } from '../making/picture.js';
+import { type Step, step } from '../making/step.js';
 import { length } from '../measure/field.js';
-import { formatAngle, sayMm } from '../measure/format.js';
-import { mm, rad } from '../measure/quantity.js';
+import { mm } from '../measure/quantity.js';
 import { done, type Result, refuse } from '../measure/reason.js';
+import { say, sayMade, sayMm, sayRad } from '../measure/said.js';
 import {
   cross,
   dot,
@@ -144,7 +145,7 @@ export function makeGlobe(given: GlobeParams): Result<MadeBlank> {
     return refuse(
       'panels-too-thick',
       'wallMm',
-      `The panels are ${sayMm(given.wallMm)} thick and lie ${sayMm(nearest)} from the centre; ${sayMm(nearest * 0.8)} is the most that leaves them an inner face.`,
+      say`The panels are ${sayMm(given.wallMm)} thick and lie ${sayMm(nearest)} from the centre; ${sayMm(nearest * 0.8)} is the most that leaves them an inner face.`,
       { most: nearest * 0.8 },
     );
   const ordered = [
@@ -185,15 +186,14 @@ export function makeGlobe(given: GlobeParams): Result<MadeBlank> {
     flat: flatPattern(ordered, leg, base),
     placeAt: finder(solids, holdsPoint),
     figures: [
-      { name: 'Legs of the isosceles', value: leg, unit: 'mm' },
-      { name: 'Their base, sides of the equilateral', value: base, unit: 'mm' },
-      { name: 'Bevel at the legs', value: bevel.leg, unit: 'rad' },
-      { name: 'Bevel at the bases', value: bevel.base, unit: 'rad' },
-      { name: 'Bevel of the equilateral', value: bevel.side, unit: 'rad' },
+      { key: 'legs-of-the-isosceles', value: leg, unit: 'mm' },
+      { key: 'their-base-sides-of-the-equilateral', value: base, unit: 'mm' },
+      { key: 'bevel-at-the-legs', value: bevel.leg, unit: 'rad' },
+      { key: 'bevel-at-the-bases', value: bevel.base, unit: 'rad' },
+      { key: 'bevel-of-the-equilateral', value: bevel.side, unit: 'rad' },
     ],
     warnings: [],
     steps: () => globeSteps(given, ordered.length, isosceles, { leg, base }, bevel),
-    cautions: ['short-pieces', 'tapers', 'dust'],
   });
 }
 
@@ -203,15 +203,33 @@ const globeSteps = (
   isosceles: number,
   { leg, base }: { leg: number; base: number },
   bevel: { leg: number; base: number; side: number },
-): string[] => [
-  `Plane stock to ${sayMm(wallMm)} and saw ${isosceles} isosceles triangles with legs of ${sayMm(leg)} and a base of ${sayMm(base)}, and ${count - isosceles} equilateral ones of ${sayMm(base)}, as wide as their outer faces.`,
-  bevels === 'centre'
-    ? `Bevels aim at the centre: ${formatAngle(rad(bevel.leg))} at the legs, ${formatAngle(rad(bevel.base))} at the bases of the isosceles, ${formatAngle(rad(bevel.side))} all round the equilateral.`
-    : `Bevels are half the angle between neighbours: ${formatAngle(rad(bevel.leg))} at the legs, ${formatAngle(rad(bevel.base))} at the bases and all round the equilateral.`,
-  'Glue three isosceles round every equilateral on a flat pattern with tape, fold them up, then join these twenty caps: five round each of the old corners.',
-  part === 'half'
-    ? 'Stop at the level circle of ten edges: that is the half globe for a bowl. True its rim before it is glued to a foot.'
-    : 'Close the globe with the last cap; leave a hole for the faceplate if it is turned between centres.',
+): Step[] => [
+  step(
+    'triangles',
+    'saw',
+    say`Plane stock to ${sayMm(wallMm, 'thickness')} and saw ${sayMade(isosceles)} isosceles triangles with legs of ${sayMm(leg, 'stop')} and a base of ${sayMm(base, 'stop')}, and ${sayMade(count - isosceles)} equilateral ones of ${sayMm(base, 'stop')}, as wide as their outer faces.`,
+    ['short-pieces', 'tapers', 'dust'],
+  ),
+  step(
+    'bevels',
+    'saw',
+    bevels === 'centre'
+      ? say`Bevels aim at the centre: ${sayRad(bevel.leg, 'blade-tilt')} at the legs, ${sayRad(bevel.base, 'blade-tilt')} at the bases of the isosceles, ${sayRad(bevel.side, 'blade-tilt')} all round the equilateral.`
+      : say`Bevels are half the angle between neighbours: ${sayRad(bevel.leg, 'blade-tilt')} at the legs, ${sayRad(bevel.base, 'blade-tilt')} at the bases and all round the equilateral.`,
+    ['short-pieces', 'tapers', 'dust'],
+  ),
+  step(
+    'caps',
+    'clamps',
+    'Glue three isosceles round every equilateral on a flat pattern with tape, fold them up, then join these twenty caps: five round each of the old corners.',
+  ),
+  step(
+    'close',
+    'clamps',
+    part === 'half'
+      ? 'Stop at the level circle of ten edges: that is the half globe for a bowl. True its rim before it is glued to a foot.'
+      : 'Close the globe with the last cap; leave a hole for the faceplate if it is turned between centres.',
+  ),
 ];
 
 /** The pattern laid flat: for each of the twenty old faces its four triangles, five columns as they are wrapped. */

@@ -1,3 +1,4 @@
+import { say } from '../measure/said.js';
 import { blankOwner } from '../ring/owner.js';
 import type { Check, Subject } from './check.js';
 
@@ -9,7 +10,7 @@ export const blankChecks = ({ blanks, roll }: Subject): Check[] =>
     return said.map(({ code, message }) => ({
       code,
       owners: [owner],
-      message: `${roll.titleOf(owner)}: ${message}`,
+      message: say`${roll.titleOf(owner)}: ${message}`,
       remedies: [],
     }));
   });

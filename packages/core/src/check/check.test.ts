@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
 import { mm } from '../measure/quantity.js';
+import { plain } from '../measure/said.js';
 import { run } from '../project/commands/command.js';
 import { remedyOf } from '../project/commands/remedies.js';
 import { plan } from '../project/plan.js';
@@ -13,7 +14,7 @@ const codes = (spoil: (project: Project) => void, shop: Partial<Shop> = {}) => {
   const project = structuredClone(demoProjects()[0]!);
   spoil(project);
   const planned = plan(project, { ...DEFAULT_SHOP, ...shop });
-  if (!planned.ok) throw new Error(planned.reasons[0]!.message);
+  if (!planned.ok) throw new Error(plain(planned.reasons[0]!.message));
   return spotted(planned.value);
 };
 const segments = (count: number) => ({
@@ -103,11 +104,11 @@ test('every remedy of every check above is an edit that can be made and that put
     const project = structuredClone(demoProjects()[0]!);
     spoil(project);
     const planned = plan(project, DEFAULT_SHOP);
-    if (!planned.ok) throw new Error(planned.reasons[0]!.message);
+    if (!planned.ok) throw new Error(plain(planned.reasons[0]!.message));
     for (const { code, owners, remedies } of planned.value.checks)
       for (const remedy of remedies) {
         const change = run(project, remedyOf(remedy));
-        if (!change.ok) throw new Error(change.reasons[0]!.message);
+        if (!change.ok) throw new Error(plain(change.reasons[0]!.message));
         const after = plan(change.value.project, DEFAULT_SHOP);
         expect(
           after.ok &&

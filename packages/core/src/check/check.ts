@@ -4,10 +4,12 @@ import type { Lumber } from '../lumber/lumber.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
 import type { RingMaking } from '../making/registry.js';
 import type { Result } from '../measure/reason.js';
+import type { Said } from '../measure/said.js';
 import type { MotifUse } from '../pattern/motifUse.js';
 import type { Tone } from '../pattern/tones.js';
 import type { Owner, Roll } from '../ring/owner.js';
 import type { Shop } from '../settings/shop.js';
+import type { CheckCode } from './codes.js';
 
 /** What puts a check right, as data; `project/commands/remedies.ts` turns it into an edit. Rings by index. */
 export type Remedy =
@@ -26,9 +28,9 @@ export type Remedy =
 
 /** Something to look at: a sentence with its numbers, lengths in mm, what it is about from the bottom, what helps. */
 export interface Check {
-  readonly code: string;
+  readonly code: CheckCode;
   readonly owners: readonly Owner[];
-  readonly message: string;
+  readonly message: Said;
   readonly remedies: readonly Remedy[];
   /** Good to know, and nothing that has to be put right. */
   readonly note?: true;

@@ -1,4 +1,4 @@
-import { sayMm } from '../measure/format.js';
+import { say, sayMm } from '../measure/said.js';
 import { ringOwner } from '../ring/owner.js';
 import type { Check, Subject } from './check.js';
 
@@ -9,7 +9,7 @@ export const hollowDiscChecks = ({ rings }: Subject): Check[] =>
       ({ kind: { stock } }) => stock.from === 'panel' && (stock.shape === 'disc' || stock.shape === 'plug'),
     );
     if (need.innerMm === 0 || !solid) return [];
-    const message = `Ring ${index + 1} is solid where a ring would do: a hole of ${sayMm(2 * need.innerMm)} is turned away.`;
+    const message = say`Ring ${index + 1} is solid where a ring would do: a hole of ${sayMm(2 * need.innerMm)} is turned away.`;
     return [
       {
         code: 'hollow-disc',

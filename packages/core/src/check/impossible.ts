@@ -1,3 +1,4 @@
+import { say } from '../measure/said.js';
 import { ringOwner } from '../ring/owner.js';
 import type { Check, Subject } from './check.js';
 
@@ -7,7 +8,7 @@ export const impossibleChecks = ({ rings, lumber, roll }: Subject): Check[] => [
     reasons.map(({ code, message }) => ({
       code,
       owners: [ringOwner(id)],
-      message: `Ring ${index + 1}: ${message}`,
+      message: say`Ring ${index + 1}: ${message}`,
       remedies: instead ? [{ does: 'make-as' as const, ring: index, making: instead }] : [],
     })),
   ),

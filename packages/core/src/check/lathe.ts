@@ -1,7 +1,8 @@
 import { radiusAt } from '../form/curve.js';
 import { brimOf } from '../form/vessel.js';
-import { sayMm } from '../measure/format.js';
+import { type Said, say, sayMm } from '../measure/said.js';
 import type { Check, Subject } from './check.js';
+import type { CheckCode } from './codes.js';
 import { ownersOf } from './said.js';
 
 /** What the lathe and its tools cannot take: the widest blank, the foot in the jaws, the depth of the hollow. */
@@ -13,19 +14,19 @@ export const latheChecks = (subject: Subject): Check[] => [
 
 function widestBlank({ rings, shop: { swingRadiusMm, bedDistanceMm } }: Subject): Check[] {
   const widest = rings.reduce((a, b) => (b.cornerMm > a.cornerMm ? b : a));
-  const corners = `Ring ${widest.index + 1} is ${sayMm(widest.cornerMm)} from the axis to its corners before turning`;
-  const check = (code: string, rest: string): Check => ({
+  const corners = say`Ring ${widest.index + 1} is ${sayMm(widest.cornerMm)} from the axis to its corners before turning`;
+  const check = (code: CheckCode, rest: Said): Check => ({
     code,
     owners: ownersOf([widest]),
-    message: `${corners}; ${rest}.`,
+    message: say`${corners}; ${rest}.`,
     remedies: [],
   });
-  if (widest.cornerMm > swingRadiusMm) return [check('swing', `the lathe swings ${sayMm(swingRadiusMm)}`)];
+  if (widest.cornerMm > swingRadiusMm) return [check('swing', say`the lathe swings ${sayMm(swingRadiusMm)}`)];
   return widest.cornerMm > bedDistanceMm
     ? [
         check(
           'bed',
-          `the bed is ${sayMm(bedDistanceMm)} away, so it turns only where no bed or tool rest is under it`,
+          say`the bed is ${sayMm(bedDistanceMm)} away, so it turns only where no bed or tool rest is under it`,
         ),
       ]
     : [];
@@ -34,13 +35,13 @@ function widestBlank({ rings, shop: { swingRadiusMm, bedDistanceMm } }: Subject)
 function footInJaws({ rings, vessel, shop: { jawLeastMm, jawMostMm } }: Subject): Check[] {
   const foot = 2 * radiusAt(vessel.outside, 0);
   if (foot >= jawLeastMm && foot <= jawMostMm) return [];
-  const message = `The foot is ${sayMm(foot)} across; your jaws hold ${sayMm(jawLeastMm)} to ${sayMm(jawMostMm)}. A faceplate, a glue block, jam or bowl jaws, or a tenon of a size that they hold are other ways.`;
+  const message = say`The foot is ${sayMm(foot)} across; your jaws hold ${sayMm(jawLeastMm)} to ${sayMm(jawMostMm)}. A faceplate, a glue block, jam or bowl jaws, or a tenon of a size that they hold are other ways.`;
   return [{ code: 'jaws', owners: ownersOf([rings[0]!]), message, remedies: [], note: true }];
 }
 
 function reach({ vessel, shop: { reachMm } }: Subject): Check[] {
   const depth = brimOf(vessel) - vessel.hollowFromMm;
   if (!vessel.inside || depth <= reachMm) return [];
-  const message = `The hollow is ${sayMm(depth)} deep; your tools reach ${sayMm(reachMm)}. Hollow the lower part before the upper rings go on.`;
+  const message = say`The hollow is ${sayMm(depth)} deep; your tools reach ${sayMm(reachMm)}. Hollow the lower part before the upper rings go on.`;
   return [{ code: 'reach', owners: [], message, remedies: [] }];
 }

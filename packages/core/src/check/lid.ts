@@ -1,4 +1,4 @@
-import { sayMm } from '../measure/format.js';
+import { say, sayMm } from '../measure/said.js';
 import { ringOwner } from '../ring/owner.js';
 import type { Check, Subject } from './check.js';
 
@@ -14,7 +14,7 @@ export function lidChecks({ rings, vessel: { lidMm } }: Subject): Check[] {
       {
         code: 'lid-across',
         owners: [ringOwner(id)],
-        message: `The lid line at ${sayMm(lidMm)} runs through ring ${index + 1}; body and lid part best between two rings.`,
+        message: say`The lid line at ${sayMm(lidMm)} runs through ring ${index + 1}; body and lid part best between two rings.`,
         remedies: [{ does: 'split' as const, ring: index, atMm: lidMm - (bottomMm - course.bottomMm) }],
       },
     ];

@@ -1,4 +1,4 @@
-import { sayMm } from '../measure/format.js';
+import { say, sayMm } from '../measure/said.js';
 import { ringOwner } from '../ring/owner.js';
 import type { Check, Subject } from './check.js';
 
@@ -9,7 +9,7 @@ export const overlapChecks = ({ rings, shop }: Subject): Check[] =>
     const joint = `Ring ${index + 1} and ring ${index}`;
     const message =
       overlapMm <= 0
-        ? `${joint} do not meet: ${sayMm(-overlapMm)} of air lies between them. Make the rings there thinner or the wall thicker.`
-        : `${joint} are glued over only ${sayMm(overlapMm)}; you want at least ${sayMm(shop.leastOverlapMm)}.`;
+        ? say`${joint} do not meet: ${sayMm(-overlapMm)} of air lies between them. Make the rings there thinner or the wall thicker.`
+        : say`${joint} are glued over only ${sayMm(overlapMm)}; you want at least ${sayMm(shop.leastOverlapMm)}.`;
     return [{ code: 'overlap', owners: [ringOwner(id)], message, remedies: [] }];
   });

@@ -1,3 +1,4 @@
+import { say } from '../measure/said.js';
 import type { Check, Subject } from './check.js';
 import { ownersOf, ringsSaid } from './said.js';
 
@@ -14,7 +15,7 @@ export const readsChecks = ({ rings }: Subject): Check[] => {
     checks.push({
       code: 'too-few-to-read',
       owners: ownersOf(run),
-      message: `${ringsSaid(run)} ${many === 1 ? 'alone is' : 'are'} too few to read as ${reads.as}; it takes ${reads.rings} on top of each other.`,
+      message: say`${ringsSaid(run)} ${many === 1 ? 'alone is' : 'are'} too few to read as ${reads.as}; it takes ${reads.rings} on top of each other.`,
       remedies: [],
     });
   });

@@ -6,6 +6,7 @@ import { edit } from '../index.js';
 import { stepBetween } from '../making/flat/flat.js';
 import { begun, type ParamsOf } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
+import { plain } from '../measure/said.js';
 import { prepare } from '../project/prepare.js';
 import { startFromRings } from '../project/startFromRings.js';
 import { ringOwner } from '../ring/owner.js';
@@ -16,7 +17,7 @@ import { madeRing, refusalOf } from '../testing/rings.js';
 const degrees = (n: number) => (n * Math.PI) / 180;
 const [cup] = demoProjects() as [ReturnType<typeof demoProjects>[number]];
 const figure = (made: ReturnType<typeof madeRing>, name: string): number =>
-  made.figures.find((each) => each.name === name)!.value;
+  made.figures.find(({ key }) => key === name)!.value;
 
 describe('a laminated slice', () => {
   /** Height of the tallest level band that a slice of a board gives over its whole width, from its corners alone. */
@@ -36,7 +37,7 @@ describe('a laminated slice', () => {
     (trim) => {
       const wide = zigzag({ trimMm: mm(trim), layersMm: [80].map(mm) });
       const made = madeRing(wide, need);
-      const slice = figure(made, 'Slice, height that can be used');
+      const slice = figure(made, 'slice-height-that-can-be-used');
       // Two slices a segment, whose face is 2·Ro·tan 15° wide.
       const width = 100 * Math.tan(degrees(15)) + trim;
       expect(slice).toBeCloseTo(heightOf(80, width, degrees(30)), 6);
@@ -64,11 +65,11 @@ test('parallel gaps tell their hold inside and outside, and are judged inside', 
   const need = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20) };
   const open = (widthMm: number) =>
     madeRing({ way: 'open', count: 12, gap: { sides: 'parallel', widthMm: mm(widthMm) } }, need);
-  expect(figure(open(6), 'Overlap at each end, outside')).toBeCloseTo(degrees(11.562), 4);
-  expect(figure(open(6), 'Overlap at each end, inside')).toBeCloseTo(degrees(10.702), 4);
+  expect(figure(open(6), 'overlap-at-each-end-outside')).toBeCloseTo(degrees(11.562), 4);
+  expect(figure(open(6), 'overlap-at-each-end-inside')).toBeCloseTo(degrees(10.702), 4);
   // A third of 15° is 5°: 17 mm hold 5.25° outside and 2.80° inside.
   expect(open(17).warnings.map(({ code }) => code)).toEqual(['little-hold']);
-  expect(open(17).warnings[0]!.message).toMatch(/2\.8° inside and 5\.25° outside/);
+  expect(plain(open(17).warnings[0]!.message)).toMatch(/2\.8° inside and 5\.25° outside/);
   expect(open(13).warnings).toEqual([]);
 });
 
@@ -114,13 +115,18 @@ test('another segment count is held back where the way’s own parameters would 
 test('links that run into each other are a check with what they lack, and no room is said of them', () => {
   const given = { ...BLANKS.bent.begun, curveMm: mm(20), linkAsideMm: mm(20) };
   const made = makeBent(given);
-  if (!made.ok) throw new Error(made.reasons[0]!.message);
+  if (!made.ok) throw new Error(plain(made.reasons[0]!.message));
   const lack = -linkClearance(20, 14 / Math.cos(Math.PI / 6), 20);
   expect(lack).toBeGreaterThan(0);
-  expect(made.value.steps().join(' ')).not.toMatch(/of room/);
+  expect(
+    made.value
+      .steps()
+      .map(({ says }) => plain(says))
+      .join(' '),
+  ).not.toMatch(/of room/);
   const linked = after(cup, edit.addBlank('bent', 'l'), edit.setBlank(0, given));
   const check = planned(linked).checks.find(({ code }) => code === 'links-collide')!;
-  expect(check.message).toMatch(
+  expect(plain(check.message)).toMatch(
     new RegExp(`^Blank 1: .*run into each other by ${lack.toFixed(2).slice(0, 3)}`),
   );
   expect(check.owners).toEqual([{ of: 'blank', id: 'l' }]);
@@ -138,7 +144,7 @@ test('rings that were trued dry take a curve of their whole width; an allowance 
       fit: 'smoothest',
       truingMm: mm(truingMm),
     });
-    if (!begun.ok) throw new Error(begun.reasons[0]!.message);
+    if (!begun.ok) throw new Error(plain(begun.reasons[0]!.message));
     return Math.max(...begun.value.form.points.map(({ radiusMm }) => radiusMm));
   };
   expect(begin(0)).toBeLessThanOrEqual(80);

@@ -1,3 +1,4 @@
+import { plain, say } from '../measure/said.js';
 import type { Check, Subject } from './check.js';
 import { alike, ownersOf, ringsSaid } from './said.js';
 
@@ -6,10 +7,10 @@ export const ringWarningChecks = ({ rings }: Subject): Check[] =>
   alike(
     rings,
     ({ warnings }) => warnings,
-    ({ code, message }) => `${code} ${message}`,
+    ({ code, message }) => `${code} ${plain(message)}`,
   ).map(({ of: { code, message }, rings }) => ({
     code,
     owners: ownersOf(rings),
-    message: `${ringsSaid(rings)}: ${message}`,
+    message: say`${ringsSaid(rings)}: ${message}`,
     remedies: [],
   }));

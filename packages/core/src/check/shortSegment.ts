@@ -1,5 +1,5 @@
 import type { RingPlan } from '../lumber/ringPlan.js';
-import { sayMm } from '../measure/format.js';
+import { say, sayMm } from '../measure/said.js';
 import type { Check, Subject } from './check.js';
 import { ownersOf, ringsSaid } from './said.js';
 
@@ -13,7 +13,7 @@ export function shortSegmentChecks({ rings, shop: { shortestEdgeMm } }: Subject)
     {
       code: 'short-segment',
       owners: ownersOf(short),
-      message: `${ringsSaid(short)} ${have} segments with a long edge of ${short.length === 1 ? '' : 'down to '}${sayMm(shortest)}; under ${sayMm(shortestEdgeMm)} they cannot be held at the saw.`,
+      message: say`${ringsSaid(short)} ${have} segments with a long edge of ${short.length === 1 ? '' : 'down to '}${sayMm(shortest)}; under ${sayMm(shortestEdgeMm)} they cannot be held at the saw.`,
       remedies: [
         { does: 'fewer-segments', rings: short.map(({ index }) => index), shortestMm: shortestEdgeMm },
       ],

@@ -1,4 +1,4 @@
-import { sayMm } from '../measure/format.js';
+import { say, sayMm } from '../measure/said.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import type { Check, Subject } from './check.js';
 
@@ -11,7 +11,7 @@ export function slantsLeaveChecks({ over: { topMm, footMm } }: Subject): Check[]
   return said.map(([where, byMm, help]) => ({
     code: 'slant-leaves',
     owners: [],
-    message: `A slanted band runs out at the ${where}: up to ${sayMm(byMm)} of the wall has no wood there. Put the band ${help}, or give the work more height.`,
+    message: say`A slanted band runs out at the ${where}: up to ${sayMm(byMm)} of the wall has no wood there. Put the band ${help}, or give the work more height.`,
     remedies: [],
   }));
 }

@@ -1,4 +1,4 @@
-import { sayMm } from '../measure/format.js';
+import { say, sayMm } from '../measure/said.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import type { Check, Subject } from './check.js';
 import { ownersOf, ringsSaid } from './said.js';
@@ -11,7 +11,7 @@ export function stackChecks({ rings, vessel: { heightMm } }: Subject): Check[] {
       {
         code: 'stack-short',
         owners: ownersOf([rings.at(-1)!]),
-        message: `The rings end at height ${sayMm(ends)}, ${sayMm(heightMm - ends)} below the top of the form.`,
+        message: say`The rings end at height ${sayMm(ends)}, ${sayMm(heightMm - ends)} below the top of the form.`,
         remedies: [{ does: 'top-up' }, { does: 'form-to-stack' }],
       },
     ];
@@ -22,7 +22,7 @@ export function stackChecks({ rings, vessel: { heightMm } }: Subject): Check[] {
     {
       code: 'ring-above-form',
       owners: ownersOf(above),
-      message: `${which} wholly above the form, which ends at ${sayMm(heightMm)}.`,
+      message: say`${which} wholly above the form, which ends at ${sayMm(heightMm)}.`,
       remedies: [{ does: 'remove', rings: above.map(({ index }) => index) }, { does: 'form-to-stack' }],
     },
   ];

@@ -1,6 +1,6 @@
 import { type Vessel, wallAt } from '../form/vessel.js';
-import { sayMm } from '../measure/format.js';
 import { remembered } from '../measure/memo.js';
+import { say, sayMm } from '../measure/said.js';
 import { ringOwner } from '../ring/owner.js';
 import type { Check, Subject } from './check.js';
 
@@ -15,7 +15,7 @@ export function thinWallChecks({ vessel, rings, shop }: Subject): Check[] {
   const thinnest = thinnestOf(vessel);
   if (thinnest.wall >= shop.leastWallMm - 0.01) return [];
   const ring = rings.find(({ topMm }) => topMm >= thinnest.z);
-  const message = `The wall is only ${sayMm(thinnest.wall)} thick at height ${sayMm(thinnest.z)}; you want at least ${sayMm(shop.leastWallMm)}.`;
+  const message = say`The wall is only ${sayMm(thinnest.wall)} thick at height ${sayMm(thinnest.z)}; you want at least ${sayMm(shop.leastWallMm)}.`;
   return [{ code: 'thin-wall', owners: ring ? [ringOwner(ring.id)] : [], message, remedies: [] }];
 }
 

@@ -1,3 +1,4 @@
+import { say } from '../measure/said.js';
 import { motifOf } from '../pattern/motifs/registry.js';
 import { hasTone } from '../pattern/tones.js';
 import type { Check, Subject } from './check.js';
@@ -12,7 +13,7 @@ export const toneChecks = ({ palette, motifs }: Subject): Check[] =>
       {
         code: 'tone-missing',
         owners: [],
-        message: `The motif “${motifOf(use.kind)!.name}” speaks of ${which}, which no wood on the palette is; another wood stands in. Give a wood that tone, or the motif another one.`,
+        message: say`The motif “${motifOf(use.kind)!.name}” speaks of ${which}, which no wood on the palette is; another wood stands in. Give a wood that tone, or the motif another one.`,
         remedies: [],
       },
     ];

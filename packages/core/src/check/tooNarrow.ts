@@ -1,4 +1,4 @@
-import { sayMm } from '../measure/format.js';
+import { say, sayList, sayMm } from '../measure/said.js';
 import { shortfall } from '../ring/need.js';
 import { ringOwner } from '../ring/owner.js';
 import type { Check, Subject } from './check.js';
@@ -12,15 +12,15 @@ export const tooNarrowChecks = ({ rings }: Subject): Check[] =>
     if (!gives) return [];
     const { outsideMm, insideMm } = shortfall(gives, wallAlong);
     const wrong = [
-      outsideMm > NEAR_ENOUGH && `is ${sayMm(outsideMm)} short of the wall outside`,
-      insideMm > NEAR_ENOUGH && `has a hole that is ${sayMm(insideMm)} too large in radius`,
+      outsideMm > NEAR_ENOUGH && say`is ${sayMm(outsideMm)} short of the wall outside`,
+      insideMm > NEAR_ENOUGH && say`has a hole that is ${sayMm(insideMm)} too large in radius`,
     ].filter((part) => part !== false);
     if (wrong.length === 0) return [];
     return [
       {
         code: 'too-narrow',
         owners: [ringOwner(id)],
-        message: `Ring ${index + 1} ${wrong.join(' and ')}.`,
+        message: say`Ring ${index + 1} ${sayList(wrong, ' and ')}.`,
         remedies: fixed ? [{ does: 'follow-form' as const, ring: index }] : [],
       },
     ];

@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import { type Board, type DEFECTS, type NewBoard, newBoardSchema } from '../lumber/board.js';
 import { INCH, trimZeros, type UnitSystem } from '../measure/format.js';
 import { type Reason, type Result, refuse } from '../measure/reason.js';
+import { fromZod, type Said, say, sayList } from '../measure/said.js';
 import type { Species } from '../wood/species.js';
 import { csvOf } from './csv.js';
 
@@ -36,7 +37,7 @@ export function boardsCsv(boards: readonly Board[], woods: readonly Species[], s
 /** Boards read from CSV: those that can be, and what is wrong with each other line. */
 export interface ReadBoards {
   readonly boards: readonly NewBoard[];
-  readonly wrong: readonly { readonly line: number; readonly message: string }[];
+  readonly wrong: readonly { readonly line: number; readonly message: Said }[];
 }
 
 /** Reads boards; refused whole where columns are missing. Woods are named as in the list of woods, or by their ids. */
@@ -56,7 +57,7 @@ export function readBoardsCsv(text: string, woods: readonly Species[]): Result<R
     return refuse(
       'csv-columns',
       'line 1',
-      `Line 1 has no column ${missing.map((name) => `“${name}”`).join(', ')}. Columns are: wood, length mm, width mm, thickness mm (or in for inches); and if you like ${OTHERS.slice(1).join(', ')}.`,
+      say`Line 1 has no column ${missing.map((name) => `“${name}”`).join(', ')}. Columns are: wood, length mm, width mm, thickness mm (or in for inches); and if you like ${OTHERS.slice(1).join(', ')}.`,
     );
   const odd = headings.filter(
     (name) =>
@@ -65,17 +66,24 @@ export function readBoardsCsv(text: string, woods: readonly Species[]): Result<R
       !SIZES.some((of) => name === `${of} ${unit}`),
   );
   if (odd.length > 0)
-    return refuse('csv-columns', 'line 1', `Line 1 has a column “${odd[0]}” that is not known.`);
+    return refuse('csv-columns', 'line 1', say`Line 1 has a column “${odd[0]!}” that is not known.`);
   if (data.length > MOST_ROWS)
-    return refuse('csv-rows', '', `There are ${data.length} boards; ${MOST_ROWS} are allowed at once.`, {
+    return refuse('csv-rows', '', say`There are ${data.length} boards; ${MOST_ROWS} are allowed at once.`, {
       most: MOST_ROWS,
     });
   const boards: NewBoard[] = [];
-  const wrong: { line: number; message: string }[] = [];
+  const wrong: { line: number; message: Said }[] = [];
   data.forEach((row, i) => {
     const read = readRow(row, woods, unit === 'mm' ? 1 : INCH);
     if (read.ok) boards.push(read.value);
-    else wrong.push({ line: i + 2, message: read.reasons.map(({ message }) => message).join(' ') });
+    else
+      wrong.push({
+        line: i + 2,
+        message: sayList(
+          read.reasons.map(({ message }) => message),
+          ' ',
+        ),
+      });
   });
   return { ok: true, value: { boards, wrong } };
 }
@@ -86,10 +94,11 @@ function readRow(row: Record<string, string>, woods: readonly Species[], perUnit
   const size = (name: string) => number(`${name} ${perUnit === 1 ? 'mm' : 'in'}`) * perUnit;
   const named = cell('wood').toLowerCase();
   const wood = woods.find(({ id, name }) => id === named || name.toLowerCase() === named);
-  if (!wood) return refuse('wood-unknown', 'wood', `The wood “${cell('wood')}” is not among the woods here.`);
+  if (!wood)
+    return refuse('wood-unknown', 'wood', say`The wood “${cell('wood')}” is not among the woods here.`);
   const sawn = cell('surfaced').toLowerCase();
   if (!['', 'yes', 'no', 'true', 'false'].includes(sawn))
-    return refuse('surfaced', 'surfaced', `Surfaced is “${cell('surfaced')}”; it has to be yes or no.`);
+    return refuse('surfaced', 'surfaced', say`Surfaced is “${cell('surfaced')}”; it has to be yes or no.`);
   const optional = (name: string) => (cell(name) === '' ? null : number(name));
   const parsed = newBoardSchema.safeParse({
     wood: wood.id,
@@ -114,7 +123,7 @@ function readRow(row: Record<string, string>, woods: readonly Species[], perUnit
     return {
       ok: false,
       reasons: parsed.error.issues.map(
-        ({ message, path }): Reason => ({ code: 'board', path: path.join('.'), message }),
+        ({ message, path }): Reason => ({ code: 'board', path: path.join('.'), message: fromZod(message) }),
       ),
     };
   return { ok: true, value: parsed.data };

@@ -4,6 +4,7 @@ import { loopArea } from '../making/faced/face.js';
 import { inlayOutlines } from '../making/lettered/outlines.js';
 import { begun, type ParamsOf } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
+import { plain } from '../measure/said.js';
 import { madeRing } from '../testing/rings.js';
 import { glyphFromLoops, inlayFile, readOutline } from './outlineFile.js';
 import { templateSvg } from './templateSvg.js';
@@ -35,7 +36,7 @@ describe('outlines for a router', () => {
     expect(svg).toMatch(/width="[\d.]+mm"/);
     const pocket = /<g id="POCKET"[\s\S]*?<\/g>/.exec(svg)![0];
     const read = readOutline('cross.svg', `<svg>${pocket}</svg>`);
-    if (!read.ok) throw new Error(read.reasons[0]!.message);
+    if (!read.ok) throw new Error(plain(read.reasons[0]!.message));
     const area = read.value.loops.reduce((sum, loop) => sum + loopArea(loop.map(([u, z]) => ({ u, z }))), 0);
     const [pair] = inlayOutlines(letters);
     const zs = pair!.pocket.flat().map(({ z }) => z);
@@ -60,7 +61,7 @@ describe('outlines for a router', () => {
     ['junk.dxf', 'junk', /DXF/],
   ])('%s is refused with a sentence', (name, text, says) => {
     const read = readOutline(name, text);
-    expect(read.ok ? '' : read.reasons[0]!.message).toMatch(says);
+    expect(read.ok ? '' : plain(read.reasons[0]!.message)).toMatch(says);
   });
 });
 

@@ -6,6 +6,7 @@ import { inlayOutlines } from '../making/lettered/outlines.js';
 import type { Glyph, LetteredParams } from '../making/lettered/params.js';
 import { trimZeros } from '../measure/format.js';
 import { done, type Result, refuse } from '../measure/reason.js';
+import { say } from '../measure/said.js';
 import { dxfDrawing, MOST_DRAWN, MOST_LETTERS, svgPaths } from './drawingText.js';
 
 type Loop = readonly (readonly [number, number])[];
@@ -74,7 +75,7 @@ const places = (value: number): number => Math.round(value * 1e4) / 1e4 + 0;
 export function readOutline(fileName: string, text: string): Result<Glyph> {
   const name = fileName.replace(/\.[a-z]+$/i, '').slice(0, 40) || 'outline';
   if (text.length > MOST_LETTERS)
-    return refuse('outline-unreadable', '', `“${name}” is too large; 2 million letters are allowed.`);
+    return refuse('outline-unreadable', '', say`“${name}” is too large; 2 million letters are allowed.`);
   const loops = /\.dxf$/i.test(fileName) ? dxfLoops(text) : svgLoops(text);
   if (typeof loops === 'string') return refuse('outline-unreadable', '', loops);
   const glyph = glyphFromLoops(name, loops);

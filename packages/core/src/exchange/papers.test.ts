@@ -11,6 +11,7 @@ import { greedy } from '../lumber/layout/greedy.js';
 import { placed } from '../lumber/layout/placed.js';
 import { afterCutting, splitBoard } from '../lumber/splitBoard.js';
 import { mm } from '../measure/quantity.js';
+import { plain } from '../measure/said.js';
 import { BOARD_FOOT } from '../measure/volume.js';
 import { prepare } from '../project/prepare.js';
 import { rollOf } from '../ring/owner.js';
@@ -117,7 +118,7 @@ describe('drawings, read back by other libraries', () => {
   test('a cutter that cannot be, or a board too short, is told with its limit', () => {
     const says = (lengthMm: number, cutterMm: number) => {
       const made = segmentDrawing(plan, SHIPPED_WOODS, { lengthMm, cutterMm });
-      return made.ok ? '' : made.reasons[0]!.message;
+      return made.ok ? '' : plain(made.reasons[0]!.message);
     };
     expect(says(900, 0)).toMatch(/The cutter is 0 mm/);
     expect(says(30, 6)).toMatch(/The board is 30 mm long; the longest piece needs/);
@@ -188,7 +189,7 @@ describe('boards in files and hands', () => {
             boardsCsv(all, SHIPPED_WOODS, metric ? 'mm' : 'inch-fraction'),
             SHIPPED_WOODS,
           );
-          if (!back.ok) throw new Error(back.reasons[0]!.message);
+          if (!back.ok) throw new Error(plain(back.reasons[0]!.message));
           expect(back.value.wrong).toEqual([]);
           back.value.boards.forEach((board, i) => {
             const was = all[i]!;
@@ -210,7 +211,7 @@ describe('boards in files and hands', () => {
     ['wood,length mm,width mm,thickness mm,colour\r\n', /a column “colour” that is not known/],
   ])('columns that are wrong take nothing: %s', (text, says) => {
     const answer = readBoardsCsv(text, SHIPPED_WOODS);
-    expect(answer.ok ? '' : answer.reasons[0]!.message).toMatch(says);
+    expect(answer.ok ? '' : plain(answer.reasons[0]!.message)).toMatch(says);
   });
   test('lines that are wrong are told by number, with what is allowed; the others can be taken', () => {
     const answer = readBoardsCsv(
@@ -220,8 +221,8 @@ describe('boards in files and hands', () => {
     if (!answer.ok) throw new Error('csv');
     expect(answer.value.boards).toHaveLength(1);
     expect(answer.value.wrong.map(({ line }) => line)).toEqual([3, 4, 5]);
-    expect(answer.value.wrong[0]!.message).toMatch(/Length of the board is NaN|it has to be a length/);
-    expect(answer.value.wrong[2]!.message).toMatch(/Price is 0; it has to be a number from 0.01/);
+    expect(plain(answer.value.wrong[0]!.message)).toMatch(/Length of the board is NaN|it has to be a length/);
+    expect(plain(answer.value.wrong[2]!.message)).toMatch(/Price is 0; it has to be a number from 0.01/);
   });
   test('a board split in two loses the kerf and keeps its defects with their parts', () => {
     const board = boards[1]!;
@@ -236,7 +237,7 @@ describe('boards in files and hands', () => {
       area(board.defects) - 3 * board.widthMm,
     );
     const refused = splitBoard(board, 'along', 500, 3);
-    expect(refused.ok ? '' : refused.reasons[0]!.message).toMatch(/the cut can lie from 10 mm to/);
+    expect(refused.ok ? '' : plain(refused.reasons[0]!.message)).toMatch(/the cut can lie from 10 mm to/);
   });
   test('after sawing the boards used are gone and the offcuts are there, as thick and as sound', () => {
     const { gone, offcuts } = afterCutting(layouts, cup.name);

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { done, type Result, refuse } from '../measure/reason.js';
+import { say } from '../measure/said.js';
 import { readProject } from '../project/inspect.js';
 import { judged } from '../project/judged.js';
 import type { Project } from '../project/schema.js';
@@ -83,7 +84,7 @@ const tooLarge = (bytes: number, most: number): Result<never> =>
   refuse(
     'too-large',
     '',
-    `The file has ${(bytes / 1024 / 1024).toFixed(1)} MB; ${most / 1024 / 1024} MB are allowed.`,
+    say`The file has ${(bytes / 1024 / 1024).toFixed(1)} MB; ${most / 1024 / 1024} MB are allowed.`,
     { most },
   );
 

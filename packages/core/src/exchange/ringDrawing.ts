@@ -1,5 +1,6 @@
 import type { Made } from '../making/contract.js';
 import { biggestOf } from '../making/layOut.js';
+import { plain } from '../measure/said.js';
 import { turned } from '../ring/plane.js';
 import type { FlatDrawing } from './drawing.js';
 
@@ -15,7 +16,9 @@ export function ringDrawing(made: Made, turn: number, name: string): FlatDrawing
       const part = biggestOf(made.lay(place));
       if (!part) return [];
       const points = turned(part.top, turn).map(({ x, y }) => ({ x: x + reach, y: y + reach + MARGIN }));
-      return [{ layer: kind.name, title: `${name}, ${kind.name} ${place + 1}`, closed: true, points }];
+      return [
+        { layer: plain(kind.name), title: `${name}, ${plain(kind.name)} ${place + 1}`, closed: true, points },
+      ];
     }),
   );
   return {

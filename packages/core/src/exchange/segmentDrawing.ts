@@ -1,7 +1,7 @@
 import type { PieceKind } from '../making/contract.js';
 import { mitred } from '../making/stock.js';
-import { sayMm } from '../measure/format.js';
 import { done, type Result, refuse } from '../measure/reason.js';
+import { plain, say, sayMm } from '../measure/said.js';
 import type { Plan } from '../project/plan.js';
 import { type Point, polar } from '../ring/plane.js';
 import type { Species } from '../wood/species.js';
@@ -56,8 +56,8 @@ const shapesOf = (plan: Plan, woods: readonly Species[]): Shape[] =>
             {
               ...shape,
               count,
-              layer: `${of} ${sayMm(kind.heightMm)}`,
-              title: `Ring ${index + 1}, ${kind.name}`,
+              layer: plain(say`${of} ${sayMm(kind.heightMm)}`),
+              title: `Ring ${index + 1}, ${plain(kind.name)}`,
             },
           ]
         : [];
@@ -78,19 +78,19 @@ export function segmentDrawing(
     return refuse(
       'cutter',
       'cutterMm',
-      `The cutter is ${sayMm(cutterMm)}; it has to be from 0.1 mm to 50 mm.`,
+      say`The cutter is ${sayMm(cutterMm)}; it has to be from ${sayMm(0.1)} to ${sayMm(50)}.`,
     );
   const shapes = shapesOf(plan, woods);
   const total = shapes.reduce((sum, { count }) => sum + count, 0);
   if (total > MOST)
-    return refuse('many-outlines', '', `There are ${total} pieces; ${MOST} go on one drawing.`);
+    return refuse('many-outlines', '', say`There are ${total} pieces; ${MOST} go on one drawing.`);
   const apart = 1.5 * cutterMm;
   const longest = Math.max(0, ...shapes.map((shape) => shape.lengthMm));
   if (longest + 2 * apart > lengthMm)
     return refuse(
       'board-short',
       'lengthMm',
-      `The board is ${sayMm(lengthMm)} long; the longest piece needs ${sayMm(longest + 2 * apart)}.`,
+      say`The board is ${sayMm(lengthMm)} long; the longest piece needs ${sayMm(longest + 2 * apart)}.`,
       { least: longest + 2 * apart },
     );
   const lines: DrawnLine[] = [];

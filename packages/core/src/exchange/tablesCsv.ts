@@ -1,34 +1,22 @@
+import { accountRows } from '../lumber/accountRows.js';
 import type { Buying } from '../lumber/layout/buying.js';
+import { laidContents, sayLaid } from '../lumber/layout/laidRows.js';
 import type { WoodLayout } from '../lumber/layout/placed.js';
-import type { WoodLedger } from '../lumber/ledger.js';
 import { setupsOf } from '../lumber/setups.js';
 import { CUTTING_SAID, sayContents, stripRows } from '../lumber/stripRows.js';
-import { INCH, trimZeros, type UnitSystem } from '../measure/format.js';
-import { degrees } from '../measure/quantity.js';
-import { boardFeet } from '../measure/volume.js';
+import { trimZeros, type UnitSystem } from '../measure/format.js';
+import { sentenceIn } from '../measure/said.js';
 import type { Plan } from '../project/plan.js';
 import { type Roll, rollOf } from '../ring/owner.js';
 import type { Species } from '../wood/species.js';
 import { csvOf } from './csv.js';
-
-/** Words and figures as every table has them. */
-function writer(woods: readonly Species[], system: UnitSystem) {
-  const unit = system === 'mm' ? 'mm' : 'in';
-  const names = new Map(woods.map(({ id, name }) => [id, name]));
-  return {
-    unit,
-    size: (mm: number) => trimZeros(unit === 'mm' ? mm.toFixed(2) : (mm / INCH).toFixed(3)),
-    angle: (radians: number) => trimZeros(degrees(radians as never).toFixed(2)),
-    wood: (id: string) => names.get(id) ?? id,
-    feet: (volume: number) => trimZeros(boardFeet(volume).toFixed(4)),
-  };
-}
+import { writer } from './writer.js';
 
 /** Every ring with its height, size and what it rests on. */
 export function ringsCsv(plan: Plan, woods: readonly Species[], system: UnitSystem): string {
-  const { unit, size } = writer(woods, system);
+  const { unit, size, angle } = writer(woods, system);
   return csvOf(
-    plan.rings.map(({ index, bottomMm, topMm, gives, cornerMm, overlapMm, pieces }) => ({
+    plan.rings.map(({ index, bottomMm, topMm, gives, cornerMm, overlapMm, turn, pieces }) => ({
       ring: index + 1,
       [`from ${unit}`]: size(bottomMm),
       [`to ${unit}`]: size(topMm),
@@ -36,6 +24,8 @@ export function ringsCsv(plan: Plan, woods: readonly Species[], system: UnitSyst
       [`hole diameter ${unit}`]: gives ? size(2 * gives.innerMm) : '',
       [`corner radius ${unit}`]: size(cornerMm),
       [`glue width ${unit}`]: overlapMm === null ? '' : size(overlapMm),
+      'turn segments': trimZeros(turn.segments.toFixed(4)),
+      'turn °': angle(turn.angle),
       pieces: pieces.reduce((sum, { count }) => sum + count, 0),
     })),
   );
@@ -65,7 +55,7 @@ export function stripsCsv(plan: Plan, woods: readonly Species[], system: UnitSys
   const blocks = plan.lumber.panels.map(
     (panel): Record<string, string | number> => ({
       wood: wood(panel.wood),
-      what: panel.name,
+      what: sentenceIn(panel.name, system),
       count: panel.count,
       [`length ${unit}`]: size(panel.lengthMm),
       [`width ${unit}`]: size(panel.widthMm),
@@ -112,10 +102,7 @@ export const accountCsv = (plan: Plan, woods: readonly Species[], system: UnitSy
     plan.lumber.woods.map((total) => ({
       wood: wood(total.wood),
       ...Object.fromEntries(
-        (Object.keys(total.ledger) as (keyof WoodLedger)[]).map((key) => [
-          `${key} bd ft`,
-          feet(total.ledger[key]),
-        ]),
+        accountRows(total.ledger).map(({ name, mm3 }) => [`${name.toLowerCase()} bd ft`, feet(mm3)]),
       ),
     })),
   );
@@ -126,18 +113,13 @@ export function layoutCsv(
   layouts: readonly WoodLayout[],
   woods: readonly Species[],
   system: UnitSystem,
-  { nameOf }: Roll,
+  roll: Roll,
 ): string {
   const { unit, size, wood } = writer(woods, system);
   return csvOf(
     layouts.flatMap((layout) =>
       layout.boards.flatMap(({ stock, strips }, board) =>
         strips.map((strip) => {
-          const counts = new Map<string, number>();
-          for (const { owner } of strip.leaves.flat()) {
-            const whose = owner ? nameOf(owner) : 'spare';
-            counts.set(whose, (counts.get(whose) ?? 0) + 1);
-          }
           return {
             wood: wood(layout.wood),
             board: board + 1,
@@ -149,7 +131,7 @@ export function layoutCsv(
             [`strip from end ${unit}`]: size(strip.xMm),
             [`strip width ${unit}`]: size(strip.widthMm),
             leaves: strip.leaves.length,
-            pieces: [...counts].map(([whose, count]) => `${whose}: ${count}`).join('; '),
+            pieces: sayLaid(laidContents(strip), roll),
           };
         }),
       ),

@@ -1,6 +1,7 @@
 import type { Made } from '../making/contract.js';
 import { biggestOf } from '../making/layOut.js';
 import { trimZeros } from '../measure/format.js';
+import { plain } from '../measure/said.js';
 import type { Point } from '../ring/plane.js';
 
 const figure = (value: number): string => trimZeros(value.toFixed(3));
@@ -14,7 +15,9 @@ const MEASURE = 100;
  * its place as title, for templates and for a router.
  */
 export function templateSvg(made: Made): string {
-  const places = made.kinds.flatMap((kind) => kind.places.map((place) => ({ place, name: kind.name })));
+  const places = made.kinds.flatMap((kind) =>
+    kind.places.map((place) => ({ place, name: plain(kind.name) })),
+  );
   const outlines = places.flatMap(({ place, name }) => {
     const part = biggestOf(made.lay(place));
     return part ? [{ name, outline: part.top }] : [];

@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { plain } from '../measure/said.js';
+import { worded } from '../testing/rings.js';
 import { fitCorridor, type Gate } from './corridor.js';
 import { type CurvePoint, curveThrough, extremes, pieceAt, pieceSlope, radiusAt, topOf } from './curve.js';
 
@@ -12,7 +14,7 @@ const stacked = (rings: readonly (readonly [height: number, least: number, most:
 };
 const fitted = (gates: readonly Gate[], fit: 'tightest' | 'smoothest'): CurvePoint[] => {
   const points = fitCorridor(gates, fit);
-  if (!points.ok) throw new Error(points.reasons[0]!.message);
+  if (!points.ok) throw new Error(plain(points.reasons[0]!.message));
   return points.value;
 };
 /** ∫ (slope' )² by differences: how much a curve bends. */
@@ -88,7 +90,7 @@ describe('a curve in the rings', () => {
       ]),
       'smoothest',
     );
-    expect(apart).toMatchObject({
+    expect(worded(apart)).toMatchObject({
       ok: false,
       reasons: [{ message: expect.stringMatching(/At height 20 mm/) }],
     });

@@ -1,5 +1,5 @@
-import { sayMm } from '../measure/format.js';
 import { done, type Result, refuse } from '../measure/reason.js';
+import { say, sayMm } from '../measure/said.js';
 import { type CurvePoint, extremes } from './curve.js';
 import { fitPoints, type Sample } from './fit.js';
 
@@ -32,7 +32,7 @@ export function fitCorridor(gates: readonly Gate[], fit: Fit): Result<CurvePoint
     return refuse(
       'corridor-shut',
       'rings',
-      `At height ${sayMm(shut.z)} no curve fits: the wall would have to lie outside ${sayMm(shut.least)} and inside ${sayMm(shut.most)} from the axis. Use wider rings there, a thinner wall or another order.`,
+      say`At height ${sayMm(shut.z)} no curve fits: the wall would have to lie outside ${sayMm(shut.least)} and inside ${sayMm(shut.most)} from the axis. Use wider rings there, a thinner wall or another order.`,
     );
   const radii = fit === 'tightest' ? nodes.map(({ most }) => most) : leastBending(nodes);
   const samples: Sample[] = nodes.map(({ z }, i) => ({ r: radii[i]!, z }));

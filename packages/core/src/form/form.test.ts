@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { mm } from '../measure/quantity.js';
+import { plain } from '../measure/said.js';
 import { anyForm, formOf } from '../testing/random.js';
 import { curveThrough, extremes, radiusAt, topOf } from './curve.js';
 import type { Form } from './shape.js';
@@ -10,7 +11,7 @@ import { outsideVolume, woodVolume } from './volume.js';
 
 const vessel = (form: Form) => {
   const made = vesselOf(form);
-  if (!made.ok) throw new Error(made.reasons[0]!.message);
+  if (!made.ok) throw new Error(plain(made.reasons[0]!.message));
   return made.value;
 };
 

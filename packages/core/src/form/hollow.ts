@@ -1,5 +1,5 @@
-import { sayMm } from '../measure/format.js';
 import { done, type Result, refuse } from '../measure/reason.js';
+import { say, sayMm } from '../measure/said.js';
 import { type Curve, type CurvePiece, knotsBetween, pieceRadius, radiusAt } from './curve.js';
 import { type InsidePoint, insideOfWall, type Wall } from './wall.js';
 
@@ -99,6 +99,6 @@ function tooThick(outside: Curve, wall: Wall, z: number): Result<never> {
   return refuse(
     'wall-too-thick',
     'form.inside',
-    `The wall thickness, ${thick}, fills the form at height ${sayMm(z)}, where its radius is ${radius}: no inside is left there.`,
+    say`The wall thickness, ${thick}, fills the form at height ${sayMm(z)}, where its radius is ${radius}: no inside is left there.`,
   );
 }

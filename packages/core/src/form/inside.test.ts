@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { mm } from '../measure/quantity.js';
+import { plain } from '../measure/said.js';
 import { anyRichForm, formOf } from '../testing/random.js';
 import { radiusAt } from './curve.js';
 import { landmarksOf } from './landmarks.js';
@@ -18,7 +19,7 @@ const tube = (change: Partial<Form> = {}): Form => ({
 });
 const made = (form: Form) => {
   const vessel = vesselOf(form);
-  if (!vessel.ok) throw new Error(vessel.reasons[0]!.message);
+  if (!vessel.ok) throw new Error(plain(vessel.reasons[0]!.message));
   return vessel.value;
 };
 const codes = (form: Form) => {

@@ -1,5 +1,5 @@
-import { sayMm } from '../measure/format.js';
 import type { Reason } from '../measure/reason.js';
+import { say, sayMm } from '../measure/said.js';
 import type { CurvePoint } from './curve.js';
 import type { Inside } from './shape.js';
 
@@ -11,7 +11,7 @@ export function outsideOrder(points: readonly CurvePoint[]): Reason[] {
   const foot = points[0]!.heightMm;
   const reasons = rising('Curve point', 'form.points', points);
   if (foot === 0) return reasons;
-  const message = `The lowest curve point is at height ${sayMm(foot)}; it has to be at 0, on the bench.`;
+  const message = say`The lowest curve point is at height ${sayMm(foot)}; it has to be at 0, on the bench.`;
   return [{ code: 'form-foot', path: 'form.points.0.heightMm', message }, ...reasons];
 }
 
@@ -28,7 +28,7 @@ function rising(name: string, path: string, points: readonly { readonly heightMm
     return {
       code: 'form-order',
       path: `${path}.${i + 1}.heightMm`,
-      message: `${name} ${i + 2} is at height ${sayMm(heightMm)}; it has to be above ${name.toLowerCase()} ${i + 1}, which is at ${sayMm(below)}.`,
+      message: say`${name} ${i + 2} is at height ${sayMm(heightMm)}; it has to be above ${name.toLowerCase()} ${i + 1}, which is at ${sayMm(below)}.`,
       limits: { least: below + MIN_RISE },
     };
   });

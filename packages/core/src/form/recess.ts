@@ -1,5 +1,5 @@
-import { sayMm } from '../measure/format.js';
 import type { Reason } from '../measure/reason.js';
+import { say, sayMm } from '../measure/said.js';
 import { type Curve, radiusAt } from './curve.js';
 import type { Recess } from './shape.js';
 
@@ -42,7 +42,7 @@ export function recessReasons(recess: Recess, outside: Curve, floorMm: number): 
       {
         code: 'recess-deep',
         path: 'form.recess.depthMm',
-        message: `The foot recess is ${sayMm(recess.depthMm)} deep; it cannot be deeper than its radius of ${sayMm(recess.radiusMm)}.`,
+        message: say`The foot recess is ${sayMm(recess.depthMm)} deep; it cannot be deeper than its radius of ${sayMm(recess.radiusMm)}.`,
         limits: { most: recess.radiusMm },
       },
     ];
@@ -51,13 +51,13 @@ export function recessReasons(recess: Recess, outside: Curve, floorMm: number): 
       {
         code: 'recess-through',
         path: 'form.recess.depthMm',
-        message: `The foot recess, ${sayMm(recess.depthMm)} deep, comes through the floor at ${sayMm(floorMm)}; at least ${sayMm(LEAST_RIM)} has to stay.`,
+        message: say`The foot recess, ${sayMm(recess.depthMm)} deep, comes through the floor at ${sayMm(floorMm)}; at least ${sayMm(LEAST_RIM)} has to stay.`,
         limits: { most: floorMm - LEAST_RIM },
       },
     ];
   for (let z = 0; z < recess.depthMm; z += 0.5) {
     if (recessAt(cap, z) <= radiusAt(outside, z) - LEAST_RIM) continue;
-    const message = `The foot recess, ${sayMm(recess.radiusMm)} in radius, leaves no rim at height ${sayMm(z)}, where the outside has a radius of ${sayMm(radiusAt(outside, z))}.`;
+    const message = say`The foot recess, ${sayMm(recess.radiusMm)} in radius, leaves no rim at height ${sayMm(z)}, where the outside has a radius of ${sayMm(radiusAt(outside, z))}.`;
     return [{ code: 'recess-wide', path: 'form.recess.radiusMm', message }];
   }
   return [];

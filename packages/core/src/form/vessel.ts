@@ -1,6 +1,6 @@
-import { sayMm } from '../measure/format.js';
 import { rememberedWhenFrozen } from '../measure/memo.js';
 import { done, type Reason, type Result, refuse, refused } from '../measure/reason.js';
+import { say, sayMm } from '../measure/said.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import { type Curve, curveThrough, pieceRadius, piecesBetween, radiusAt, topOf } from './curve.js';
 import { hollowOf } from './hollow.js';
@@ -90,7 +90,7 @@ function insideOf({ inside, lid }: Form, outside: Curve, heightMm: number): Resu
     return refuse(
       'floor-above-lip',
       'form.inside.floorMm',
-      `The floor, ${sayMm(floorMm)}, is thicker than the form is tall, ${sayMm(heightMm)}.`,
+      say`The floor, ${sayMm(floorMm)}, is thicker than the form is tall, ${sayMm(heightMm)}.`,
       { most: heightMm },
     );
   const topMm = heightMm - (lid?.roofMm ?? 0);
@@ -116,8 +116,8 @@ function ownInside(
       'inside-top',
       topPath,
       lidded
-        ? `The inside ends at height ${sayMm(top)}; with a lid it has to end below the top of the piece at ${sayMm(heightMm)}.`
-        : `The inside ends at height ${sayMm(top)}; it has to end at the lip, at ${sayMm(heightMm)}.`,
+        ? say`The inside ends at height ${sayMm(top)}; with a lid it has to end below the top of the piece at ${sayMm(heightMm)}.`
+        : say`The inside ends at height ${sayMm(top)}; it has to end at the lip, at ${sayMm(heightMm)}.`,
     );
   const heights = [...inside.pieces.map(({ z0 }) => z0), ...outside.pieces.map(({ z0 }) => z0), top]
     .filter((z) => z >= floor && z <= top)
@@ -129,7 +129,7 @@ function ownInside(
     return refuse(
       'curves-cross',
       'form.inside',
-      `At height ${sayMm(thin.at)} the inside comes to ${sayMm(radiusAt(inside, thin.at))} from the axis and the outside to ${sayMm(radiusAt(outside, thin.at))}; at least ${sayMm(LEAST_WALL)} of wood has to stay between the curves.`,
+      say`At height ${sayMm(thin.at)} the inside comes to ${sayMm(radiusAt(inside, thin.at))} from the axis and the outside to ${sayMm(radiusAt(outside, thin.at))}; at least ${sayMm(LEAST_WALL)} of wood has to stay between the curves.`,
     );
   }
   return done(inside);
@@ -140,6 +140,6 @@ function lidReasons({ lid, inside }: Form, heightMm: number): Reason[] {
   const floor = inside.by === 'wall' ? inside.floorMm : inside.points[0]!.heightMm;
   const ceiling = inside.by === 'wall' ? heightMm - lid.roofMm : inside.points.at(-1)!.heightMm;
   if (lid.heightMm > floor && lid.heightMm < ceiling) return [];
-  const message = `The lid line is at height ${sayMm(lid.heightMm)}; it has to lie in the hollow, above the floor at ${sayMm(floor)} and below the lid's roof at ${sayMm(ceiling)}.`;
+  const message = say`The lid line is at height ${sayMm(lid.heightMm)}; it has to lie in the hollow, above the floor at ${sayMm(floor)} and below the lid's roof at ${sayMm(ceiling)}.`;
   return [{ code: 'lid-line', path: 'form.lid.heightMm', message, limits: { least: floor, most: ceiling } }];
 }

@@ -1,5 +1,6 @@
 import type { PanelStock } from '../making/stock.js';
 import type { Mm } from '../measure/quantity.js';
+import type { Said } from '../measure/said.js';
 import type { Owner } from '../ring/owner.js';
 import type { Shop } from '../settings/shop.js';
 import { cutsFor, endsAlong, kerfAlong, meanLength, pieceAlong, type StripSetting } from './cutting.js';
@@ -12,7 +13,7 @@ export interface Panel {
   readonly owner: Owner;
   readonly wood: string;
   /** What the pieces that come from it are called. */
-  readonly name: string;
+  readonly name: Said;
   readonly shape: PanelStock['shape'];
   readonly count: number;
   readonly lengthMm: Mm;

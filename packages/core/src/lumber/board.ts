@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { length, number, text } from '../measure/field.js';
-import { INCH, sayMm } from '../measure/format.js';
+import { INCH } from '../measure/format.js';
 import { type Mm, mm } from '../measure/quantity.js';
 import type { Reason } from '../measure/reason.js';
+import { forZod, say, sayMm } from '../measure/said.js';
 import { boardFeet } from '../measure/volume.js';
 import { QUARTERS } from './quarters.js';
 
@@ -45,7 +46,9 @@ function defectsWithin({ lengthMm, widthMm, defects }: Omit<Fields, 'id'>, conte
       context.addIssue({
         code: 'custom',
         path: ['defects', i],
-        message: `Defect ${i + 1} reaches to ${sayMm(defect.xMm + defect.lengthMm)} × ${sayMm(defect.yMm + defect.widthMm)}; the board is ${sayMm(lengthMm)} × ${sayMm(widthMm)}.`,
+        message: forZod(
+          say`Defect ${i + 1} reaches to ${sayMm(defect.xMm + defect.lengthMm)} × ${sayMm(defect.yMm + defect.widthMm)}; the board is ${sayMm(lengthMm)} × ${sayMm(widthMm)}.`,
+        ),
       });
   });
 }
@@ -152,6 +155,6 @@ function cutsBeside(whole: Section, defect: Section, kerfMm: number): Section[][
 export const tooNarrow = ({ id, widthMm }: Board, leastMm: number): Reason => ({
   code: 'board-too-narrow',
   path: `boards.${id}`,
-  message: `A board is ${sayMm(widthMm)} wide; the narrowest strip of its wood needs ${sayMm(leastMm)}.`,
+  message: say`A board is ${sayMm(widthMm)} wide; the narrowest strip of its wood needs ${sayMm(leastMm)}.`,
   limits: { least: leastMm },
 });

@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
 import { volumeOfAll } from '../making/layOut.js';
 import { mm } from '../measure/quantity.js';
+import { plain } from '../measure/said.js';
 import * as edit from '../project/commands/edits.js';
 import { after, placeIn, planned, rings } from '../testing/pieces.js';
 import type { WoodLedger } from './ledger.js';
@@ -36,9 +37,15 @@ describe('wood of feature rings', () => {
     const vase = demo('Drystone');
     const ring = rings(vase)[4]!;
     if (!ring.made.ok) throw new Error('ring');
-    const boards = ring.made.value.figures.find(({ name }) => name === 'Boards')!.value;
+    const boards = ring.made.value.figures.find(({ key }) => key === 'boards')!.value;
     const layers = planned(vase).lumber.panels.filter(({ owner }) => placeIn(vase)(owner) === 4);
-    expect(layers.map(({ name }) => name)).toEqual(['Layer 1', 'Layer 2', 'Layer 3', 'Layer 4', 'Layer 5']);
+    expect(layers.map(({ name }) => plain(name))).toEqual([
+      'Layer 1',
+      'Layer 2',
+      'Layer 3',
+      'Layer 4',
+      'Layer 5',
+    ]);
     for (const layer of layers) {
       expect(layer.count).toBe(boards);
       // Layers are planed before they are glued: nothing is sanded off their faces later.
@@ -83,7 +90,7 @@ describe('checks of feature rings', () => {
     );
     const check = planned(bowl).checks.find(({ code }) => code === 'layer-line')!;
     expect(check.owners.map(placeIn(bowl))).toEqual([5]);
-    expect(check.message).toMatch(/The bottom of plug 1 .* outside by .* is left inside/);
+    expect(plain(check.message)).toMatch(/The bottom of plug 1 .* outside by .* is left inside/);
   });
   test('too few rows to read are told once a run', () => {
     const vase = demo('Conjurer');
@@ -91,6 +98,6 @@ describe('checks of feature rings', () => {
     const one = after(vase, edit.setParams([3], 'illusion', { rows: 1 }));
     const told = planned(one).checks.filter(({ code }) => code === 'too-few-to-read');
     expect(told).toHaveLength(1);
-    expect(told[0]!.message).toMatch(/Ring 4 alone is too few to read as blocks; it takes 3/);
+    expect(plain(told[0]!.message)).toMatch(/Ring 4 alone is too few to read as blocks; it takes 3/);
   });
 });

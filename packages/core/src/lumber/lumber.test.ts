@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { layOut, volumeOf } from '../making/layOut.js';
 import { INCH } from '../measure/format.js';
 import { fromDegrees, mm, rad } from '../measure/quantity.js';
+import { plain } from '../measure/said.js';
 import { plan } from '../project/plan.js';
 import { prepare } from '../project/prepare.js';
 import { ringOwner, rollOf } from '../ring/owner.js';
@@ -137,7 +138,7 @@ test('a board foot by hand: one disc 9.875 in square from 4/4, kerf 1/8, no allo
     allowances: { outsideMm: mm(0), insideMm: mm(0) },
   };
   const planned = plan(disc, { ...shop, wastePercent: 0, ripKerfMm: mm(INCH / 8) });
-  if (!planned.ok) throw new Error(planned.reasons[0]!.message);
+  if (!planned.ok) throw new Error(plain(planned.reasons[0]!.message));
   expect(planned.value.lumber.woods[0]!.boardFeet).toBeCloseTo(100 / 144, 9);
   expect(planned.value.lumber.woods[0]!.ledger.shavings).toBeCloseTo(0, 6);
 });

@@ -1,6 +1,6 @@
-import { sayMm } from '../measure/format.js';
 import { remembered, rememberedTogether } from '../measure/memo.js';
 import type { Reason } from '../measure/reason.js';
+import { say, sayMm } from '../measure/said.js';
 import { boardFeet } from '../measure/volume.js';
 import { type Owner, type Roll, rollOf } from '../ring/owner.js';
 import type { Shop } from '../settings/shop.js';
@@ -130,7 +130,7 @@ function whyTooThick(planedMm: number, owner: Owner, roll: Roll): Reason[] {
     {
       code: 'too-thick',
       path: roll.pathOf(owner),
-      message: `${roll.titleOf(owner)} is cut from wood planed to ${sayMm(planedMm)}; the thickest lumber sold, ${thickest.name}, gives ${sayMm(thickest.surfacedMm)}. Use two rings, or glue boards face to face.`,
+      message: say`${roll.titleOf(owner)} is cut from wood planed to ${sayMm(planedMm)}; the thickest lumber sold, ${thickest.name}, gives ${sayMm(thickest.surfacedMm)}. Use two rings, or glue boards face to face.`,
       limits: { most: thickest.surfacedMm },
     },
   ];

@@ -1,6 +1,9 @@
-import type { Figure, LayerLine, Made, Warning } from '../making/contract.js';
+import type { LayerLine, Made } from '../making/contract.js';
+import type { Figure } from '../making/figures.js';
 import type { RingMaking } from '../making/registry.js';
-import type { Mm } from '../measure/quantity.js';
+import type { Step } from '../making/step.js';
+import type { Warning } from '../making/warnings.js';
+import type { Mm, Rad } from '../measure/quantity.js';
 import type { Reason } from '../measure/reason.js';
 import type { RingNeed } from '../ring/need.js';
 import type { Band } from '../ring/overlap.js';
@@ -25,6 +28,8 @@ export interface RingPlan {
   readonly wallAlong: Band;
   readonly need: RingNeed;
   readonly gives: Band | null;
+  /** How it is turned from the index mark, counter-clockwise from above: in its segments, and as an angle. */
+  readonly turn: { readonly segments: number; readonly angle: Rad };
   /** Whether its size stands, whatever the form asks for: pieces cut, or the ring made and measured. */
   readonly fixed: boolean;
   readonly cornerMm: Mm;
@@ -40,6 +45,8 @@ export interface RingPlan {
   readonly reads: Made['reads'];
   readonly figures: readonly Figure[];
   readonly warnings: readonly Warning[];
+  /** What is done to make it, in order. */
+  readonly steps: readonly Step[];
   /** Least area by which an end of a segment is glued to the ring below, mm²; only where one of the two has gaps. */
   readonly contactMm2: number | null;
 }

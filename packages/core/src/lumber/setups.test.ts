@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
 import { mm } from '../measure/quantity.js';
+import { plain } from '../measure/said.js';
 import * as edit from '../project/commands/edits.js';
 import { plan } from '../project/plan.js';
 import { rollOf } from '../ring/owner.js';
@@ -40,7 +41,7 @@ describe('settings of the saw', () => {
   test('24 segments: 7.5° from square, a wedge of 15°, and a first test cut that says so', () => {
     const [setup] = setupsOf(planned(cup!).lumber);
     expect((setup!.cutAngle * 180) / Math.PI).toBeCloseTo(7.5, 9);
-    expect(setupSteps(setup!).join(' ')).toMatch(
+    expect(setupSteps(setup!).map(plain).join(' ')).toMatch(
       /7.5° from square; a wedge of 15°.*First test cut: two pieces of/,
     );
   });

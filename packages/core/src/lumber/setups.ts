@@ -1,6 +1,6 @@
 import type { Cutting, Hand } from '../making/stock.js';
-import { formatAngle, sayMm } from '../measure/format.js';
 import { type Mm, mm, type Rad, rad } from '../measure/quantity.js';
+import { type Said, say, sayMm, sayRad } from '../measure/said.js';
 import { SAME_ANGLE, SAME_LENGTH } from '../measure/tolerance.js';
 import { eachOnce, type Owner, type Roll } from '../ring/owner.js';
 import type { Lumber, StripListEntry } from './lumber.js';
@@ -102,18 +102,18 @@ function stopsOf(list: StripListEntry): Stop[] {
 }
 
 /** What is set and tried first, as sentences. */
-export function setupSteps({ cutAngle, bladeTilt, wedge, cutting, stops }: Setup): string[] {
+export function setupSteps({ cutAngle, bladeTilt, wedge, cutting, stops }: Setup): Said[] {
   const first = stops[0];
   const square = cutAngle < SAME_ANGLE;
   return [
     square
       ? 'Set the fence square to the blade.'
-      : `Set the fence to ${formatAngle(cutAngle)} from square; a wedge of ${formatAngle(wedge)} between two fences, or between fence and blade turned over once, sets it better than the scale.`,
-    ...(bladeTilt > SAME_ANGLE ? [`Tilt the blade by ${formatAngle(bladeTilt)}.`] : []),
+      : say`Set the fence to ${sayRad(cutAngle)} from square; a wedge of ${sayRad(wedge)} between two fences, or between fence and blade turned over once, sets it better than the scale.`,
+    ...(bladeTilt > SAME_ANGLE ? [say`Tilt the blade by ${sayRad(bladeTilt)}.`] : []),
     HOW[cutting],
     ...(first && !square
       ? [
-          `First test cut: two pieces of ${sayMm(first.edgeMm)} long edge, put together on a flat: their outer faces have to stand at ${formatAngle(wedge)} to each other. Then dry-fit half a ring.`,
+          say`First test cut: two pieces of ${sayMm(first.edgeMm)} long edge, put together on a flat: their outer faces have to stand at ${sayRad(wedge)} to each other. Then dry-fit half a ring.`,
         ]
       : []),
   ];

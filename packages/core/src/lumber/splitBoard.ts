@@ -1,6 +1,6 @@
-import { sayMm } from '../measure/format.js';
 import { mm } from '../measure/quantity.js';
 import { done, type Result, refuse } from '../measure/reason.js';
+import { say, sayMm } from '../measure/said.js';
 import type { Board, NewBoard, Section } from './board.js';
 import type { LaidBoard, WoodLayout } from './layout/placed.js';
 
@@ -40,7 +40,7 @@ export function splitBoard(
     return refuse(
       'split',
       'atMm',
-      `The board is ${sayMm(whole)} ${way === 'across' ? 'long' : 'wide'}: the cut can lie from ${sayMm(least)} to ${sayMm(whole - kerfMm - least)}.`,
+      say`The board is ${sayMm(whole)} ${way === 'across' ? 'long' : 'wide'}: the cut can lie from ${sayMm(least)} to ${sayMm(whole - kerfMm - least)}.`,
       { least, most: whole - kerfMm - least },
     );
   const parts: Section[] =

@@ -1,7 +1,7 @@
 import type { Cutting, Hand } from '../making/stock.js';
-import { sayMm } from '../measure/format.js';
 import { type Mm, mm, type Rad } from '../measure/quantity.js';
 import { done, type Result, refuse } from '../measure/reason.js';
+import { say, sayMm } from '../measure/said.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import type { Owner, Roll } from '../ring/owner.js';
 import type { Shop } from '../settings/shop.js';
@@ -140,7 +140,7 @@ function withoutLength(cut: Cut, roll: Roll): Result<never> {
   return refuse(
     'segment-without-length',
     cut.owner === null ? '' : roll.pathOf(cut.owner),
-    `${whose} would have no length along its strip: the strip is too wide for its angle. Take a smaller step of widths.`,
+    say`${whose} would have no length along its strip: the strip is too wide for its angle. Take a smaller step of widths.`,
   );
 }
 
@@ -149,7 +149,7 @@ function tooLong(cut: Cut, needed: number, shop: Shop, roll: Roll): Result<never
   return refuse(
     'segment-longer-than-strip',
     cut.owner === null ? 'shop.stripLengthMm' : roll.pathOf(cut.owner),
-    `${whose} needs a strip of ${sayMm(needed)} with its trim and hold-back, and strips are ${sayMm(shop.stripLengthMm)} long: use more segments or longer strips.`,
+    say`${whose} needs a strip of ${sayMm(needed)} with its trim and hold-back, and strips are ${sayMm(shop.stripLengthMm)} long: use more segments or longer strips.`,
     { most: shop.stripLengthMm },
   );
 }

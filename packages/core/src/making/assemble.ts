@@ -2,10 +2,7 @@ import type { LaidPiece, Made } from './contract.js';
 import { layOut } from './layOut.js';
 import { samplerOf } from './sampler.js';
 
-type Given = Pick<
-  Made,
-  'heightMm' | 'gives' | 'repeats' | 'cornerMm' | 'groups' | 'kinds' | 'steps' | 'cautions'
-> & {
+type Given = Pick<Made, 'heightMm' | 'gives' | 'repeats' | 'cornerMm' | 'groups' | 'kinds' | 'steps'> & {
   /** A piece that goes from the ring's bottom to its top, or the parts of one that is shaped otherwise. */
   lay(place: number): Rising | readonly LaidPiece[];
 };

@@ -1,13 +1,16 @@
 import type { z } from 'zod';
 import type { Mm, Rad } from '../measure/quantity.js';
 import type { Result } from '../measure/reason.js';
+import type { Said } from '../measure/said.js';
 import type { RingNeed } from '../ring/need.js';
 import type { Band } from '../ring/overlap.js';
 import type { Point } from '../ring/plane.js';
-import type { CautionId } from '../settings/cautions.js';
+import type { Figure } from './figures.js';
 import type { StepPicture } from './picture.js';
+import type { Step } from './step.js';
 import type { Stock } from './stock.js';
 import type { MeantTone } from './tone.js';
+import type { Warning } from './warnings.js';
 
 /** Places of one sort: segments, spacers, a plug. They are numbered one group after the other. */
 export interface PlaceGroup {
@@ -23,7 +26,7 @@ export type GrainWay = 'along' | 'outwards' | 'upright' | 'across';
 
 /** One kind of piece of a ring: all of one size as they are sawn. */
 export interface PieceKind {
-  readonly name: string;
+  readonly name: Said;
   readonly grain: GrainWay;
   readonly heightMm: Mm;
   readonly stock: Stock;
@@ -47,25 +50,12 @@ export interface LaidPiece {
 
 /** A line between two places of one piece that turning must not break through: where it is nearest to the axis, and farthest. */
 export interface LayerLine {
-  readonly name: string;
+  readonly name: Said;
   readonly nearMm: number;
   readonly farMm: number;
   /** Heights above the ring's bottom between which it lies; left out where it goes all the way up. */
   readonly fromMm?: number;
   readonly toMm?: number;
-}
-
-/** A figure that only this way of making has. */
-export interface Figure {
-  readonly name: string;
-  readonly value: number;
-  readonly unit: 'mm' | 'rad' | 'mm2' | 'pieces';
-}
-
-/** Something to look at in a ring that can be made all the same. */
-export interface Warning {
-  readonly code: string;
-  readonly message: string;
 }
 
 /** A ring that can be made: prepared once, then asked as often as a drawing likes. */
@@ -100,10 +90,9 @@ export interface Made {
   placeAt(x: number, y: number, z: number): number | null;
   /** What is written on the piece at a place, where its order matters; null where it does not. */
   mark(place: number): string | null;
-  /** What is done, in order; lengths in mm. */
-  steps(): readonly string[];
-  readonly cautions: readonly CautionId[];
-  /** The steps of a glue-up as pictures, where there is more to it than sawing and gluing segments. */
+  /** What is done, in order, where so much in all (mm) is sanded off the faces of the glued ring. */
+  steps(sandedOffMm: number): readonly Step[];
+  /** The glue-up as pictures, each with the step that it shows, where there is more to it than sawing and gluing segments. */
   pictures?(): readonly StepPicture[];
 }
 

@@ -1,3 +1,4 @@
+import type { Said } from '../measure/said.js';
 import type { Point } from '../ring/plane.js';
 
 /** Something drawn in a step: an outline (x to the right, y up, mm) and the place whose wood it has; null for none. */
@@ -24,9 +25,11 @@ export interface PictureLine {
 
 /** One step of a glue-up as a picture: board, slices, block, segment, ring. */
 export interface StepPicture {
+  /** The id of the step that it shows. */
+  readonly step: string;
   readonly title: string;
   /** What is seen, and from where. */
-  readonly says: string;
+  readonly says: Said;
   /** Drawn in their order, later ones over earlier ones. */
   readonly parts: readonly PicturePart[];
   readonly lines: readonly PictureLine[];

@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { length } from '../measure/field.js';
-import { sayMm } from '../measure/format.js';
 import { mm } from '../measure/quantity.js';
+import { forZod, say, sayMm } from '../measure/said.js';
 import type { Point } from '../ring/plane.js';
 import { polar } from '../ring/plane.js';
 import type { PieceKind, PlaceGroup } from './contract.js';
+import { type Step, step } from './step.js';
 import { nearest } from './wedge.js';
 
 /** A turned plug in the middle, where points never meet well: its diameter, and the drill that the hole is begun with. */
@@ -17,7 +18,9 @@ export const plugSchema = z
     path: ['drillMm'],
     error: ({ input }) => {
       const { diameterMm, drillMm } = input as { diameterMm: number; drillMm: number };
-      return `The drill is ${sayMm(drillMm)} and the plug ${sayMm(diameterMm)}; the drill cannot be larger than the plug.`;
+      return forZod(
+        say`The drill is ${sayMm(drillMm)} and the plug ${sayMm(diameterMm)}; the drill cannot be larger than the plug.`,
+      );
     },
   });
 
@@ -46,13 +49,20 @@ export function plugKind(plug: Plug | undefined, heightMm: number, place: number
   ];
 }
 
-export const plugSteps = (plug: Plug | undefined): string[] =>
+export const plugSteps = (plug: Plug | undefined): Step[] =>
   plug
     ? [
-        plug.drillMm < plug.diameterMm
-          ? `Drill ${sayMm(plug.drillMm)} through the middle and bore the hole out to ${sayMm(plug.diameterMm)}.`
-          : `Drill ${sayMm(plug.drillMm)} through the middle.`,
-        `Turn a plug of ${sayMm(plug.diameterMm)} and glue it in.`,
+        step(
+          'drill',
+          'drill',
+          plug.drillMm < plug.diameterMm
+            ? say`Drill ${sayMm(plug.drillMm, 'diameter')} through the middle and bore the hole out to ${sayMm(plug.diameterMm)}.`
+            : say`Drill ${sayMm(plug.drillMm, 'diameter')} through the middle.`,
+          ['drill'],
+        ),
+        step('plug', 'lathe', say`Turn a plug of ${sayMm(plug.diameterMm, 'diameter')} and glue it in.`, [
+          'lathe',
+        ]),
       ]
     : [];
 

@@ -1,9 +1,10 @@
 import { whole } from '../measure/field.js';
-import { formatAngle, sayMm } from '../measure/format.js';
 import { mm, type Rad, rad, TURN } from '../measure/quantity.js';
 import { type Result, refuse } from '../measure/reason.js';
+import { type Said, say, sayMade, sayMm, sayRad } from '../measure/said.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import type { CautionId } from '../settings/cautions.js';
+import { type Step, step } from './step.js';
 import type { StripStock } from './stock.js';
 import type { Faces } from './wedge.js';
 
@@ -42,19 +43,52 @@ export const withoutWidth = (outerMm: number, innerMm: number): Result<never> | 
     : refuse(
         'ring-no-width',
         'innerMm',
-        `The ring has no width: outside ${sayMm(outerMm)}, inside ${sayMm(innerMm)}.`,
+        say`The ring has no width: outside ${sayMm(outerMm)}, inside ${sayMm(innerMm)}.`,
       );
 
 export const setTheSaw = (
   { cutAngle, bladeTilt, longEdgeMm }: StripStock,
   pieces: number,
   how = 'turning the strip over between cuts',
-): string => {
-  const tilt = bladeTilt === 0 ? '' : ` and the blade to ${formatAngle(bladeTilt)}`;
-  return `Set the saw to ${formatAngle(cutAngle)} from square${tilt} and the stop so that the long edge is ${sayMm(longEdgeMm)}; cut ${pieces} segments, ${how}, and one to test the setting.`;
+  cautions: readonly CautionId[] = [],
+): Step => {
+  const tilt = bladeTilt === 0 ? '' : say` and the blade to ${sayRad(bladeTilt, 'blade-tilt')}`;
+  return step(
+    'saw',
+    'saw',
+    say`Set the saw to ${sayRad(cutAngle, 'cut-angle')} from square${tilt} and the stop so that the long edge is ${sayMm(longEdgeMm, 'stop')}; cut ${sayMade(pieces)} segments, ${how}, and one to test the setting.`,
+    [...SEGMENT_CAUTIONS, ...cautions],
+  );
 };
 
-export const planeAndRip = ({ thicknessMm, widthMm }: StripStock, what = 'the ring’s thickness'): string =>
-  `Plane strips to ${what}, ${sayMm(thicknessMm)} and what is sanded off, and rip them ${sayMm(widthMm)} wide.`;
+/** A thickness that wood is planed to, where so much of it is sanded off once it is glued. */
+export const planedTo = (thickMm: number, sandedOffMm: number): Said =>
+  sandedOffMm > 0
+    ? say`${sayMm(thickMm + sandedOffMm, 'thickness')} (${sayMm(thickMm)} and ${sayMm(sandedOffMm)} that is sanded off)`
+    : say`${sayMm(thickMm, 'thickness')}`;
 
-export const GLUE_RING = 'Dry-fit the ring, close the last joint, then glue.';
+export const planeAndRip = ({ thicknessMm, widthMm }: StripStock, sandedOffMm: number): Step =>
+  step(
+    'rip',
+    'planer',
+    say`Plane strips to ${planedTo(thicknessMm, sandedOffMm)} and rip them ${sayMm(widthMm, 'width')} wide.`,
+    ['dust'],
+  );
+
+export const GLUE_RING: Step = step('glue', 'clamps', 'Dry-fit the ring, close the last joint, then glue.');
+
+/** Joints that lean: a band alone lets them slide. */
+export const GLUE_LEANING: Step = step(
+  'glue',
+  'clamps',
+  'Dry-fit the ring and close the last joint, then glue between stiff plates that squeeze from above and below as well as with a band: leaning joints slide apart under a band alone.',
+);
+
+/** Thin parallel pieces between segments. */
+export const spacersStep = (count: number, thickMm: number, longMm: number, why = ''): Step =>
+  step(
+    'spacers',
+    'planer',
+    say`Plane ${sayMade(count)} spacers to ${sayMm(thickMm, 'thickness')}, each ${sayMm(longMm, 'length')} long${why}.`,
+    ['thin-stock', 'dust'],
+  );

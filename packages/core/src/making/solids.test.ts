@@ -1,6 +1,7 @@
 import Module from 'manifold-3d';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { mm } from '../measure/quantity.js';
+import { plain } from '../measure/said.js';
 import type { LaidPiece, Made } from './contract.js';
 import { layOut, volumeOf } from './layOut.js';
 import { begun, makeRing, type ParamsOf, type RingMaking } from './registry.js';
@@ -253,7 +254,7 @@ const examples: readonly (readonly [string, RingMaking, outer: number, inner: nu
 describe.each(examples)('%s', (_, making, outer, inner, height) => {
   const ring = () => {
     const made = makeRing(making, { outerMm: mm(outer), innerMm: mm(inner), heightMm: mm(height) });
-    if (!made.ok) throw new Error(made.reasons[0]!.message);
+    if (!made.ok) throw new Error(plain(made.reasons[0]!.message));
     return made.value;
   };
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { sayMm } from './format.js';
 import type { Mm } from './quantity.js';
+import { forZod, say, sayMm } from './said.js';
 
 /** Letters of what was given that a sentence shows. */
 const SHOWN = 40;
@@ -42,7 +42,7 @@ export function length(label: string, least: number, most: number): z.ZodType<Mm
     abort: true,
     error: ({ input }: { input?: unknown }) => {
       const given = typeof input === 'number' && Number.isFinite(input) ? sayMm(input) : shown(input);
-      return `${label} is ${given}; it has to be a length from ${sayMm(least)} to ${sayMm(most)}.`;
+      return forZod(say`${label} is ${given}; it has to be a length from ${sayMm(least)} to ${sayMm(most)}.`);
     },
   };
   return z.number(sentence).min(least, sentence).max(most, sentence) as unknown as z.ZodType<Mm, number>;

@@ -1,4 +1,4 @@
-import { degrees, type Mm, mm, type Rad } from './quantity.js';
+import { degrees, type Mm, type Rad } from './quantity.js';
 import { SHOWN_EXACT } from './tolerance.js';
 
 /** How lengths are shown and, for numbers without a unit, read. */
@@ -48,17 +48,3 @@ export const formatAngle = (angle: Rad): string => `${trimZeros(degrees(angle).t
 /** Drops zeros after the decimal point, and the point when nothing is left behind it. */
 export const trimZeros = (figure: string): string =>
   figure.includes('.') ? figure.replace(/\.?0+$/, '').replace(/^-0$/, '0') : figure;
-
-/** A length as it stands in the core's sentences, always millimetres; `sentenceIn` turns it into the user's units. */
-export const sayMm = (value: number): string => `${trimZeros(value.toFixed(2))} mm`;
-
-/** A sentence of the core with every length in it shown in the user's units. */
-export const sentenceIn = (sentence: string, system: UnitSystem): string =>
-  sentence.replace(/(-?\d+(?:\.\d+)?) mm\b/g, (_, figure) => inSentence(mm(Number(figure)), system));
-
-/** As `formatLength`, without the sign of the rest; lengths under 1/128 in as decimals, or they would read as nothing. */
-function inSentence(length: Mm, system: UnitSystem): string {
-  const vanishes = length !== 0 && Math.abs(length) < INCH / 128;
-  const shown = formatLength(length, system === 'inch-fraction' && vanishes ? 'inch-decimal' : system);
-  return shown.replace(/[+−]$/, '');
-}

@@ -1,4 +1,5 @@
 import type { Reason } from './reason.js';
+import type { ReasonCode } from './reasonCodes.js';
 
 /**
  * What anything given may come to, whatever it is, before a schema, a loop or an allocation sees it. The largest piece
@@ -42,7 +43,7 @@ export function overLimits(given: unknown): Reason | null {
   return null;
 }
 
-const over = (code: string, message: string, most: number): Reason => ({
+const over = (code: ReasonCode, message: string, most: number): Reason => ({
   code,
   path: '',
   message,

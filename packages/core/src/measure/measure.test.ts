@@ -1,13 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { editableLength, formatAngle, formatLength, sentenceIn, UNIT_SYSTEMS } from './format.js';
+import { editableLength, formatAngle, formatLength, UNIT_SYSTEMS } from './format.js';
 import { parseLength } from './parse.js';
 import { fromDegrees, mm } from './quantity.js';
+import { forZod, fromZod, plain, quantitiesOf, say, sayList, sayMm, sayRad, sentenceIn } from './said.js';
 import { BOARD_FOOT, boardFeet } from './volume.js';
 
 const read = (text: string, system: (typeof UNIT_SYSTEMS)[number] = 'inch-fraction') => {
   const result = parseLength(text, system);
-  return result.ok ? (result.value as number) : result.reasons[0]!.message;
+  return result.ok ? (result.value as number) : plain(result.reasons[0]!.message);
 };
 
 describe('reading lengths', () => {
@@ -65,10 +66,20 @@ describe('showing lengths', () => {
   });
 
   test('sentences follow the user’s units', () => {
-    expect(sentenceIn('Ring 2 is 25.4 mm tall, 12 segments.', 'inch-fraction')).toBe(
-      'Ring 2 is 1" tall, 12 segments.',
-    );
-    expect(sentenceIn('Ring 2 is 25.4 mm tall.', 'mm')).toBe('Ring 2 is 25.4 mm tall.');
+    const said = say`Ring ${2} is ${sayMm(25.4)} tall, ${12} segments at ${sayRad(Math.PI / 12, 'cut-angle')}.`;
+    expect(sentenceIn(said, 'inch-fraction')).toBe('Ring 2 is 1" tall, 12 segments at 15°.');
+    expect(sentenceIn(said, 'mm')).toBe('Ring 2 is 25.4 mm tall, 12 segments at 15°.');
+    expect(sentenceIn(say`Off by ${sayMm(0.1)}.`, 'inch-fraction')).toBe('Off by 0.004".');
+  });
+
+  test('sentences keep their quantities, whatever they are put into', () => {
+    const inner = say`${sayMm(3)} thick`;
+    const said = say`${'Spacers'}: ${sayList([inner, say`${sayMm(5)} long`], '; ')}.`;
+    expect(quantitiesOf(said).map(({ value }) => value)).toEqual([3, 5]);
+    expect(plain(said)).toBe('Spacers: 3 mm thick; 5 mm long.');
+    expect(say`nothing in ${'it'}`).toBe('nothing in it');
+    expect(fromZod(forZod(said))).toEqual(said);
+    expect(plain(fromZod(forZod('[sic] as it is')))).toBe('[sic] as it is');
   });
 });
 

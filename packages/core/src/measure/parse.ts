@@ -1,6 +1,7 @@
 import { INCH, type UnitSystem } from './format.js';
 import { type Mm, mm } from './quantity.js';
 import { done, type Result, refuse } from './reason.js';
+import { say } from './said.js';
 
 const UNITS: Record<string, number> = {
   mm: 1,
@@ -62,5 +63,5 @@ const notALength = (text: string, path: string): Result<never> =>
   refuse(
     'not-a-length',
     path,
-    `“${text.trim()}” is not a length; write it like 1 3/8, 1.375, 3/4 + 1/32 or 35mm.`,
+    say`“${text.trim()}” is not a length; write it like 1 3/8, 1.375, 3/4 + 1/32 or 35mm.`,
   );

@@ -1,11 +1,15 @@
+import type { ReasonCode } from './reasonCodes.js';
+import type { Said } from './said.js';
+import { say } from './said.js';
+
 /**
  * What is wrong with something a user gave, as data: the same sentence in a form, in the API's 422 and in the
- * terminal. `path` names the field (`rings.3.heightMm`), `limits` what would have been allowed.
+ * terminal, in the units of whoever reads it. `path` names the field (`rings.3.heightMm`), `limits` what would have been allowed.
  */
 export interface Reason {
-  readonly code: string;
+  readonly code: ReasonCode;
   readonly path: string;
-  readonly message: string;
+  readonly message: Said;
   readonly limits?: Readonly<Record<string, number | string>>;
 }
 
@@ -22,20 +26,16 @@ const MOST_TOLD = 60;
 
 /** Refuses for a list of reasons, of any length. */
 export function refusedFor(reasons: readonly Reason[], found = reasons.length): Result<never> {
-  const told = reasons.slice(0, MOST_TOLD);
+  const told: Reason[] = reasons.slice(0, MOST_TOLD);
   const more = found - told.length;
   if (more > 0)
     told.push({
       code: 'and-more',
       path: '',
-      message: `And ${more} more ${more === 1 ? 'thing is' : 'things are'} wrong.`,
+      message: say`And ${more} more ${more === 1 ? 'thing is' : 'things are'} wrong.`,
     });
   return { ok: false, reasons: told };
 }
 
-export const refuse = (
-  code: string,
-  path: string,
-  message: string,
-  limits?: Reason['limits'],
-): Result<never> => refused(limits ? { code, path, message, limits } : { code, path, message });
+export const refuse = (code: string, path: string, message: Said, limits?: Reason['limits']): Result<never> =>
+  refused({ code, path, message, ...(limits && { limits }) } as Reason);

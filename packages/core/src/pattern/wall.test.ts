@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
+import { plain } from '../measure/said.js';
 import { prepare } from '../project/prepare.js';
 import type { Project } from '../project/schema.js';
 import { bordersIn, wallOf } from '../project/wall.js';
@@ -12,7 +13,7 @@ import { middleOf } from './showing.js';
 
 const prepared = (project: Project) => {
   const made = prepare(project);
-  if (!made.ok) throw new Error(made.reasons[0]!.message);
+  if (!made.ok) throw new Error(plain(made.reasons[0]!.message));
   return made.value;
 };
 const cup = prepared(demoProjects()[0]!);

@@ -2,12 +2,14 @@ import { radiusAt } from '../form/curve.js';
 import type { Vessel } from '../form/vessel.js';
 import type { OwnedPieces } from '../lumber/wants.js';
 import type { LaidPiece, Made } from '../making/contract.js';
+import type { Step } from '../making/step.js';
 import { type Mm, mm } from '../measure/quantity.js';
 import { bandOwner } from '../ring/owner.js';
 import { polar } from '../ring/plane.js';
 import type { Reach } from '../ring/reach.js';
 import { type Cut, type Cuts, type Slant, stretchesRound } from '../ring/slant.js';
 import { dot } from '../ring/space.js';
+import { bandSteps } from './bandSteps.js';
 
 /** A slanted band as it lies in the piece. It is shown behind the rings: band i under the number of rings + i. */
 export interface PreparedBand {
@@ -136,7 +138,6 @@ function madeBand({ lengthMm, widthMm, thicknessMm }: Board, outerMm: number, he
     placeAt: () => 0,
     mark: () => null,
     steps: () => [],
-    cautions: ['round-work', 'bandsaw', 'dust'],
   };
 }
 
@@ -144,6 +145,8 @@ function madeBand({ lengthMm, widthMm, thicknessMm }: Board, outerMm: number, he
 export interface PlannedBand {
   readonly id: string;
   readonly pieces: readonly OwnedPieces[];
+  /** What is done to make it, in order. */
+  readonly steps: readonly Step[];
 }
 
 /** The boards of all bands as pieces. */
@@ -163,4 +166,5 @@ export const plannedBands = (
         volumeMm3: lengthMm * widthMm * slant.thicknessMm,
       },
     ],
+    steps: bandSteps(slant, lengthMm, widthMm),
   }));

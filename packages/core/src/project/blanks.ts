@@ -1,6 +1,7 @@
 import type { MadeBlank } from '../blank/contract.js';
 import { BLANKS, blankPieces, makeBlank } from '../blank/registry.js';
 import type { OwnedPieces } from '../lumber/wants.js';
+import type { Step } from '../making/step.js';
 import type { Result } from '../measure/reason.js';
 import type { Project } from './schema.js';
 
@@ -10,6 +11,8 @@ export interface PlannedBlank {
   readonly name: string;
   readonly made: Result<MadeBlank>;
   readonly pieces: readonly OwnedPieces[];
+  /** What is done to make it, in order. */
+  readonly steps: readonly Step[];
 }
 
 export function plannedBlanks(
@@ -19,7 +22,7 @@ export function plannedBlanks(
   return blanks.map(({ id, making, woods }) => {
     const made = makeBlank(making);
     const pieces = made.ok ? blankPieces(made.value, id, (place) => woodOf.get(woods[place]!)!) : [];
-    return { id, name: BLANKS[making.kind].name, made, pieces };
+    return { id, name: BLANKS[making.kind].name, made, pieces, steps: made.ok ? made.value.steps() : [] };
   });
 }
 

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
+import { plain } from '../measure/said.js';
 import { after } from '../testing/pieces.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
 import * as edit from './commands/edits.js';
@@ -11,7 +12,7 @@ import { cellAspect, trueTurns } from './wall.js';
 const cup = demoProjects()[0]!;
 const prepared = (project: Project) => {
   const made = prepare(project);
-  if (!made.ok) throw new Error(made.reasons[0]!.message);
+  if (!made.ok) throw new Error(plain(made.reasons[0]!.message));
   return made.value;
 };
 const pairsIn = (project: Project) =>

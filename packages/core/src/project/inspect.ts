@@ -2,6 +2,7 @@ import { blankPlaces } from '../blank/registry.js';
 import { vesselOf } from '../form/vessel.js';
 import { bodyOf, oneWoodOf, placesOf } from '../making/registry.js';
 import { type Reason, type Result, refusedFor } from '../measure/reason.js';
+import { say } from '../measure/said.js';
 import { judged } from './judged.js';
 import { type Project, projectSchema } from './schema.js';
 import { upgraded } from './upgrade.js';
@@ -44,26 +45,26 @@ function woodReasons(project: Project): Reason[] {
       reasons.push({
         code: 'ring-id-twice',
         path: `${where}.id`,
-        message: `Ring ${i + 1}: the id “${ring.id}” is taken by a ring below.`,
+        message: say`Ring ${i + 1}: the id “${ring.id}” is taken by a ring below.`,
       });
     if (ring.woods.length !== places)
       reasons.push({
         code: 'wood-count',
         path: `${where}.woods`,
-        message: `Ring ${i + 1} has ${places} ${places === 1 ? 'place' : 'places'} and ${ring.woods.length} woods; it needs one wood for each place.`,
+        message: say`Ring ${i + 1} has ${places} ${places === 1 ? 'place' : 'places'} and ${ring.woods.length} woods; it needs one wood for each place.`,
       });
     if (ring.motif !== undefined && !project.motifs.some(({ id }) => id === ring.motif))
       reasons.push({
         code: 'motif-unknown',
         path: `${where}.motif`,
-        message: `Ring ${i + 1} names the motif “${ring.motif}”, which the project does not have.`,
+        message: say`Ring ${i + 1} names the motif “${ring.motif}”, which the project does not have.`,
       });
     reasons.push(...stockReasons(project, i), ...sliceReasons(project, i), ...leafReasons(project, i));
     for (const key of unknownWoods(ring.woods, keys))
       reasons.push({
         code: 'wood-unknown',
         path: `${where}.woods`,
-        message: `Ring ${i + 1} uses “${key}”, which is not in the palette.`,
+        message: say`Ring ${i + 1} uses “${key}”, which is not in the palette.`,
       });
   });
   return [...reasons, ...blankReasons(project, keys), ...slantReasons(project, keys)];
@@ -86,7 +87,7 @@ function blankReasons({ blanks = [] }: Project, keys: readonly string[]): Reason
       {
         code: 'blanks-large',
         path: 'blanks',
-        message: `The blanks have ${all} pieces in all; ${MOST_BLANK_PLACES} are allowed in a project.`,
+        message: say`The blanks have ${all} pieces in all; ${MOST_BLANK_PLACES} are allowed in a project.`,
         limits: { most: MOST_BLANK_PLACES },
       },
     ];
@@ -98,7 +99,7 @@ function blankReasons({ blanks = [] }: Project, keys: readonly string[]): Reason
         {
           code: 'wood-unknown',
           path,
-          message: `Blank ${i + 1} uses “${strange}”, which is not in the palette.`,
+          message: say`Blank ${i + 1} uses “${strange}”, which is not in the palette.`,
         },
       ];
     const places = blankPlaces(making);
@@ -157,13 +158,13 @@ function stockReasons({ rings, palette }: Project, index: number): Reason[] {
     reasons.push({
       code: 'stash-twice',
       path: `rings.${index}.making.item`,
-      message: `Ring ${index + 1}: the ring “${making.name}” from the stash is ring ${twice + 1} already; there is only one of it.`,
+      message: say`Ring ${index + 1}: the ring “${making.name}” from the stash is ring ${twice + 1} already; there is only one of it.`,
     });
   if (making.species.some((wood, place) => species.get(woods[place]!) !== wood))
     reasons.push({
       code: 'stash-woods',
       path: `rings.${index}.woods`,
-      message: `Ring ${index + 1} is “${making.name}” from the stash; its woods are what they are and cannot be painted over.`,
+      message: say`Ring ${index + 1} is “${making.name}” from the stash; its woods are what they are and cannot be painted over.`,
     });
   return reasons;
 }

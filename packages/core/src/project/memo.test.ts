@@ -2,6 +2,7 @@ import { freeze } from 'immer';
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
 import { mm } from '../measure/quantity.js';
+import { plain } from '../measure/said.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
 import { after } from '../testing/pieces.js';
 import * as edit from './commands/edits.js';
@@ -11,12 +12,12 @@ import type { Project } from './schema.js';
 
 const ringsOf = (project: Project) => {
   const prepared = prepare(project);
-  if (!prepared.ok) throw new Error(prepared.reasons[0]!.message);
+  if (!prepared.ok) throw new Error(plain(prepared.reasons[0]!.message));
   return prepared.value.rings;
 };
 const planOf = (project: Project) => {
   const planned = plan(project, DEFAULT_SHOP);
-  if (!planned.ok) throw new Error(planned.reasons[0]!.message);
+  if (!planned.ok) throw new Error(plain(planned.reasons[0]!.message));
   return planned.value;
 };
 /** What is never the same twice: functions. */

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
+import { plain } from '../measure/said.js';
 import { MOTIFS, motifOf } from '../pattern/motifs/registry.js';
 import { begunMotif, type MotifUse } from '../pattern/motifUse.js';
 import { after, change, planned, refusal, rings } from '../testing/pieces.js';
@@ -48,7 +49,7 @@ describe('a motif over rings', () => {
   test('painting over it makes it painted places, says so, and undo brings it back', () => {
     const piece = laid('spiral');
     const done = change(piece, edit.paint([{ ring: 8, place: 3, key: 'purpleheart' }]));
-    expect(done.note).toMatch(/^Spiral is painted places now/);
+    expect(plain(done.note ?? '')).toMatch(/^Spiral is painted places now/);
     expect(done.project.motifs).toEqual([]);
     const before = woods(piece);
     woods(done.project).forEach((ring, i) => {
@@ -122,7 +123,7 @@ describe('a motif over rings', () => {
   test('documents that do not fit together are refused', () => {
     const stray = { ...cup, rings: cup.rings.map((ring) => ({ ...ring, motif: 'm9' })) };
     const read = readProject(stray);
-    expect(read.ok ? '' : read.reasons[0]!.message).toMatch(/names the motif “m9”/);
+    expect(read.ok ? '' : plain(read.reasons[0]!.message)).toMatch(/names the motif “m9”/);
     const twice = { ...laid('stripes') };
     expect(readProject({ ...twice, motifs: [...twice.motifs, ...twice.motifs] }).ok).toBe(false);
   });

@@ -8,6 +8,7 @@ import type { RingPlan } from '../lumber/ringPlan.js';
 import { remembered, rememberedWhenFrozen } from '../measure/memo.js';
 import { type Mm, mm } from '../measure/quantity.js';
 import { done, type Result, refuse } from '../measure/reason.js';
+import { say } from '../measure/said.js';
 import { rollOf } from '../ring/owner.js';
 import type { Shop } from '../settings/shop.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
@@ -63,11 +64,11 @@ export function plan(
     return refuse(
       'species-unknown',
       `palette.${unknown}.wood`,
-      `The palette names the wood “${project.palette[unknown]!.wood}”, which is not among the woods here.`,
+      say`The palette names the wood “${project.palette[unknown]!.wood}”, which is not among the woods here.`,
     );
   const woodOf = woodsBy(project.palette);
   const { vessel, rings, bands, overTopMm, underFootMm } = prepared.value;
-  const plans = rings.map((ring, i) => ringPlan(ring, rings[i - 1], woodOf));
+  const plans = rings.map((ring, i) => ringPlan(ring, rings[i - 1], woodOf, shop.faceSandingMm));
   const blanks = plannedBlanks(project, woodOf);
   const beside = blanks.flatMap(({ pieces }) => pieces);
   const slants = plannedBands(bands, woodOf);

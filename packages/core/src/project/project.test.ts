@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
 import { STARTING_SHAPES } from '../form/starting.js';
 import { mm } from '../measure/quantity.js';
+import { plain } from '../measure/said.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
 import { readProject } from './inspect.js';
 import { plan } from './plan.js';
@@ -12,7 +13,7 @@ import { UPGRADES } from './upgrade.js';
 const cup = () => structuredClone(demoProjects()[0]!);
 const sentences = (given: unknown) => {
   const result = readProject(given);
-  return result.ok ? [] : result.reasons.map(({ message }) => message);
+  return result.ok ? [] : result.reasons.map(({ message }) => plain(message));
 };
 
 test.each(demoProjects())('the demo’s $name is a sound project with nothing to look at', (project) => {
@@ -140,7 +141,7 @@ describe('what is refused, by name and with what is allowed', () => {
   ])('%s', (_, spoil, sentence) => expect(spoilt(spoil)).toMatch(sentence));
 
   test.each([null, 7, 'text', [], {}])('%j is not a project', (given) =>
-    expect(sentences(given)[0]).toMatch(/not a Fellside project/),
+    expect(plain(sentences(given)[0] ?? '')).toMatch(/not a Fellside project/),
   );
 
   test('all that is wrong is told at once', () => {
@@ -159,7 +160,7 @@ test.each(STARTING_SHAPES)('a new $id can be planned as it comes', (shape) => {
     count: 12,
     woods: ['sugar-maple', 'black-walnut'],
   });
-  if (!started.ok) throw new Error(started.reasons[0]!.message);
+  if (!started.ok) throw new Error(plain(started.reasons[0]!.message));
   const planned = plan(started.value, DEFAULT_SHOP);
   expect(planned.ok && planned.value.pieces).toBeGreaterThan(0);
 });

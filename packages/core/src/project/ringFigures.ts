@@ -14,7 +14,8 @@ import type { PreparedRing } from './prepare.js';
 import type { Ring } from './schema.js';
 
 /**
- * The figures of one ring, and how it lies on the one below; `woodOf` gives the species of a palette key. The same as
+ * The figures of one ring, and how it lies on the one below; `woodOf` gives the species of a palette key,
+ * `faceSandingMm` what is sanded off a face that is flattened. The same as
  * before as long as both rings are the same.
  */
 export const ringPlan = remembered(figuresOf);
@@ -23,8 +24,9 @@ function figuresOf(
   here: PreparedRing,
   below: PreparedRing | undefined,
   woodOf: ReadonlyMap<string, string>,
+  faceSandingMm: number,
 ): RingPlan {
-  const { ring, course, stands, reaches, wall, wallAlong, need, made } = here;
+  const { ring, course, stands, reaches, wall, wallAlong, need, made, turn } = here;
   const it = made.ok ? made.value : null;
   const lies = joint(here, below);
   return {
@@ -37,6 +39,7 @@ function figuresOf(
     wall,
     wallAlong,
     need,
+    turn: { segments: ring.turn, angle: turn },
     fixed: ring.fixed !== undefined || ring.measured?.diameterMm !== undefined,
     cornerMm: it?.cornerMm ?? need.outerMm,
     gives: it?.gives ?? null,
@@ -47,6 +50,7 @@ function figuresOf(
     reads: it?.reads ?? null,
     figures: it?.figures ?? NONE,
     warnings: it?.warnings ?? NONE,
+    steps: it?.steps(sandedFaces(ring) * faceSandingMm) ?? NONE,
     pieces: it ? piecesOf(it, ring, woodOf) : NONE,
     reasons: made.ok ? NONE : made.reasons,
     instead: it || need.outerMm <= 0 ? null : insteadOf(ring.making, { ...need, ...ring.fixed }),
@@ -54,6 +58,10 @@ function figuresOf(
 }
 
 const NONE: readonly never[] = [];
+
+/** How many of a ring's faces are flattened once it is glued. */
+const sandedFaces = ({ sanded, making }: Pick<Ring, 'sanded' | 'making'>) =>
+  FACES[sanded ?? usuallySanded(making)];
 const APART = { overlapMm: null, contactMm2: null } as const;
 
 /** How a ring lies on the one below it: width of the glue joint all round, and least contact where there are gaps. */
@@ -91,7 +99,7 @@ function piecesOf(
       count: places.length,
       places,
       volumeMm3: round ? roundVolume(stock) : mean(places),
-      sanded: FACES[sanded ?? usuallySanded(making)],
+      sanded: sandedFaces({ sanded, making }),
       ...(sawing?.spares && stock.from === 'strip' && { spares: sawing.spares }),
     }));
   });

@@ -3,7 +3,7 @@ import { blankSchema } from '../blank/registry.js';
 import { formSchema } from '../form/shape.js';
 import { makingSchema } from '../making/registry.js';
 import { length, number, shown, text, whole } from '../measure/field.js';
-import { sayMm } from '../measure/format.js';
+import { forZod, say, sayMm } from '../measure/said.js';
 import { motifUseSchema } from '../pattern/motifUse.js';
 import { TONES } from '../pattern/tones.js';
 import { SANDED } from '../ring/sanded.js';
@@ -68,7 +68,9 @@ const ringSchema = z.strictObject({
       path: ['innerMm'],
       error: ({ input }) => {
         const { outerMm, innerMm } = input as { outerMm: number; innerMm: number };
-        return `The ring's inner radius is ${sayMm(innerMm)}; it has to be smaller than the outer one of ${sayMm(outerMm)}.`;
+        return forZod(
+          say`The ring's inner radius is ${sayMm(innerMm)}; it has to be smaller than the outer one of ${sayMm(outerMm)}.`,
+        );
       },
     })
     .optional(),

@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { shown } from '../measure/field.js';
 import type { Reason } from '../measure/reason.js';
+import { fromZod, type Said, say } from '../measure/said.js';
 
 type Path = readonly PropertyKey[];
 
@@ -28,11 +29,13 @@ const keysShown = (keys: readonly string[]): string =>
 
 const named = (path: Path): string => path.map(String).join('.') || 'the file';
 
-function sentence(issue: z.core.$ZodIssue): string {
+function sentence(issue: z.core.$ZodIssue): Said {
   if (issue.code === 'unrecognized_keys')
-    return `Unknown ${issue.keys.length > 1 ? 'keys' : 'key'} ${keysShown(issue.keys)} in ${named(issue.path)}; nothing unknown is taken in.`;
-  const ours = /[.;]$/.test(issue.message);
-  return ours ? issue.message : `${named(issue.path)} is ${shown(issue.input)}: ${issue.message}.`;
+    return say`Unknown ${issue.keys.length > 1 ? 'keys' : 'key'} ${keysShown(issue.keys)} in ${named(issue.path)}; nothing unknown is taken in.`;
+  const ours = fromZod(issue.message);
+  return typeof ours !== 'string' || /[.;]$/.test(ours)
+    ? ours
+    : say`${named(issue.path)} is ${shown(issue.input)}: ${issue.message}.`;
 }
 
 function limitsOf(issue: z.core.$ZodIssue): Record<string, number> | undefined {
@@ -51,7 +54,7 @@ export const reasonsOf = (error: z.ZodError): Reason[] =>
     return {
       code: issue.code,
       path: issue.path.map(String).join('.'),
-      message: `${place ? `${place}: ` : ''}${sentence(issue)}`,
+      message: say`${place ? `${place}: ` : ''}${sentence(issue)}`,
       ...(limits && { limits }),
     };
   });

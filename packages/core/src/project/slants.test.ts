@@ -6,6 +6,7 @@ import { radiusAt } from '../form/curve.js';
 import { insideAt } from '../form/vessel.js';
 import { woodVolume } from '../form/volume.js';
 import { mm } from '../measure/quantity.js';
+import { plain } from '../measure/said.js';
 import { cutOf, regionAt } from '../ring/slant.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
 import { clipped, type Triangle } from '../surface/clip.js';
@@ -27,7 +28,7 @@ import { drawnOf, placeOnWall, sampledCuts, sampledRings } from './standing.js';
 const vase = demoProjects().find(({ slants }) => slants)!;
 const prepared = (project: Project): Prepared => {
   const made = prepare(project);
-  if (!made.ok) throw new Error(made.reasons[0]!.message);
+  if (!made.ok) throw new Error(plain(made.reasons[0]!.message));
   return made.value;
 };
 
@@ -291,14 +292,14 @@ describe('editing slanted bands', () => {
     const stored = JSON.parse(JSON.stringify(vase));
     stored.slants[1].id = 's1';
     const twice = readProject(stored);
-    expect(twice.ok ? '' : twice.reasons[0]!.message).toMatch(/the id “s1” is taken/);
+    expect(twice.ok ? '' : plain(twice.reasons[0]!.message)).toMatch(/the id “s1” is taken/);
   });
   test('a band that runs out at the lip is told with how much of the wall has no wood; one that does not is not', () => {
     const code = 'slant-leaves';
     expect(planned(vase).checks.map((check) => check.code)).not.toContain(code);
     const steep = after(vase, edit.setSlant(2, { heightMm: mm(196), slantDeg: 40, thicknessMm: mm(12) }));
     const check = planned(steep).checks.find((each) => each.code === code);
-    expect(check!.message).toMatch(
+    expect(plain(check!.message)).toMatch(
       /A slanted band runs out at the lip: up to [\d.]+ mm of the wall has no wood there/,
     );
     const low = after(vase, edit.setSlant(0, { heightMm: mm(3), slantDeg: 30, thicknessMm: mm(12) }));

@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
 import { edit, type Project, recorded, redone, run, undone } from '../index.js';
 import { mm } from '../measure/quantity.js';
+import { plain } from '../measure/said.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
 import { NO_HISTORY } from './history.js';
 import { plan } from './plan.js';
@@ -20,7 +21,7 @@ const box: Beginning = {
 const wallIn = ({ form: { inside } }: Project) => mm(inside.by === 'wall' ? inside.walls[0]!.wallMm : 0);
 const begun = (change: Partial<Beginning> = {}): Project => {
   const started = startProject({ ...box, ...change });
-  if (!started.ok) throw new Error(started.reasons[0]!.message);
+  if (!started.ok) throw new Error(plain(started.reasons[0]!.message));
   return started.value;
 };
 
@@ -62,7 +63,7 @@ test.each<[string, Partial<Beginning>, RegExp]>([
   ['an unknown shape', { shape: 'teapot' }, /no starting shape “teapot”/],
 ])('%s: refused with a sentence', (_, change, sentence) => {
   const started = startProject({ ...box, ...change });
-  expect(started.ok ? '' : started.reasons.map(({ message }) => message).join(' ')).toMatch(sentence);
+  expect(started.ok ? '' : started.reasons.map(({ message }) => plain(message)).join(' ')).toMatch(sentence);
 });
 
 test('history: steps back and forth, a new edit drops what was undone, only so many steps are kept', () => {

@@ -2,6 +2,7 @@ import { STARTING_SHAPES, startingForm } from '../form/starting.js';
 import { solidSomewhere, vesselOf } from '../form/vessel.js';
 import { type Mm, mm } from '../measure/quantity.js';
 import { type Result, refuse } from '../measure/reason.js';
+import { say } from '../measure/said.js';
 import { usualSegments, usualSolid } from './commands/stack.js';
 import { readProject } from './inspect.js';
 import { type Project, type Ring, SCHEMA_VERSION } from './schema.js';
@@ -24,7 +25,7 @@ export const USUAL_ALLOWANCES = { outsideMm: mm(4), insideMm: mm(4) };
 /** A new piece: the shape to size, rings of one height in brick bond, solid discs where the form is solid. */
 export function startProject(beginning: Beginning): Result<Project> {
   const shape = STARTING_SHAPES.find(({ id }) => id === beginning.shape);
-  if (!shape) return refuse('shape-unknown', 'shape', `There is no starting shape “${beginning.shape}”.`);
+  if (!shape) return refuse('shape-unknown', 'shape', say`There is no starting shape “${beginning.shape}”.`);
   const form = startingForm(shape, beginning.heightMm, beginning.diameterMm, beginning.wallMm);
   const vessel = vesselOf(form);
   if (!vessel.ok) return vessel;

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { extremes } from '../form/curve.js';
 import { mm } from '../measure/quantity.js';
+import { plain } from '../measure/said.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
 import { run } from './commands/command.js';
 import * as edit from './commands/edits.js';
@@ -31,10 +32,10 @@ const begin = (sizes: readonly RingSize[], change: Partial<Parameters<typeof sta
 /** The wall lies in every ring's wood, allowances besides: outside and inside, over the ring's whole height. */
 function expectWithin(project: Project) {
   const prepared = prepare(project);
-  if (!prepared.ok) throw new Error(prepared.reasons[0]!.message);
+  if (!prepared.ok) throw new Error(plain(prepared.reasons[0]!.message));
   const { outsideMm, insideMm } = project.allowances;
   for (const { made, course } of prepared.value.rings) {
-    if (!made.ok) throw new Error(made.reasons[0]!.message);
+    if (!made.ok) throw new Error(plain(made.reasons[0]!.message));
     const { outside, inside } = prepared.value.vessel;
     expect(extremes(outside, course.bottomMm, course.topMm).most).toBeLessThanOrEqual(
       made.value.gives.outerMm - outsideMm + 1e-6,
@@ -67,7 +68,7 @@ describe('rings first', () => {
     fc.assert(
       fc.property(anySizes, fc.constantFrom('smoothest' as const, 'tightest' as const), (sizes, fit) => {
         const started = begin(sizes, { fit });
-        if (!started.ok) throw new Error(started.reasons[0]!.message);
+        if (!started.ok) throw new Error(plain(started.reasons[0]!.message));
         expectWithin(started.value);
         const planned = plan(started.value, DEFAULT_SHOP);
         expect(planned.ok && planned.value.checks.filter(({ code }) => code === 'too-narrow')).toEqual([]);
@@ -78,7 +79,7 @@ describe('rings first', () => {
 
   test('reordered and fitted again it fits again; the form has the height of the stack', () => {
     const started = begin([size(120, 0, 19, 1), size(130, 80, 19, 3), size(140, 90, 15, 2)]);
-    if (!started.ok) throw new Error(started.reasons[0]!.message);
+    if (!started.ok) throw new Error(plain(started.reasons[0]!.message));
     const moved = run(started.value, edit.moveRings([5], 1));
     const fitted = moved.ok && run(moved.value.project, edit.fitForm('tightest'));
     if (fitted === false || !fitted.ok) throw new Error('fit');
@@ -95,7 +96,9 @@ describe('rings first', () => {
     ['two segments', [size(120, 0, 19, 1), size(120, 70, 19, 2)], { count: 2 }, /Segment count is 2/],
   ])('%s: refused with a sentence', (_, sizes, change, sentence) => {
     const started = begin(sizes, change);
-    expect(started.ok ? '' : started.reasons.map(({ message }) => message).join(' ')).toMatch(sentence);
+    expect(started.ok ? '' : started.reasons.map(({ message }) => plain(message)).join(' ')).toMatch(
+      sentence,
+    );
   });
 
   test('a form-first piece can be fitted to its rings too; an inside of its own is not moved by that', () => {
@@ -121,9 +124,9 @@ test('fitting keeps a lid and a recess that still go with the curve, and says wh
       edit.fitForm('smoothest'),
     ]) {
       const change = run(now, command);
-      if (!change.ok) throw new Error(change.reasons[0]!.message);
+      if (!change.ok) throw new Error(plain(change.reasons[0]!.message));
       now = change.value.project;
-      if (change.value.note) notes.push(change.value.note);
+      if (change.value.note) notes.push(plain(change.value.note));
     }
     return now.form;
   };
@@ -144,7 +147,7 @@ describe('the form’s parts', () => {
     let now = project();
     for (const command of commands) {
       const change = run(now, command);
-      if (!change.ok) throw new Error(change.reasons[0]!.message);
+      if (!change.ok) throw new Error(plain(change.reasons[0]!.message));
       now = change.value.project;
     }
     return now.form;

@@ -2,6 +2,7 @@ import type { Fit } from '../form/corridor.js';
 import { placesOf } from '../making/registry.js';
 import { type Mm, mm } from '../measure/quantity.js';
 import { type Result, refuse } from '../measure/reason.js';
+import { say } from '../measure/said.js';
 import { run } from './commands/command.js';
 import { fitForm } from './commands/fitCommands.js';
 import { usualSegments, usualSolid } from './commands/stack.js';
@@ -40,7 +41,7 @@ export function startFromRings(beginning: RingsBeginning): Result<Project> {
     return refuse(
       'ring-number',
       `sizes.${odd}.rings`,
-      `Size ${odd + 1}: the number of rings is ${sizes[odd]!.rings}; it has to be a whole number from 1 to 400.`,
+      say`Size ${odd + 1}: the number of rings is ${sizes[odd]!.rings}; it has to be a whole number from 1 to 400.`,
     );
   const rings = ringsOf(beginning);
   const heightMm = mm(rings.reduce((sum, ring) => sum + ring.heightMm, 0));

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { bodyOf, makeRing, placesOf, type SawnMaking, sawnSchema } from '../making/registry.js';
 import { madeRingFields } from '../making/stock/fromStock.js';
 import type { Reason } from '../measure/reason.js';
+import { forZod, say } from '../measure/said.js';
 import type { Project } from './schema.js';
 
 /** A ring that is made and lies in the stash, without its number there: real sizes, species by place, how it was made. */
@@ -20,7 +21,7 @@ export const stashedRingSchema = z
     if (species.length !== places)
       wrong('species', `The ring has ${places} places and ${species.length} woods; it needs one for each.`);
     const made = makeRing(of, { outerMm, innerMm, heightMm });
-    if (!made.ok) wrong('of', `Such a ring cannot be: ${made.reasons[0]!.message}`);
+    if (!made.ok) wrong('of', forZod(say`Such a ring cannot be: ${made.reasons[0]!.message}`));
   });
 
 export type StashEntry = z.infer<typeof stashedRingSchema> & { readonly of: SawnMaking };

@@ -1,5 +1,6 @@
 import { overLimits } from '../measure/limits.js';
 import { done, type Result, refuse, refused } from '../measure/reason.js';
+import { say } from '../measure/said.js';
 import { SCHEMA_VERSION } from './schema.js';
 
 type Document = Record<string, unknown>;
@@ -71,13 +72,13 @@ export function upgraded(given: unknown): Result<unknown> {
     return refuse(
       'too-new',
       'schema',
-      `The project was written by a newer Fellside (version ${version}); this one reads up to version ${SCHEMA_VERSION}.`,
+      say`The project was written by a newer Fellside (version ${version}); this one reads up to version ${SCHEMA_VERSION}.`,
     );
   if (!Number.isInteger(version) || version < 1)
-    return refuse('too-old', 'schema', `File version ${version} is not known.`);
+    return refuse('too-old', 'schema', say`File version ${version} is not known.`);
   for (let at = version; at < SCHEMA_VERSION; at++) {
     const step = UPGRADES[at];
-    if (!step) return refuse('too-old', 'schema', `File version ${version} is not known.`);
+    if (!step) return refuse('too-old', 'schema', say`File version ${version} is not known.`);
     document = step(document);
   }
   return done(document);

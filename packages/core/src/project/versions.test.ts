@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
 import { readProjectFile, writeProjectFile } from '../exchange/projectFile.js';
+import { plain } from '../measure/said.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
 import { readProject } from './inspect.js';
 import { mirrorImage } from './mirror.js';
@@ -18,7 +19,7 @@ describe('documents of earlier versions and of this one', () => {
     '%s goes out as a file and comes back',
     (_, project) => {
       const read = readProjectFile(writeProjectFile(project, SHIPPED_WOODS));
-      if (!read.ok) throw new Error(read.reasons[0]!.message);
+      if (!read.ok) throw new Error(plain(read.reasons[0]!.message));
       expect(read.value.project).toEqual(stored(project));
     },
   );
@@ -26,18 +27,18 @@ describe('documents of earlier versions and of this one', () => {
     const goblet = stored(demo('Goblet')) as Project;
     goblet.rings[1]!.woods[3] = 'wenge';
     const slices = readProject(goblet);
-    expect(slices.ok ? '' : slices.reasons[0]!.message).toMatch(
+    expect(slices.ok ? '' : plain(slices.reasons[0]!.message)).toMatch(
       /Ring 2 is a slice of the same thick ring as ring 1/,
     );
     const vase = stored(demo('Drystone')) as Project;
     vase.rings[4]!.woods[0] = 'padauk';
     const layer = readProject(vase);
-    expect(layer.ok ? '' : layer.reasons[0]!.message).toMatch(/sawn from one piece and need one wood/);
+    expect(layer.ok ? '' : plain(layer.reasons[0]!.message)).toMatch(/sawn from one piece and need one wood/);
   });
   test('unknown fields and blanks of the wrong number of woods are refused', () => {
     const globe = stored(demo('Globe')) as Project;
     const odd = readProject({ ...globe, blanks: [{ ...globe.blanks![0]!, woods: ['sugar-maple'] }] });
-    expect(odd.ok ? '' : odd.reasons[0]!.message).toBe(
+    expect(odd.ok ? '' : plain(odd.reasons[0]!.message)).toBe(
       'Blank 1 has 40 places and 1 woods; it needs one for each.',
     );
     expect(readProject({ ...globe, blanks: [{ ...globe.blanks![0]!, shape: 'egg' }] }).ok).toBe(false);

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { worded } from '../testing/rings.js';
 import { bondOf, turnIn } from './bond.js';
 import { slices, slicesFromBoards } from './slicing.js';
 
@@ -71,7 +72,7 @@ describe('slices from the boards on hand', () => {
     expect(chosen.value.slice(0, 4)).toEqual([10, 10, 10, 10]);
   });
   test('boards that do not reach are refused, with what they give', () => {
-    expect(slicesFromBoards(200, stock, wood)).toMatchObject({
+    expect(worded(slicesFromBoards(200, stock, wood))).toMatchObject({
       ok: false,
       reasons: [{ message: 'The boards give rings of 130 mm in all; 200 mm are wanted.' }],
     });

@@ -1,5 +1,5 @@
-import { sayMm } from '../measure/format.js';
 import { done, type Result, refuse } from '../measure/reason.js';
+import { say, sayMm } from '../measure/said.js';
 
 /** A ring of the rest of a stretch thinner than this is not worth a board: the rings share the stretch evenly (mm). */
 const LEAST_SLICE = 3;
@@ -49,7 +49,7 @@ export function slicesFromBoards(
     return refuse(
       'boards-short',
       'thicknesses',
-      `The boards give rings of ${sayMm(reach)} in all; ${sayMm(runMm)} are wanted.`,
+      say`The boards give rings of ${sayMm(reach)} in all; ${sayMm(runMm)} are wanted.`,
       { least: runMm },
     );
   interface State {

@@ -1,3 +1,4 @@
+import { plain } from '../measure/said.js';
 import { type Command, run } from '../project/commands/command.js';
 import { type Plan, plan } from '../project/plan.js';
 import { prepare } from '../project/prepare.js';
@@ -7,23 +8,23 @@ import { DEFAULT_SHOP } from '../settings/shop.js';
 
 export const change = (project: Project, command: Command) => {
   const done = run(project, command);
-  if (!done.ok) throw new Error(done.reasons[0]!.message);
+  if (!done.ok) throw new Error(plain(done.reasons[0]!.message));
   return done.value;
 };
 export const after = (project: Project, ...commands: Command[]): Project =>
   commands.reduce((now, command) => change(now, command).project, project);
 export const refusal = (project: Project, command: Command) => {
   const done = run(project, command);
-  return done.ok ? '' : done.reasons[0]!.message;
+  return done.ok ? '' : plain(done.reasons[0]!.message);
 };
 export const rings = (project: Project) => {
   const prepared = prepare(project);
-  if (!prepared.ok) throw new Error(prepared.reasons[0]!.message);
+  if (!prepared.ok) throw new Error(plain(prepared.reasons[0]!.message));
   return prepared.value.rings;
 };
 export const planned = (project: Project) => {
   const made = plan(project, DEFAULT_SHOP);
-  if (!made.ok) throw new Error(made.reasons[0]!.message);
+  if (!made.ok) throw new Error(plain(made.reasons[0]!.message));
   return made.value;
 };
 

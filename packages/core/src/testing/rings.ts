@@ -2,7 +2,8 @@ import type { Made } from '../making/contract.js';
 import { makeRing, type RingMaking } from '../making/registry.js';
 import type { StripStock } from '../making/stock.js';
 import { mm } from '../measure/quantity.js';
-import type { Reason } from '../measure/reason.js';
+import type { Reason, Result } from '../measure/reason.js';
+import { plain } from '../measure/said.js';
 import type { RingNeed } from '../ring/need.js';
 
 /** The ring of worked examples: 100 outside, 80 inside, 20 high (mm). */
@@ -11,7 +12,7 @@ export const EXAMPLE_NEED = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20
 /** A ring that can be made; throws its sentence where it cannot. */
 export function madeRing(making: RingMaking, need: RingNeed = EXAMPLE_NEED): Made {
   const made = makeRing(making, need);
-  if (!made.ok) throw new Error(made.reasons[0]!.message);
+  if (!made.ok) throw new Error(plain(made.reasons[0]!.message));
   return made.value;
 }
 
@@ -23,3 +24,9 @@ export function refusalOf(making: RingMaking, need: RingNeed = EXAMPLE_NEED): Re
   const made = makeRing(making, need);
   return made.ok ? null : made.reasons[0]!;
 }
+
+/** A refusal with its sentences as text, for looking at; anything else as it is. */
+export const worded = (result: Result<unknown>) =>
+  result.ok
+    ? result
+    : { ...result, reasons: result.reasons.map((reason) => ({ ...reason, message: plain(reason.message) })) };

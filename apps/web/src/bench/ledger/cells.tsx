@@ -1,4 +1,14 @@
-import { edit, MAKINGS, mm, type Result, segmentsOf, trimZeros, WAYS, type Way } from '@fellside/core';
+import {
+  edit,
+  MAKINGS,
+  mm,
+  type Result,
+  segmentsOf,
+  trimZeros,
+  turnSaid,
+  WAYS,
+  type Way,
+} from '@fellside/core';
 import { Lock, LockOpen } from 'lucide-react';
 import { editPiece, refusedEntry } from '../../store/edits.js';
 import { useActions } from '../../store/store.js';
@@ -79,7 +89,7 @@ export function LockCell(row: LedgerRing) {
 export function TurnCell(row: LedgerRing) {
   const dispatch = useActions();
   const { turn } = row.prepared.ring;
-  const shown = turn === 0 ? '0' : turn === 0.5 ? '½ seg' : `${trimZeros(turn.toFixed(3))} seg`;
+  const shown = turnSaid({ segments: turn, angle: row.prepared.turn });
   const read = (text: string): Result<unknown> => {
     const value = text.trim() === '1/2' ? 0.5 : Number(text.trim() || Number.NaN);
     return Number.isFinite(value)

@@ -4,6 +4,7 @@ import {
   type Goal,
   type NewBoard,
   type Owner,
+  plain,
   rollOf,
   sentenceIn,
 } from '@fellside/core';
@@ -111,7 +112,7 @@ export function BoardsView() {
         {state && state.reasons.length > 0 && (
           <ul role="alert" className="mb-2 rounded bg-rust-wash p-2 text-sm text-rust">
             {state.reasons.map(({ message }) => (
-              <li key={message}>{sentenceIn(message, shop.units)}</li>
+              <li key={plain(message)}>{sentenceIn(message, shop.units)}</li>
             ))}
           </ul>
         )}

@@ -4,6 +4,7 @@ import {
   formatAngle,
   formatLength,
   type Lumber,
+  plain,
   type Roll,
   type Setup,
   type Species,
@@ -119,7 +120,7 @@ function Setting({
         <summary className="cursor-pointer text-quiet">How it is set, and the first test cut</summary>
         <ul className="ml-4 list-disc">
           {setupSteps(setup).map((step) => (
-            <li key={step}>{sentenceIn(step, units)}</li>
+            <li key={plain(step)}>{sentenceIn(step, units)}</li>
           ))}
         </ul>
       </details>

@@ -37,7 +37,7 @@ export function OpenControls({ targets }: ControlsProps) {
             percent > 0 && percent < 100
               ? set({ gap: { sides: 'tapered', share: percent / 100 } })
               : refuse(
-                  'share',
+                  'web:share',
                   'gap',
                   `Gaps take ${percent} % of the circle; it has to be between 0 and 100.`,
                 )

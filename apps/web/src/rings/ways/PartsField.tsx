@@ -1,7 +1,8 @@
-import { type ParamsOf, partsFromDegrees, trimZeros } from '@fellside/core';
+import { type ParamsOf, partsFromDegrees, type Said, sentenceIn, trimZeros } from '@fellside/core';
 import { useState } from 'react';
 import { refusedEntry } from '../../store/edits.js';
-import { useActions } from '../../store/store.js';
+import { unitsOf } from '../../store/selectors.js';
+import { useActions, useApp } from '../../store/store.js';
 import { Field } from '../../ui/Field.js';
 import { TextEntry } from '../../ui/TextEntry.js';
 import { type ControlsProps, useParams } from './params.js';
@@ -17,7 +18,8 @@ const shownParts = ({ parts }: ParamsOf<'flat' | 'resawn'>): string =>
  */
 export function PartsField({ way, targets }: ControlsProps & { way: 'flat' | 'resawn' }) {
   const dispatch = useActions();
-  const [problem, setProblem] = useState<string>();
+  const units = useApp(unitsOf);
+  const [problem, setProblem] = useState<Said>();
   const { all, common, set } = useParams(way, targets);
   const shown = common(shownParts);
   const read = (text: string) => {
@@ -43,7 +45,7 @@ export function PartsField({ way, targets }: ControlsProps & { way: 'flat' | 're
     return set({ parts: parts.every((part) => part === parts[0]) ? undefined : parts });
   };
   return (
-    <Field label="Widths" problem={problem}>
+    <Field label="Widths" problem={problem && sentenceIn(problem, units)}>
       {(control) => (
         <TextEntry
           {...control}

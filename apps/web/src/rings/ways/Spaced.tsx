@@ -1,4 +1,13 @@
-import { divisors, editableLength, mm, type ParamsOf, parseLength, thicknessesOf } from '@fellside/core';
+import {
+  divisors,
+  editableLength,
+  mm,
+  type ParamsOf,
+  parseLength,
+  type Said,
+  sentenceIn,
+  thicknessesOf,
+} from '@fellside/core';
 import { useState } from 'react';
 import { refusedEntry } from '../../store/edits.js';
 import { unitsOf } from '../../store/selectors.js';
@@ -79,7 +88,7 @@ function PickedJoints({
 }) {
   const dispatch = useActions();
   const units = useApp(unitsOf);
-  const [problem, setProblem] = useState<string>();
+  const [problem, setProblem] = useState<Said>();
   const shown = spacers.joints
     .map(({ joint, thicknessMm }) => `${joint + 1}=${editableLength(thicknessMm, units)}`)
     .join(', ');
@@ -102,7 +111,7 @@ function PickedJoints({
     return onChange(joints);
   };
   return (
-    <Field label="Joints = thickness" problem={problem}>
+    <Field label="Joints = thickness" problem={problem && sentenceIn(problem, units)}>
       {(control) => (
         <TextEntry
           {...control}

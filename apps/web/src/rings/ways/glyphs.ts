@@ -1,4 +1,4 @@
-import { glyphFromLoops, type ParamsOf, type Raster } from '@fellside/core';
+import { glyphFromLoops, type ParamsOf, plain, type Raster } from '@fellside/core';
 import { contours } from 'd3-contour';
 import { drawLine, type Face } from '../../pattern/faces.js';
 import { readFile } from '../../workers/reading.js';
@@ -53,5 +53,5 @@ export async function glyphsOfText(
 /** One outline from a drawing, as high as it is; a sentence where there is none. */
 export async function glyphsOfFile(file: File, read = readFile<'readOutline'>): Promise<Glyph | string> {
   const answer = await read('readOutline', [file.name, await file.text()]);
-  return answer.ok ? answer.value : answer.reasons[0]!.message;
+  return answer.ok ? answer.value : plain(answer.reasons[0]!.message);
 }

@@ -3,6 +3,7 @@ import type { CurvePoint } from '../../form/curve.js';
 import type { Sample } from '../../form/fit.js';
 import { INCH, trimZeros, type UnitSystem } from '../../measure/format.js';
 import { type Result, refuse } from '../../measure/reason.js';
+import { say } from '../../measure/said.js';
 import { csvOf } from '../csv.js';
 import { fineLine, profileFrom } from './profile.js';
 
@@ -37,7 +38,7 @@ export function readProfileCsv(text: string, system: UnitSystem): Result<CurvePo
     return refuse(
       'csv-row',
       '',
-      `Row ${bad + 1 + (headed ? 1 : 0)} is “${rows[bad]!.join(', ')}”; each row has a radius and a height.`,
+      say`Row ${bad + 1 + (headed ? 1 : 0)} is “${rows[bad]!.join(', ')}”; each row has a radius and a height.`,
     );
   const marks = rows.some((row) => row.length > 2);
   const line = rows.map(([r, z, mark]): Sample => {

@@ -3,6 +3,7 @@ import type { CurvePoint } from '../../form/curve.js';
 import type { Sample } from '../../form/fit.js';
 import { INCH, type UnitSystem } from '../../measure/format.js';
 import { type Result, refuse } from '../../measure/reason.js';
+import { say } from '../../measure/said.js';
 import { dxfDrawing } from '../drawingText.js';
 import { fineLine, profileFrom } from './profile.js';
 
@@ -47,7 +48,7 @@ export function readProfileDxf(text: string, system: UnitSystem): Result<CurvePo
     return refuse(
       'dxf-large',
       '',
-      `The DXF has ${polyline.vertices.length} vertices and ${marks.length} points; ${MOST_VERTICES} and ${MOST_MARKS} are allowed.`,
+      say`The DXF has ${polyline.vertices.length} vertices and ${marks.length} points; ${MOST_VERTICES} and ${MOST_MARKS} are allowed.`,
     );
   const kindAt = (x: number, y: number) => {
     const mark = marks.find((p) => Math.hypot(p.x - x, p.y - y) < SAME_POINT);

@@ -1,6 +1,7 @@
 import type { CurvePoint } from '../../form/curve.js';
 import type { UnitSystem } from '../../measure/format.js';
 import { type Result, refuse } from '../../measure/reason.js';
+import { say } from '../../measure/said.js';
 import { MOST_LETTERS } from '../drawingText.js';
 import { profileCsv, readProfileCsv } from './csv.js';
 import { profileDxf, readProfileDxf } from './dxf.js';
@@ -25,11 +26,11 @@ export function readProfile(text: string, fileName: string, system: UnitSystem):
     return refuse(
       'profile-large',
       '',
-      `“${fileName}” is too large for an outline; 2 million letters are allowed.`,
+      say`“${fileName}” is too large for an outline; 2 million letters are allowed.`,
     );
   const ending = fileName.toLowerCase().split('.').at(-1);
   if (ending === 'svg') return readProfileSvg(text);
   if (ending === 'dxf') return readProfileDxf(text, system);
   if (ending === 'csv' || ending === 'txt') return readProfileCsv(text, system);
-  return refuse('profile-format', '', `“${fileName}” is not an SVG, DXF or CSV file.`);
+  return refuse('profile-format', '', say`“${fileName}” is not an SVG, DXF or CSV file.`);
 }

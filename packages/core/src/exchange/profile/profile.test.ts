@@ -4,6 +4,7 @@ import { type CurvePoint, curveThrough, pieceAt, pieceSlope, radiusAt, topOf } f
 import { STARTING_SHAPES, startingForm } from '../../form/starting.js';
 import { UNIT_SYSTEMS } from '../../measure/format.js';
 import { mm } from '../../measure/quantity.js';
+import { plain } from '../../measure/said.js';
 import { anyForm } from '../../testing/random.js';
 import { PROFILE_FORMATS, readProfile, writeProfile } from './formats.js';
 
@@ -25,7 +26,7 @@ const thereAndBack = (
   unit = 'mm' as const,
 ) => {
   const read = readProfile(writeProfile(points, format, unit), `profile.${format}`, unit);
-  if (!read.ok) throw new Error(read.reasons[0]!.message);
+  if (!read.ok) throw new Error(plain(read.reasons[0]!.message));
   return read.value;
 };
 
@@ -46,14 +47,14 @@ describe.each(PROFILE_FORMATS)('a profile as %s', (format) => {
   test('what is no profile is refused with a sentence', () => {
     for (const text of ['', 'hello', '<svg></svg>', '1,2\n3']) {
       const read = readProfile(text, `a.${format}`, 'mm');
-      expect(read.ok ? '' : read.reasons[0]!.message).toMatch(/\.$/);
+      expect(read.ok ? '' : plain(read.reasons[0]!.message)).toMatch(/\.$/);
     }
   });
 });
 
 const read = (text: string, name: string, units: 'mm' | 'inch-decimal' = 'mm') => {
   const points = readProfile(text, name, units);
-  return points.ok ? points.value : points.reasons[0]!.message;
+  return points.ok ? points.value : plain(points.reasons[0]!.message);
 };
 const pairs = (points: unknown) =>
   (points as CurvePoint[]).map(({ radiusMm, heightMm }) => [radiusMm, heightMm]);

@@ -11,8 +11,8 @@ import {
 import { fitPoints, type Sample, within } from '../../form/fit.js';
 import { MIN_RISE } from '../../form/order.js';
 import { MOST_POINTS } from '../../form/shape.js';
-import { sayMm } from '../../measure/format.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
+import { say, sayMm } from '../../measure/said.js';
 import { MOST_DRAWN } from '../drawingText.js';
 
 /** Lines drawn for a curve stay this near to it (mm). */
@@ -56,7 +56,7 @@ export function profileFrom(line: readonly Sample[]): Result<CurvePoint[]> {
     return refuse(
       'profile-fine',
       '',
-      `The outline comes to ${line.length} points, its curves followed; ${MOST_DRAWN} are allowed.`,
+      say`The outline comes to ${line.length} points, its curves followed; ${MOST_DRAWN} are allowed.`,
     );
   const risen = upwards(line);
   if (!risen.ok) return risen;
@@ -66,7 +66,7 @@ export function profileFrom(line: readonly Sample[]): Result<CurvePoint[]> {
     return refuse(
       'profile-fine',
       '',
-      `The outline needs more than ${MOST_POINTS} curve points, which is the most there may be. Is it rough, or drawn very large?`,
+      say`The outline needs more than ${MOST_POINTS} curve points, which is the most there may be. Is it rough, or drawn very large?`,
     );
   const { least } = extremes(curveThrough(points), 0, topOf(curveThrough(points)));
   return least >= 1
@@ -74,7 +74,7 @@ export function profileFrom(line: readonly Sample[]): Result<CurvePoint[]> {
     : refuse(
         'profile-axis',
         '',
-        `The outline comes to ${sayMm(least)} from the axis; it has to stay 1 mm away.`,
+        say`The outline comes to ${sayMm(least)} from the axis; it has to stay ${sayMm(1)} away.`,
       );
 }
 
@@ -96,7 +96,7 @@ function upwards(line: readonly Sample[]): Result<Sample[]> {
       return refuse(
         'profile-back',
         '',
-        `The outline turns back at height ${sayMm(before.z)}; the outside of a piece rises all the way from the foot to the lip.`,
+        say`The outline turns back at height ${sayMm(before.z)}; the outside of a piece rises all the way from the foot to the lip.`,
       );
     if (before && height - before.z < LEVEL) continue;
     risen.push({ ...rest, r: left ? -r : r, z: height });

@@ -3,6 +3,7 @@ import { type CurvePiece, type CurvePoint, curveThrough, topOf } from '../../for
 import type { Sample } from '../../form/fit.js';
 import { INCH, trimZeros } from '../../measure/format.js';
 import { type Result, refuse } from '../../measure/reason.js';
+import { say } from '../../measure/said.js';
 import { attribute, MOST_DRAWN, svgPaths } from '../drawingText.js';
 import { profileFrom } from './profile.js';
 
@@ -44,7 +45,7 @@ export function readProfileSvg(text: string): Result<CurvePoint[]> {
   const [first] = svgPaths(text, 1);
   if (!first) return refuse('svg-no-path', '', 'The SVG has no path; draw the outline as one path.');
   if (first.d.length > MOST_DRAWN)
-    return refuse('svg-large', '', `The path has more than ${MOST_DRAWN} letters; make it simpler.`);
+    return refuse('svg-large', '', say`The path has more than ${MOST_DRAWN} letters; make it simpler.`);
   let path = svgpath.from(first.d);
   if (first.transform) path = path.transform(first.transform.slice(0, MOST_TRANSFORM));
   const pen = penOf(millimetresPerUnit(text));

@@ -1,5 +1,5 @@
-import { sayMm } from '../../measure/format.js';
 import type { Reason } from '../../measure/reason.js';
+import { say, sayMm } from '../../measure/said.js';
 import { eachOnce, type Roll } from '../../ring/owner.js';
 import type { Shop } from '../../settings/shop.js';
 import { type Board, tooNarrow } from '../board.js';
@@ -158,6 +158,6 @@ function fitsNowhere(kind: DemandKind, fits: readonly boolean[], roll: Roll): Re
   return {
     code: 'fits-nowhere',
     path: 'boards',
-    message: `No board gives the ${kind.what === 'strip' ? 'pieces' : kind.name}${whose}: wanted are ${sayMm(longest)} along, ${sayMm(kind.widthMm)} across, planed to ${sayMm(kind.thicknessMm)}, and ${sayMm(kind.tailMm)} to hold. Enter a larger board, or a larger size at the yard.`,
+    message: say`No board gives the ${kind.what === 'strip' ? 'pieces' : kind.name}${whose}: wanted are ${sayMm(longest)} along, ${sayMm(kind.widthMm)} across, planed to ${sayMm(kind.thicknessMm)}, and ${sayMm(kind.tailMm)} to hold. Enter a larger board, or a larger size at the yard.`,
   };
 }

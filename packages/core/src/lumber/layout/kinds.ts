@@ -1,4 +1,5 @@
 import { type Mm, mm } from '../../measure/quantity.js';
+import { type Said, say } from '../../measure/said.js';
 import type { Shop } from '../../settings/shop.js';
 import { cutsFor, endsAlong, kerfAlong, pieceAlong, type StripSetting } from '../cutting.js';
 import type { Lumber } from '../lumber.js';
@@ -17,7 +18,7 @@ export interface DemandPiece {
 /** Strips of one setting, or blocks of one size, with all that is cut from them. */
 export interface DemandKind {
   readonly what: 'strip' | 'block';
-  readonly name: string;
+  readonly name: Said;
   readonly setting: StripSetting;
   readonly widthMm: Mm;
   readonly thicknessMm: Mm;
@@ -73,7 +74,7 @@ export function blockKinds(wood: string, { panels }: Lumber, shop: Shop, widestM
       };
       return {
         what: 'block',
-        name: parts > 1 ? `${panel.name}, part of ${parts} glued edge to edge` : panel.name,
+        name: parts > 1 ? say`${panel.name}, part of ${parts} glued edge to edge` : panel.name,
         setting,
         widthMm,
         thicknessMm: panel.thicknessMm,

@@ -1,17 +1,16 @@
 import { z } from 'zod';
 import { length, number } from '../../measure/field.js';
-import { formatAngle, sayMm } from '../../measure/format.js';
 import { fromDegrees, mm, rad } from '../../measure/quantity.js';
 import { done, refuse } from '../../measure/reason.js';
+import { say, sayMade, sayMm, sayRad } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { type Point, turned } from '../../ring/plane.js';
 import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
 import {
-  GLUE_RING,
+  GLUE_LEANING,
   pitchOfCount,
   planeAndRip,
-  SEGMENT_CAUTIONS,
   segmentCount,
   segmentStock,
   setTheSaw,
@@ -20,6 +19,7 @@ import {
 import { outerForSlab, slabStock } from '../slab.js';
 import { shiftsOf } from '../spaced/closing.js';
 import { pushed } from '../spaced/ring.js';
+import { step } from '../step.js';
 import type { StripStock } from '../stock.js';
 import { asAsked, bandOf, farthest, leastOuter, mostInner, nearest, wedgeOutline } from '../wedge.js';
 import { basketPicture } from './picture.js';
@@ -79,7 +79,7 @@ export const basket: Making<BasketParams> = {
       return refuse(
         'tilt-eats-segment',
         'leanDeg',
-        `Leaning by ${formatAngle(tau)}, each wafer moves by ${sayMm(moved)} from bottom to top, and the segments between them are ${sayMm(Math.max(0, edge))} long. Lean less, make the ring thinner or take fewer segments.`,
+        say`Leaning by ${sayRad(tau)}, each wafer moves by ${sayMm(moved)} from bottom to top, and the segments between them are ${sayMm(Math.max(0, edge))} long. Lean less, make the ring thinner or take fewer segments.`,
         { most: Math.max(0, edge) },
       );
     const inner = mostInner(wedges.slice(0, 1), innerMm, heightMm);
@@ -87,7 +87,7 @@ export const basket: Making<BasketParams> = {
       return refuse(
         'hole-too-small',
         'innerMm',
-        `The hole cannot be as small as ${sayMm(2 * innerMm)} across with wafers of ${sayMm(waferMm)} that lean by ${formatAngle(tau)}. Take fewer or thinner wafers, or make this ring another way.`,
+        say`The hole cannot be as small as ${sayMm(2 * innerMm)} across with wafers of ${sayMm(waferMm)} that lean by ${sayRad(tau)}. Take fewer or thinner wafers, or make this ring another way.`,
         { most: 2 * innerMm },
       );
     const none = withoutWidth(outer, inner);
@@ -152,18 +152,25 @@ export const basket: Making<BasketParams> = {
           return { place, bottom: at(-heightMm / 2), top: at(heightMm / 2) };
         },
         figures: [
-          { name: 'Wafers move, bottom to top', value: moved, unit: 'mm' },
-          { name: 'Wafer, level', value: level, unit: 'mm' },
+          { key: 'wafers-move-bottom-to-top', value: moved, unit: 'mm' },
+          { key: 'wafer-level', value: level, unit: 'mm' },
         ],
-        steps: () => [
-          planeAndRip(stock),
-          setTheSaw(stock, count, 'the same edge out every time'),
-          `Plane ${count} wafers to ${sayMm(waferMm)}, each ${sayMm(wafer.longEdgeMm)} long and ${sayMm(wafer.thicknessMm)} high, and bevel their top and bottom edges by ${formatAngle(tau)} when the ring is sanded.`,
-          'Glue between stiff plates that squeeze from above and below as well as with a band: leaning joints slide apart under a band alone.',
-          `Turn each ring half a segment from the one below; at least ${LEAST_RINGS} rings, with a plain cap ring below and above.`,
-          GLUE_RING,
+        steps: (sandedOff) => [
+          planeAndRip(stock, sandedOff),
+          setTheSaw(stock, count, 'the same edge out every time', ['tilted-blade']),
+          step(
+            'wafers',
+            'planer',
+            say`Plane ${sayMade(count)} wafers to ${sayMm(waferMm, 'thickness')}, each ${sayMm(wafer.longEdgeMm, 'length')} long and ${sayMm(wafer.thicknessMm, 'width')} high, and bevel their top and bottom edges by ${sayRad(tau)} when the ring is sanded.`,
+            ['thin-stock', 'dust'],
+          ),
+          GLUE_LEANING,
+          step(
+            'stack',
+            'clamps',
+            say`Turn each ring half a segment from the one below; at least ${LEAST_RINGS} rings, with a plain cap ring below and above.`,
+          ),
         ],
-        cautions: [...SEGMENT_CAUTIONS, 'tilted-blade', 'thin-stock'],
         pictures: () => [basketPicture(given, edge, level, moved, heightMm)],
       }),
     );

@@ -31,6 +31,7 @@ export function basketPicture(
     }).flat(),
   ).flat();
   return {
+    step: 'stack',
     title: 'Rings',
     says: 'Three rings from outside, each half a segment on from the one below: wafers and segments as they lean.',
     parts,

@@ -1,10 +1,12 @@
 import { z } from 'zod';
-import { sayMm } from '../../measure/format.js';
 import { mm, TURN } from '../../measure/quantity.js';
 import { done } from '../../measure/reason.js';
+import { say, sayMm } from '../../measure/said.js';
 import { polar } from '../../ring/plane.js';
 import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
+import { planedTo } from '../segments.js';
+import { step } from '../step.js';
 
 const params = z.strictObject({ way: z.literal('disc') });
 export type DiscParams = z.infer<typeof params>;
@@ -46,11 +48,20 @@ export const disc: Making<DiscParams> = {
           },
         ],
         lay: (place) => ({ place, bottom: outline, top: outline }),
-        steps: () => [
-          `Plane a board to the ring's thickness, at least ${sayMm(across)} wide; edge-glue two if it is narrower.`,
-          `Draw a circle of diameter ${sayMm(across)} and saw it round.`,
+        steps: (sandedOff) => [
+          step(
+            'plane',
+            'planer',
+            say`Plane a board to ${planedTo(heightMm, sandedOff)}, at least ${sayMm(across, 'width')} wide; edge-glue two if it is narrower.`,
+            ['dust'],
+          ),
+          step(
+            'disc',
+            'bandsaw',
+            say`Draw a circle of diameter ${sayMm(across, 'diameter')} and saw it round.`,
+            ['bandsaw', 'dust'],
+          ),
         ],
-        cautions: ['bandsaw', 'dust'],
       }),
     );
   },

@@ -1,3 +1,4 @@
+import { say } from '../../measure/said.js';
 import type { Point } from '../../ring/plane.js';
 import type { PicturePart, PictureSize, StepPicture } from '../picture.js';
 import { placed } from './carve.js';
@@ -82,6 +83,7 @@ export function segmentAndRing(
   const several = Array.from({ length: Math.min(SHOWN, count) }, (_, i) => i);
   return [
     {
+      step: 'saw',
       title: 'Segment',
       says: 'A segment from outside, and from above with its mitres.',
       parts: [...faceRow(ring, heightMm, [0], faceOf, placeOf), { outline: lifted, place: placeOf(0, 0) }],
@@ -89,8 +91,9 @@ export function segmentAndRing(
       sizes,
     },
     {
+      step: 'glue',
       title: 'Ring',
-      says: `${several.length} of ${count} segments side by side, seen from outside, before turning.`,
+      says: say`${several.length} of ${count} segments side by side, seen from outside, before turning.`,
       parts: faceRow(ring, heightMm, several, faceOf, placeOf),
       lines: several.slice(1).map((i) => ({
         from: { x: (i - 0.5) * width, y: 0 },

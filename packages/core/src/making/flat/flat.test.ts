@@ -1,5 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { mm } from '../../measure/quantity.js';
+import { plain } from '../../measure/said.js';
+import { worded } from '../../testing/rings.js';
 import { makeRing, makingSchema } from '../registry.js';
 import { segmentStock } from '../segments.js';
 import { partsFromDegrees } from './parts.js';
@@ -47,7 +49,7 @@ describe('unequal segments', () => {
 
   test('wide and narrow ones are two kinds; together they close the circle', () => {
     const made = makeRing({ way: 'flat', count: 12, parts: [2, 1] }, need);
-    if (!made.ok) throw new Error(made.reasons[0]!.message);
+    if (!made.ok) throw new Error(plain(made.reasons[0]!.message));
     const [wide, narrow] = made.value.kinds;
     expect(made.value.kinds.map(({ places }) => places.length)).toEqual([6, 6]);
     // 2·Ro·tan(β/2) with β = 40° and 20°; the hole's corners are those of the wide ones: w = Ro − Ri·cos 20°.
@@ -72,7 +74,7 @@ describe('unequal segments', () => {
 
   test('angles in degrees have to make up the circle', () => {
     expect(partsFromDegrees([40, 20], 12)).toEqual({ ok: true, value: [40, 20] });
-    expect(partsFromDegrees([40, 25], 12)).toMatchObject({
+    expect(worded(partsFromDegrees([40, 25], 12))).toMatchObject({
       reasons: [{ message: expect.stringMatching(/6 times round, add up to 390°; they have to make 360°/) }],
     });
     expect(partsFromDegrees([40, 20, 30], 10)).toMatchObject({ reasons: [{ code: 'parts-do-not-go-in' }] });

@@ -1,10 +1,11 @@
 import { z } from 'zod';
-import { formatAngle } from '../../measure/format.js';
 import { rad } from '../../measure/quantity.js';
 import { done } from '../../measure/reason.js';
+import { say, sayRad } from '../../measure/said.js';
 import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
-import { GLUE_RING, planeAndRip, SEGMENT_CAUTIONS, segmentCount, setTheSaw } from '../segments.js';
+import { GLUE_RING, planeAndRip, segmentCount, setTheSaw } from '../segments.js';
+import { numbered, step } from '../step.js';
 import type { StripStock } from '../stock.js';
 import { doesNotGoIn, goesIn, mirroredParts, partsField, withCount } from './parts.js';
 import { anglesOf, flatRing } from './ring.js';
@@ -50,20 +51,28 @@ export const flat: Making<FlatParams> = {
             ? []
             : [
                 {
-                  name: 'Step between outside corners',
+                  key: 'step-between-outside-corners',
                   value: stepBetween(anglesOf(count, parts), need.outerMm),
                   unit: 'mm',
                 },
               ],
-        steps: () => [
-          planeAndRip(stocks[0]!),
-          ...kinds.map(({ places }, i) => setTheSaw(stocks[i]!, places.length)),
+        steps: (sandedOff) => [
+          planeAndRip(stocks[0]!, sandedOff),
+          ...kinds.map(({ places }, i) => {
+            const saw = setTheSaw(stocks[i]!, places.length);
+            return kinds.length > 1 ? numbered(saw, i + 1) : saw;
+          }),
           ...(kinds.length > 1
-            ? [`Lay them out in their order before gluing; the widest takes ${formatAngle(rad(2 * widest))}.`]
+            ? [
+                step(
+                  'order',
+                  'bench',
+                  say`Lay them out in their order before gluing; the widest takes ${sayRad(2 * widest)}.`,
+                ),
+              ]
             : []),
           GLUE_RING,
         ],
-        cautions: SEGMENT_CAUTIONS,
       }),
     );
   },

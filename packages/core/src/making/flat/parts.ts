@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { number } from '../../measure/field.js';
-import { formatAngle } from '../../measure/format.js';
 import { fromDegrees, rad, TURN } from '../../measure/quantity.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
+import { say, sayRad } from '../../measure/said.js';
 
 /** Unequal segments: their angles in proportion, repeated round the ring. Left out, all are equal. */
 export const partsField = z
@@ -48,8 +48,8 @@ export function partsFromDegrees(angles: readonly number[], count: number): Resu
     return refuse(
       'angles-do-not-add-up',
       'parts',
-      `The angles, ${laps === 1 ? 'once' : `${laps} times`} round, add up to ${formatAngle(sum)}; they have to make 360°.`,
-      { sum: formatAngle(sum) },
+      say`The angles, ${laps === 1 ? 'once' : `${laps} times`} round, add up to ${sayRad(sum)}; they have to make 360°.`,
+      { sum },
     );
   return done([...angles]);
 }

@@ -1,20 +1,14 @@
 import { z } from 'zod';
 import { length } from '../../measure/field.js';
-import { sayMm } from '../../measure/format.js';
 import { mm } from '../../measure/quantity.js';
 import { done } from '../../measure/reason.js';
+import { say, sayMm } from '../../measure/said.js';
 import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
 import { anglesOf, flatRing } from '../flat/ring.js';
 import { thickHeight } from '../resawn/resawn.js';
-import {
-  GLUE_RING,
-  pitchOfCount,
-  planeAndRip,
-  SEGMENT_CAUTIONS,
-  segmentCount,
-  setTheSaw,
-} from '../segments.js';
+import { GLUE_RING, pitchOfCount, planeAndRip, segmentCount, setTheSaw } from '../segments.js';
+import { step } from '../step.js';
 import type { StripStock } from '../stock.js';
 
 const params = z
@@ -93,20 +87,34 @@ export const grain: Making<GrainParams> = {
           if (match.by === 'run') return String(place + 1);
           return place < count / 2 ? `${place + 1}a` : `${count - place}b`;
         },
-        figures: match.by === 'book' ? [{ name: 'Double-thick stock', value: thickness, unit: 'mm' }] : [],
-        steps: () => [
-          planeAndRip(stock, match.by === 'run' ? undefined : 'twice the ring’s thickness and what is lost'),
+        figures: match.by === 'book' ? [{ key: 'double-thick-stock', value: thickness, unit: 'mm' }] : [],
+        steps: (sandedOff) => [
+          match.by === 'run'
+            ? planeAndRip(stock, sandedOff)
+            : step(
+                'rip',
+                'planer',
+                say`Plane strips to ${sayMm(stock.thicknessMm + sandedOff, 'thickness')}, twice the ring’s thickness and what is lost, and rip them ${sayMm(stock.widthMm, 'width')} wide. Choose stock with the grain upright through its thickness, or the kerf shifts the figure.`,
+                ['dust'],
+              ),
           setTheSaw(stock, sawn, 'the same edge out every time'),
-          `Number the pieces 1 to ${sawn} as they come off, and glue them in that order.`,
+          step(
+            'number',
+            'bench',
+            say`Number the pieces 1 to ${sawn} as they come off, and glue them in that order.${match.by === 'run' ? say` Segment ${count} meets segment 1: at that one joint the figure does not run on.` : ''}`,
+          ),
           ...(match.by === 'run'
-            ? [`Segment ${count} meets segment 1: at that one joint the figure does not run on.`]
+            ? []
             : [
-                `Glue the ${sawn} pieces into a half-ring, resaw it through the middle of its thickness (${sayMm(match.kerfMm)} is lost) and open it like a book.`,
-                'Choose stock with the grain upright through its thickness, or the kerf shifts the figure.',
+                step(
+                  'book',
+                  'bandsaw',
+                  say`Glue the ${sawn} pieces into a half-ring, resaw it through the middle of its thickness (${sayMm(match.kerfMm)} is lost) and open it like a book.`,
+                  ['resawing', 'dust'],
+                ),
               ]),
           GLUE_RING,
         ],
-        cautions: match.by === 'book' ? [...SEGMENT_CAUTIONS, 'resawing'] : SEGMENT_CAUTIONS,
       }),
     );
   },

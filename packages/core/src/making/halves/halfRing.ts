@@ -1,5 +1,5 @@
-import { sayMm } from '../../measure/format.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
+import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import type { RingNeed } from '../../ring/need.js';
 import { outerForSlab } from '../slab.js';
@@ -37,14 +37,14 @@ export function sizedHalf({ count, spacerMm }: Half, side: number, divider: numb
     return refuse(
       'no-edge-left',
       `halves.${side}.spacerMm`,
-      `Spacers of ${sayMm(spacerMm)} leave nothing of the segments of the ${name} half.`,
+      say`Spacers of ${sayMm(spacerMm)} leave nothing of the segments of the ${name} half.`,
     );
   if (inner === null) {
     const least = 2 * Math.max(...wedges.map(({ shift }) => Math.hypot(shift.x, shift.y)));
     return refuse(
       'hole-too-small',
       'innerMm',
-      `The hole of the ${name} half cannot be smaller than ${sayMm(least)} across with what lies between its segments, and ${sayMm(2 * innerMm)} is asked for.`,
+      say`The hole of the ${name} half cannot be smaller than ${sayMm(least)} across with what lies between its segments, and ${sayMm(2 * innerMm)} is asked for.`,
       { least },
     );
   }
@@ -52,7 +52,7 @@ export function sizedHalf({ count, spacerMm }: Half, side: number, divider: numb
     return refuse(
       'ring-no-width',
       'innerMm',
-      `The ring has no width: outside ${sayMm(outerMm)}, inside ${sayMm(innerMm)}.`,
+      say`The ring has no width: outside ${sayMm(outerMm)}, inside ${sayMm(innerMm)}.`,
     );
   return done({ wedges, faces: { outerMm: outer, innerMm: inner, lean: 0 } });
 }

@@ -1,9 +1,10 @@
-import { sayMm } from '../../measure/format.js';
 import { mm, rad } from '../../measure/quantity.js';
 import { done } from '../../measure/reason.js';
+import { say, sayMm } from '../../measure/said.js';
 import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
-import { planeAndRip, SEGMENT_CAUTIONS, setTheSaw } from '../segments.js';
+import { planeAndRip, setTheSaw } from '../segments.js';
+import { numbered, step } from '../step.js';
 import type { StripStock } from '../stock.js';
 import { asAsked, bandOf, nearest } from '../wedge.js';
 import { type Sized, sizedHalf } from './halfRing.js';
@@ -58,6 +59,7 @@ export const halves: Making<HalvesParams> = {
       .map(({ outline: [from, to] }) => nearest(from!, to!));
     const corners = parts.flatMap(({ outline }) => outline.map(({ x, y }) => Math.hypot(x, y)));
     const kinds = kindsOf(parts, pair, need);
+    const segmentKinds = kinds.filter(({ stock }) => stock.from === 'strip' && stock.cutAngle > 0);
     /** Spacers of either half are a group of their own, which does not come to itself. */
     const repeats = same(given.halves) && given.halves[0].spacerMm === 0 ? 2 : 1;
     return done(
@@ -79,28 +81,48 @@ export const halves: Making<HalvesParams> = {
           const { outline } = parts[place]!;
           return { place, bottom: outline, top: outline };
         },
-        figures: given.divider ? [{ name: 'Divider as glued', value: divider, unit: 'mm' }] : [],
-        steps: () => [
-          ...kinds
-            .filter(({ name }) => name.startsWith('Segment'))
-            .flatMap(({ stock, places }) => [
-              planeAndRip(stock as StripStock),
+        figures: given.divider ? [{ key: 'divider-as-glued', value: divider, unit: 'mm' }] : [],
+        steps: (sandedOff) => [
+          ...segmentKinds.flatMap(({ stock, places }, i) => {
+            const steps = [
+              planeAndRip(stock as StripStock, sandedOff),
               setTheSaw(stock as StripStock, places.length),
-            ]),
-          'Glue each half by itself, its ends dry against a straight edge; sand the ends true on a flat board.',
-          divider > 0
-            ? `Glue the halves with a divider of ${sayMm(divider)} at both ends.`
-            : 'Glue the halves to each other.',
+            ];
+            return segmentKinds.length > 1 ? steps.map((each) => numbered(each, i + 1)) : steps;
+          }),
+          ...(kinds.length > segmentKinds.length ? [SPACERS] : []),
+          step(
+            'glue-halves',
+            'clamps',
+            'Glue each half by itself, its ends dry against a straight edge; sand the ends true on a flat board.',
+            ['dust'],
+          ),
+          step(
+            'glue',
+            'clamps',
+            divider > 0
+              ? say`Glue the halves with a divider of ${sayMm(divider, 'thickness')} at both ends.`
+              : 'Glue the halves to each other.',
+          ),
           ...(given.divider?.sawn
             ? [
-                `Saw the ring in two through the middle of the dividers; ${sayMm(given.divider.leftMm)} is left at every end.`,
+                step(
+                  'saw-apart',
+                  'bandsaw',
+                  say`Saw the ring in two through the middle of the dividers; ${sayMm(given.divider.leftMm)} is left at every end.`,
+                  ['bandsaw', 'dust'],
+                ),
               ]
             : []),
         ],
-        cautions: [...SEGMENT_CAUTIONS, 'thin-stock', ...(given.divider?.sawn ? (['bandsaw'] as const) : [])],
       }),
     );
   },
 };
+
+const SPACERS = step('spacers', 'planer', 'Plane spacers and dividers to the sizes of the list.', [
+  'thin-stock',
+  'dust',
+]);
 
 const same = ([a, b]: readonly [Half, Half]): boolean => a.count === b.count && a.spacerMm === b.spacerMm;

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { whole } from '../../measure/field.js';
-import { sayMm } from '../../measure/format.js';
 import { type Mm, mm } from '../../measure/quantity.js';
 import { done } from '../../measure/reason.js';
+import { say, sayMade, sayMm } from '../../measure/said.js';
 import { assemble } from '../assemble.js';
-import type { Making, PieceKind, Warning } from '../contract.js';
+import type { Making, PieceKind } from '../contract.js';
 import { type FaceShape, loopArea, throughShape } from '../faced/face.js';
 import {
   type FacedRing,
@@ -18,6 +18,8 @@ import {
 import { segmentAndRing } from '../faced/pictures.js';
 import { placeOfPiece } from '../faced/placeOf.js';
 import { GLUE_RING, pitchOfCount, SEGMENT_CAUTIONS, segmentCount, setTheSaw } from '../segments.js';
+import { step } from '../step.js';
+import type { Warning } from '../warnings.js';
 import { blocks } from './blocks.js';
 import type { Facet, IllusionFigure } from './figure.js';
 import { interlace } from './interlace.js';
@@ -132,20 +134,32 @@ export const illusion: Making<IllusionParams> = {
         reads: given.figure === 'blocks' && given.rows < 3 ? { as: 'blocks', rings: 3 } : null,
         lay: layFaces(ring, groups, heightMm, () => face),
         figures: [
-          { name: 'Face, width', value: width, unit: 'mm' },
-          { name: 'Height at which it looks right', value: right, unit: 'mm' },
+          { key: 'face-width', value: width, unit: 'mm' },
+          { key: 'height-at-which-it-looks-right', value: right, unit: 'mm' },
         ],
         warnings: [...outOfShape(right, heightMm), ...oddBands(given)],
         steps: () => [
-          `Made to be seen from ${given.seen}. ${figureOf(given).name}: ${figureOf(given).says}.`,
-          `Saw the pieces of the list ${sayMm(ring.segment.widthMm)} deep and glue up ${count} blocks ${sayMm(width)} wide and ${sayMm(heightMm)} high; a jig with two stops keeps them alike.`,
-          given.by === 'grain'
-            ? 'All pieces are of one wood: the grain of each side runs its own way (see the list), and light does the rest.'
-            : 'Keep the tones where they are in the picture: light, middle and dark make the illusion.',
+          step(
+            'look',
+            'bench',
+            say`Made to be seen from ${given.seen}. ${figureOf(given).name}: ${figureOf(given).says}.`,
+          ),
+          step(
+            'blocks',
+            'saw',
+            say`Saw the pieces of the list ${sayMm(ring.segment.widthMm, 'width')} deep and glue up ${sayMade(count)} blocks ${sayMm(width)} wide and ${sayMm(heightMm)} high; a jig with two stops keeps them alike.`,
+            [...SEGMENT_CAUTIONS, 'thin-stock'],
+          ),
+          step(
+            'tones',
+            'bench',
+            given.by === 'grain'
+              ? 'All pieces are of one wood: the grain of each side runs its own way (see the list), and light does the rest.'
+              : 'Keep the tones where they are in the picture: light, middle and dark make the illusion.',
+          ),
           setTheSaw(ring.segment, count, 'bevelling both ends of every block'),
           GLUE_RING,
         ],
-        cautions: [...SEGMENT_CAUTIONS, 'thin-stock'],
         pictures: () =>
           segmentAndRing(
             ring,
@@ -203,7 +217,7 @@ const outOfShape = (right: number, heightMm: number): Warning[] =>
     : [
         {
           code: 'illusion-out-of-shape',
-          message: `The ring is ${sayMm(heightMm)} high; the picture is in shape at ${sayMm(right)}. Change the number of segments or the height.`,
+          message: say`The ring is ${sayMm(heightMm)} high; the picture is in shape at ${sayMm(right)}. Change the number of segments or the height.`,
         },
       ];
 
@@ -212,7 +226,7 @@ const oddBands = ({ figure, count }: IllusionParams): Warning[] =>
     ? [
         {
           code: 'bands-do-not-meet',
-          message: `${count} segments is an odd number: the two bands run into each other at the index mark. Take an even number.`,
+          message: say`${count} segments is an odd number: the two bands run into each other at the index mark. Take an even number.`,
         },
       ]
     : [];

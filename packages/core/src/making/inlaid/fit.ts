@@ -1,5 +1,5 @@
-import { sayMm } from '../../measure/format.js';
 import { refuse } from '../../measure/reason.js';
+import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import type { LayerLine } from '../contract.js';
 import { type FacedRing, faceWidth } from '../faced/facedRing.js';
@@ -14,32 +14,32 @@ export function doesNotFit(given: InlaidParams, ring: FacedRing, heightMm: numbe
     return refuse(
       'edge-too-wide',
       'edge',
-      `The edges take ${sayMm(edge.topMm + edge.bottomMm)} of the height of ${sayMm(heightMm)} and ${sayMm(2 * edge.sidesMm)} of the face of ${sayMm(width)}; nothing is left of the field.`,
+      say`The edges take ${sayMm(edge.topMm + edge.bottomMm)} of the height of ${sayMm(heightMm)} and ${sayMm(2 * edge.sidesMm)} of the face of ${sayMm(width)}; nothing is left of the field.`,
       { most: Math.min(heightMm, width) },
     );
   for (let segment = 0; segment < (given.lens ? count : 1); segment++)
     for (const [i, plug] of plugsIn(given, segment).entries()) {
       const half = plug.acrossMm / 2;
-      const named = `Plug ${i + 1} of ${sayMm(plug.acrossMm)}`;
+      const named = say`Plug ${i + 1} of ${sayMm(plug.acrossMm)}`;
       if (Math.abs(plug.asideMm) + half > width / 2 + SAME_LENGTH)
         return refuse(
           'plug-wider-than-face',
           `plugs.${i}`,
-          `${named} reaches ${sayMm(Math.abs(plug.asideMm) + half)} from the middle; the face of ${sayMm(width)} ends at ${sayMm(width / 2)}.`,
+          say`${named} reaches ${sayMm(Math.abs(plug.asideMm) + half)} from the middle; the face of ${sayMm(width)} ends at ${sayMm(width / 2)}.`,
           { most: width },
         );
       if (Math.abs(plug.upMm) + half > heightMm / 2 + SAME_LENGTH)
         return refuse(
           'plug-higher-than-face',
           `plugs.${i}`,
-          `${named} reaches ${sayMm(Math.abs(plug.upMm) + half)} from half the height; the ring of ${sayMm(heightMm)} ends at ${sayMm(heightMm / 2)}.`,
+          say`${named} reaches ${sayMm(Math.abs(plug.upMm) + half)} from half the height; the ring of ${sayMm(heightMm)} ends at ${sayMm(heightMm / 2)}.`,
           { most: heightMm },
         );
       if (plug.depthMm !== undefined && plug.depthMm > ring.segment.widthMm - SAME_LENGTH)
         return refuse(
           'plug-too-deep',
           `plugs.${i}.depthMm`,
-          `Plug ${i + 1} is let in ${sayMm(plug.depthMm)}, and the segment is ${sayMm(ring.segment.widthMm)} deep. Let it go through, or less deep.`,
+          say`Plug ${i + 1} is let in ${sayMm(plug.depthMm)}, and the segment is ${sayMm(ring.segment.widthMm)} deep. Let it go through, or less deep.`,
           { most: ring.segment.widthMm },
         );
     }
@@ -60,7 +60,7 @@ export function bottoms(given: InlaidParams, { faces, wedges }: FacedRing, heigh
     const [half, aside] = [largest / 2, Math.abs(asideMm)];
     return [
       {
-        name: `The bottom of plug ${i + 1}`,
+        name: say`The bottom of plug ${i + 1}`,
         nearMm: Math.hypot(line, Math.max(0, aside - half)),
         farMm: Math.hypot(line, aside + half),
         fromMm: Math.max(0, heightMm / 2 + upMm - half),

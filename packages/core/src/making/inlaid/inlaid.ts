@@ -1,6 +1,6 @@
-import { sayMm } from '../../measure/format.js';
 import { type Mm, mm } from '../../measure/quantity.js';
 import { done, refuse } from '../../measure/reason.js';
+import { say, sayMm } from '../../measure/said.js';
 import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
 import {
@@ -22,7 +22,7 @@ import {
   togetherOf,
 } from '../faced/facedRing.js';
 import { placesIn } from '../layOut.js';
-import { pitchOfCount, SEGMENT_CAUTIONS } from '../segments.js';
+import { pitchOfCount } from '../segments.js';
 import { bottoms, doesNotFit } from './fit.js';
 import { edgePieces, kindsOf } from './kinds.js';
 import { plugsIn } from './lens.js';
@@ -114,7 +114,7 @@ export const inlaid: Making<InlaidParams> = {
     ...Array.from({ length: placesIn(inlaid.groups(given)) - given.count }, () => 'dark' as const),
   ],
   make(given, need) {
-    const { count, spacerMm, edge, plugs } = given;
+    const { count, spacerMm, plugs } = given;
     const sized = sizedForFaces(count, spacerMm, need);
     if (!sized.ok) return sized;
     const ring = sized.value;
@@ -133,7 +133,7 @@ export const inlaid: Making<InlaidParams> = {
       return refuse(
         'plug-hidden',
         `plugs.${hidden}`,
-        `Plug ${hidden + 1} of ${sayMm(plugs[hidden]!.acrossMm)} lies wholly within one that comes before it; put the smaller one first.`,
+        say`Plug ${hidden + 1} of ${sayMm(plugs[hidden]!.acrossMm)} lies wholly within one that comes before it; put the smaller one first.`,
       );
     return done(
       assemble({
@@ -148,15 +148,10 @@ export const inlaid: Making<InlaidParams> = {
         lay,
         layers: bottoms(given, ring, heightMm),
         figures: [
-          { name: 'Face, width', value: width, unit: 'mm' },
-          { name: 'Plugs', value: plugs.length * count, unit: 'pieces' },
+          { key: 'face-width', value: width, unit: 'mm' },
+          { key: 'plugs', value: plugs.length * count, unit: 'count' },
         ],
-        steps: () => inlaidSteps(given, ring, heightMm),
-        cautions: [
-          ...SEGMENT_CAUTIONS,
-          ...(plugs.length > 0 ? (['drill'] as const) : []),
-          ...(edge.sidesMm + edge.topMm + edge.bottomMm > 0 ? (['thin-stock'] as const) : []),
-        ],
+        steps: (sandedOff) => inlaidSteps(given, ring, heightMm, sandedOff),
         pictures: () => inlaidPictures(given, ring, heightMm, faceOf, groups),
       }),
     );

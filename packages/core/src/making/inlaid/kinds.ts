@@ -1,5 +1,5 @@
-import { sayMm } from '../../measure/format.js';
 import { type Mm, mm } from '../../measure/quantity.js';
+import { say, sayMm } from '../../measure/said.js';
 import type { PieceKind } from '../contract.js';
 import { type FacedRing, type FaceGroup, faceWidth, placesOfFaceGroup } from '../faced/facedRing.js';
 import { plugsIn } from './lens.js';
@@ -45,7 +45,7 @@ export function kindsOf(
   }
   const dowels = [...bySize.values()].map(
     ({ plug, members }): PieceKind => ({
-      name: `${plug.shape === 'round' ? 'Dowel' : 'Plug'} of ${sayMm(plug.acrossMm)}`,
+      name: say`${plug.shape === 'round' ? 'Dowel' : 'Plug'} of ${sayMm(plug.acrossMm)}`,
       grain: 'outwards',
       heightMm,
       stock: {

@@ -16,14 +16,16 @@ export function inlaidPictures(
   const placeOf = (segment: number, piece: number) => placeOfPiece(groups, given.count, segment, piece);
   const rest = segmentAndRing(ring, heightMm, given.count, faceOf, placeOf);
   return given.plugs.length === 0
-    ? [facePicture(ring, heightMm), ...rest]
+    ? [facePicture(given, ring, heightMm), ...rest]
     : [holePicture(given, ring, heightMm, placeOf), ...rest];
 }
 
 /** What of a segment is glued up before its ends are mitred. */
-function facePicture(ring: FacedRing, heightMm: number): StepPicture {
+function facePicture({ edge }: InlaidParams, ring: FacedRing, heightMm: number): StepPicture {
   const width = faceWidth(ring);
+  const framed = edge.topMm + edge.bottomMm + edge.sidesMm > 0;
   return {
+    step: framed ? 'frame' : 'rip',
     title: 'Block',
     says: 'The block that a segment is glued up as, before its mitres, from outside.',
     parts: [{ outline: boxOutline(0, 0, width, heightMm), place: 0 }],
@@ -41,6 +43,7 @@ function holePicture(
 ): StepPicture {
   const deep = ring.segment.widthMm;
   return {
+    step: 'plug-1',
     title: 'Holes',
     says: 'A cut through the middle of a segment, its outer face to the left: how deep the plugs go.',
     parts: [

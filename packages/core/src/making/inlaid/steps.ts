@@ -1,38 +1,66 @@
-import { sayMm } from '../../measure/format.js';
+import { say, sayList, sayMade, sayMm } from '../../measure/said.js';
 import { type FacedRing, faceWidth } from '../faced/facedRing.js';
-import { GLUE_RING, planeAndRip, setTheSaw } from '../segments.js';
+import { GLUE_RING, planeAndRip, SEGMENT_CAUTIONS, setTheSaw, spacersStep } from '../segments.js';
+import { numbered, type Step, step } from '../step.js';
 import type { InlaidParams } from './params.js';
 
 const side = (mm: number) => (mm > 0 ? 'right' : 'left');
 
 /** What is done to make a ring with plugs or frames, in order. */
-export function inlaidSteps(given: InlaidParams, ring: FacedRing, heightMm: number): string[] {
+export function inlaidSteps(
+  given: InlaidParams,
+  ring: FacedRing,
+  heightMm: number,
+  sandedOffMm: number,
+): Step[] {
   const { count, plugs, edge, spacerMm } = given;
-  const { topMm, bottomMm, sidesMm } = edge;
-  const framed = topMm + bottomMm + sidesMm > 0;
-  const width = faceWidth(ring);
-  const frame = framed
-    ? [
-        `Make ${count} fields ${sayMm(width - 2 * sidesMm)} wide and ${sayMm(heightMm - topMm - bottomMm)} high, ${sayMm(ring.segment.widthMm)} deep; glue edges on: ${sayMm(sidesMm)} at the sides, then ${sayMm(topMm)} above and ${sayMm(bottomMm)} below.`,
-        `The edges at the sides are glued on square, so that the mitre takes of them towards the inside.`,
-      ]
-    : [planeAndRip(ring.segment)];
-  const holes = plugs.map(({ shape, acrossMm, asideMm, upMm, depthMm }, i) => {
-    const where = [
-      ...(asideMm === 0 ? [] : [`${sayMm(Math.abs(asideMm))} to the ${side(asideMm)}`]),
-      ...(upMm === 0 ? [] : [`${sayMm(Math.abs(upMm))} ${upMm > 0 ? 'above' : 'below'} half the height`]),
-    ];
-    const hole = shape === 'round' ? `Drill ${sayMm(acrossMm)}` : `Cut a ${shape} hole of ${sayMm(acrossMm)}`;
-    const size = given.lens ? ' (usual size: see the list for the size in each segment)' : '';
-    return `${hole}${size} into the outer face of each segment, ${where.length === 0 ? 'in its middle' : `${where.join(', ')} of its middle`}, ${depthMm === undefined ? 'right through' : `${sayMm(depthMm)} deep`}; glue in plug ${i + 1}, grain along its length, and sand it flush.`;
-  });
+  const framed = edge.topMm + edge.bottomMm + edge.sidesMm > 0;
   return [
-    ...frame,
+    ...(framed ? frameSteps(given, ring, heightMm) : [planeAndRip(ring.segment, sandedOffMm)]),
     setTheSaw(ring.segment, count),
-    ...[...holes].reverse(),
-    ...(spacerMm > 0
-      ? [`Plane ${count} spacers to ${sayMm(spacerMm)}, each ${sayMm(ring.spacer!.stock.longEdgeMm)} long.`]
-      : []),
+    ...plugs.map((plug, i) => numbered(hole(plug, i, given.lens !== undefined), i + 1)).reverse(),
+    ...(spacerMm > 0 ? [spacersStep(count, spacerMm, ring.spacer!.stock.longEdgeMm)] : []),
     GLUE_RING,
   ];
+}
+
+function frameSteps({ count, edge }: InlaidParams, ring: FacedRing, heightMm: number): Step[] {
+  const { topMm, bottomMm, sidesMm } = edge;
+  return [
+    step(
+      'fields',
+      'saw',
+      say`Make ${sayMade(count)} fields ${sayMm(faceWidth(ring) - 2 * sidesMm, 'length')} wide and ${sayMm(heightMm - topMm - bottomMm, 'width')} high, ${sayMm(ring.segment.widthMm, 'thickness')} deep.`,
+      [...SEGMENT_CAUTIONS, 'thin-stock'],
+    ),
+    step(
+      'frame',
+      'clamps',
+      say`Glue edges on: ${sayMm(sidesMm, 'thickness')} at the sides, then ${sayMm(topMm, 'thickness')} above and ${sayMm(bottomMm, 'thickness')} below. The edges at the sides are glued on square, so that the mitre takes of them towards the inside.`,
+    ),
+  ];
+}
+
+function hole(
+  { shape, acrossMm, asideMm, upMm, depthMm }: InlaidParams['plugs'][number],
+  i: number,
+  lens: boolean,
+): Step {
+  const where = [
+    ...(asideMm === 0 ? [] : [say`${sayMm(Math.abs(asideMm), 'place')} to the ${side(asideMm)}`]),
+    ...(upMm === 0
+      ? []
+      : [say`${sayMm(Math.abs(upMm), 'place')} ${upMm > 0 ? 'above' : 'below'} half the height`]),
+  ];
+  const across = sayMm(acrossMm, 'diameter');
+  const opened = shape === 'round' ? say`Drill ${across}` : say`Cut a ${shape} hole of ${across}`;
+  const size = lens ? ' (usual size: see the list for the size in each segment)' : '';
+  const middle = where.length === 0 ? 'in its middle' : say`${sayList(where)} of its middle`;
+  const deep = depthMm === undefined ? 'right through' : say`${sayMm(depthMm, 'depth')} deep`;
+  return step(
+    'plug',
+    'drill',
+    say`${opened}${size} into the outer face of each segment, ${middle}, ${deep}; glue in plug ${i + 1}, grain along its length, and sand it flush.`,
+    ['drill', 'dust'],
+  );
 }

@@ -1,6 +1,6 @@
-import { formatAngle, sayMm } from '../../measure/format.js';
 import { rad } from '../../measure/quantity.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
+import { say, sayMm, sayRad } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import type { RingNeed } from '../../ring/need.js';
 import { type FacedRing, faceWidth, sizedForFaces } from '../faced/facedRing.js';
@@ -34,7 +34,7 @@ export function laminate(given: LaminatedParams, need: RingNeed): Result<Laminat
     return refuse(
       'no-height-left',
       'layersMm',
-      `The board is ${sayMm(boardMm)} thick; cut at ${formatAngle(rad(Math.abs(angle)))} into slices ${sayMm(usedMm + given.trimMm)} wide it leaves ${sayMm(Math.max(0, usableMm))} of the ${sayMm(rowMm)} that are needed. It has to be at least ${sayMm(needed)} thick, or the angle smaller, or the segments more.`,
+      say`The board is ${sayMm(boardMm)} thick; cut at ${sayRad(rad(Math.abs(angle)))} into slices ${sayMm(usedMm + given.trimMm)} wide it leaves ${sayMm(Math.max(0, usableMm))} of the ${sayMm(rowMm)} that are needed. It has to be at least ${sayMm(needed)} thick, or the angle smaller, or the segments more.`,
       { least: needed },
     );
   const slack = (usableMm - rowMm) / 2;
@@ -42,7 +42,7 @@ export function laminate(given: LaminatedParams, need: RingNeed): Result<Laminat
     return refuse(
       'off-the-slice',
       'upMm',
-      `The ring is taken ${sayMm(Math.abs(given.upMm))} off the middle of the slices; they leave ${sayMm(slack)} to either side.`,
+      say`The ring is taken ${sayMm(Math.abs(given.upMm))} off the middle of the slices; they leave ${sayMm(slack)} to either side.`,
       { most: slack },
     );
   const gone = trimmedAway(given, sizes);
@@ -50,14 +50,14 @@ export function laminate(given: LaminatedParams, need: RingNeed): Result<Laminat
     return refuse(
       'layer-trimmed-away',
       'layersMm',
-      `Layer ${gone + 1} of ${sayMm(given.layersMm[gone]!)} is trimmed off altogether: the ring takes ${sayMm(rowMm)} out of the ${sayMm(usableMm)} that the slices give. Leave it out, or make the board thinner.`,
+      say`Layer ${gone + 1} of ${sayMm(given.layersMm[gone]!)} is trimmed off altogether: the ring takes ${sayMm(rowMm)} out of the ${sayMm(usableMm)} that the slices give. Leave it out, or make the board thinner.`,
       { most: usableMm },
     );
   if (given.figure === 'chequer' && isSymmetric(given.layersMm) && given.layersMm.length % 2 === 1)
     return refuse(
       'no-chequer',
       'layersMm',
-      `A board of ${given.layersMm.length} layers that is the same from above and below gives no chequer when every other slice is turned: take an even number of alternating layers.`,
+      say`A board of ${given.layersMm.length} layers that is the same from above and below gives no chequer when every other slice is turned: take an even number of alternating layers.`,
     );
   const slices: Slices = {
     count: given.count * sizes.across * sizes.rows + given.spares,
@@ -73,7 +73,7 @@ export function laminate(given: LaminatedParams, need: RingNeed): Result<Laminat
     return refuse(
       'slice-wider-than-board',
       'longestMm',
-      `One slice of ${sayMm(slices.widthMm)} takes a board of ${sayMm(boardLength(slices, 1))}; the longest is ${sayMm(given.longestMm)}.`,
+      say`One slice of ${sayMm(slices.widthMm)} takes a board of ${sayMm(boardLength(slices, 1))}; the longest is ${sayMm(given.longestMm)}.`,
       { least: boardLength(slices, 1) },
     );
   return done({ given, ring, sizes, slices, boards, heightMm: need.heightMm });

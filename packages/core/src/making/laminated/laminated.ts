@@ -1,7 +1,8 @@
 import { type Mm, mm } from '../../measure/quantity.js';
 import { done } from '../../measure/reason.js';
+import { say } from '../../measure/said.js';
 import { assemble } from '../assemble.js';
-import type { Making, PieceKind, Warning } from '../contract.js';
+import type { Making, PieceKind } from '../contract.js';
 import {
   type FaceGroup,
   faceGroups,
@@ -11,7 +12,9 @@ import {
   sizedForFaces,
   togetherOf,
 } from '../faced/facedRing.js';
-import { pitchOfCount, SEGMENT_CAUTIONS } from '../segments.js';
+import type { Figure } from '../figures.js';
+import { pitchOfCount } from '../segments.js';
+import type { Warning } from '../warnings.js';
 import { type Laminate, laminate, neededThickness } from './laminate.js';
 import { onHand } from './onHand.js';
 import { type LaminatedParams, laminatedParams, rowsOf, slicesAcross } from './params.js';
@@ -89,7 +92,7 @@ export const laminated: Making<LaminatedParams> = {
     const period = sizes.across % 2 === 0 || given.figure !== 'chequer' ? 1 : 2;
     const kinds = given.layersMm.map(
       (thick, i): PieceKind => ({
-        name: `Layer ${i + 1}`,
+        name: say`Layer ${i + 1}`,
         grain: 'along',
         heightMm: mm(heightMm),
         stock: {
@@ -118,7 +121,6 @@ export const laminated: Making<LaminatedParams> = {
         figures: figuresOf(sized.value),
         warnings: [...seam(given, period), ...onHand(sized.value)],
         steps: () => laminatedSteps(sized.value),
-        cautions: [...SEGMENT_CAUTIONS, 'thin-stock'],
         pictures: () => laminatedPictures(sized.value, faceOf, groups),
       }),
     );
@@ -134,20 +136,20 @@ export const laminated: Making<LaminatedParams> = {
   },
 };
 
-const figuresOf = ({ given, sizes, slices, boards }: Laminate) => [
-  { name: 'Slices', value: slices.count - given.spares, unit: 'pieces' as const },
-  { name: 'Spare slices', value: given.spares, unit: 'pieces' as const },
-  { name: 'Slice, width', value: slices.widthMm, unit: 'mm' as const },
-  { name: 'Slice, height that can be used', value: sizes.usableMm, unit: 'mm' as const },
+const figuresOf = ({ given, sizes, slices, boards }: Laminate): Figure[] => [
+  { key: 'slices', value: slices.count - given.spares, unit: 'count' },
+  { key: 'spare-slices', value: given.spares, unit: 'count' },
+  { key: 'slice-width', value: slices.widthMm, unit: 'mm' },
+  { key: 'slice-height-that-can-be-used', value: sizes.usableMm, unit: 'mm' },
   {
-    name: 'Offcut above and below each slice',
+    key: 'offcut-above-and-below-each-slice',
     value: (sizes.usableMm - sizes.rowMm) / 2,
-    unit: 'mm' as const,
+    unit: 'mm',
   },
-  { name: 'Boards', value: boards.length, unit: 'pieces' as const },
-  { name: 'Board, length', value: boards[0]!.lengthMm, unit: 'mm' as const },
-  { name: 'Board, thickness', value: sizes.boardMm, unit: 'mm' as const },
-  { name: 'Board, least thickness', value: neededThickness(given, sizes), unit: 'mm' as const },
+  { key: 'boards', value: boards.length, unit: 'count' },
+  { key: 'board-length', value: boards[0]!.lengthMm, unit: 'mm' },
+  { key: 'board-thickness', value: sizes.boardMm, unit: 'mm' },
+  { key: 'board-least-thickness', value: neededThickness(given, sizes), unit: 'mm' },
 ];
 
 const seam = ({ count, across }: LaminatedParams, period: number): Warning[] =>
@@ -156,6 +158,6 @@ const seam = ({ count, across }: LaminatedParams, period: number): Warning[] =>
     : [
         {
           code: 'chequer-seam',
-          message: `${count * across} slices go round, an odd number: two alike meet at the index mark. Take an even number.`,
+          message: say`${count * across} slices go round, an odd number: two alike meet at the index mark. Take an even number.`,
         },
       ];

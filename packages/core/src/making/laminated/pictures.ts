@@ -1,4 +1,4 @@
-import { sayMm } from '../../measure/format.js';
+import { say, sayMm } from '../../measure/said.js';
 import type { FaceShape } from '../faced/face.js';
 import type { FaceGroup } from '../faced/facedRing.js';
 import { boxOutline, segmentAndRing } from '../faced/pictures.js';
@@ -40,8 +40,9 @@ function boardPicture({ given, sizes, slices, boards }: Laminate, layers: readon
     is: 'cut' as const,
   });
   return {
+    step: 'board',
     title: 'Board',
-    says: `The board from its side, ${all ? 'whole' : `its first ${shown} slices of ${boards[0]!.slices}`}, with the cuts; it is ${sayMm(boards[0]!.lengthMm)} long.`,
+    says: say`The board from its side, ${all ? 'whole' : `its first ${shown} slices of ${boards[0]!.slices}`}, with the cuts; it is ${sayMm(boards[0]!.lengthMm)} long.`,
     parts: layerParts(given.layersMm, layers, length),
     lines:
       given.figure === 'stripes'
@@ -89,8 +90,9 @@ function slicePicture({ given, sizes, slices }: Laminate, layers: readonly numbe
     is: 'trim' as const,
   });
   return {
+    step: 'slices',
     title: 'Slice',
-    says: `One of ${slices.count} slices stood upright; what lies outside the lines is trimmed off.`,
+    says: say`One of ${slices.count} slices stood upright; what lies outside the lines is trimmed off.`,
     parts,
     lines: [trim(0), trim(rowMm)],
     sizes: [

@@ -1,6 +1,6 @@
-import { formatAngle, sayMm } from '../../measure/format.js';
-import { rad } from '../../measure/quantity.js';
-import { GLUE_RING, setTheSaw } from '../segments.js';
+import { say, sayList, sayMade, sayMm, sayRad } from '../../measure/said.js';
+import { GLUE_RING, SEGMENT_CAUTIONS, setTheSaw } from '../segments.js';
+import { type Step, step } from '../step.js';
 import type { Laminate } from './laminate.js';
 import { isSymmetric, type LaminatedParams } from './params.js';
 
@@ -12,40 +12,84 @@ const TURNED: Record<LaminatedParams['turn'], string> = {
 };
 
 /** What is done to make a laminated ring, in order. */
-export function laminatedSteps({ given, ring, sizes, slices, boards }: Laminate): string[] {
-  const { layersMm, figure, count, spares } = given;
+export function laminatedSteps(of: Laminate): Step[] {
+  const { given, ring } = of;
+  if (given.figure === 'stripes')
+    return [
+      boardStep(of),
+      setTheSaw(
+        ring.segment,
+        given.count,
+        'swinging the gauge to the other side between cuts so that the layers stay the right way up',
+        ['thin-stock'],
+      ),
+      GLUE_RING,
+    ];
+  return [boardStep(of), sliceStep(of), blockStep(of), trimStep(of), bevelStep(of), GLUE_RING];
+}
+
+function boardStep({ given: { layersMm }, ring, sizes, boards }: Laminate): Step {
   const same = isSymmetric(layersMm)
     ? 'Its layers are the same from above and below, as far as their thickness goes.'
     : 'Its layers differ from above and below: mark the top.';
   const several =
     boards.length === 1
-      ? `a board ${sayMm(boards[0]!.lengthMm)} long`
-      : `${boards.length} boards, ${boards.map(({ slices: n, lengthMm }) => `${sayMm(lengthMm)} for ${n}`).join(', ')},`;
+      ? say`a board ${sayMm(boards[0]!.lengthMm, 'length')} long`
+      : say`${boards.length} boards, ${sayList(boards.map(({ slices, lengthMm }) => say`${sayMm(lengthMm, 'length')} for ${slices}`))},`;
+  return step(
+    'board',
+    'planer',
+    say`Plane ${layersMm.length} layers to ${sayList(layersMm.map((t) => sayMm(t, 'thickness')))} from the bottom up, ${sayMm(ring.segment.widthMm, 'width')} wide, and glue them into ${several} ${sayMm(sizes.boardMm)} thick. ${same}`,
+    ['dust'],
+  );
+}
+
+function sliceStep({ given: { spares }, sizes, slices }: Laminate): Step {
   const ends = slices.wholeEnds
     ? 'a whole kerf at both ends is counted in'
     : 'the end cuts fall on the ends of the board';
-  const board = `Plane ${layersMm.length} layers to ${layersMm.map((t) => sayMm(t)).join(', ')} from the bottom up, ${sayMm(ring.segment.widthMm)} wide, and glue them into ${several} ${sayMm(sizes.boardMm)} thick. ${same}`;
-  if (figure === 'stripes')
-    return [
-      board,
-      `${setTheSaw(ring.segment, count, 'swinging the gauge to the other side between cuts so that the layers stay the right way up')}`,
-      GLUE_RING,
-    ];
-  const cut = `Cut ${slices.count} slices ${sayMm(slices.widthMm)} wide ${sizes.angle === 0 ? 'square' : `at ${formatAngle(rad(slices.angle))} from square`}, ${spares} of them spare; ${ends}. One slice lost near the end of a board that was cut to length stops the whole ring.`;
+  const slope = sizes.angle === 0 ? 'square' : say`at ${sayRad(slices.angle, 'cut-angle')} from square`;
+  return step(
+    'slices',
+    'saw',
+    say`Cut ${sayMade(slices.count)} slices ${sayMm(slices.widthMm, 'stop')} wide ${slope}, ${spares} of them spare; ${ends}. One slice lost near the end of a board that was cut to length stops the whole ring.`,
+    [...SEGMENT_CAUTIONS, 'thin-stock'],
+  );
+}
+
+function blockStep({ given, sizes }: Laminate): Step {
+  const { figure, turn, trimMm } = given;
+  const second =
+    sizes.rows === 2
+      ? `, and a second pair on top, upside down${figure === 'chevron' ? ' and with its slices exchanged' : ''}`
+      : '';
   const block =
     figure === 'ramp'
       ? 'Stand the slices upright, all the same way.'
       : figure === 'chequer'
-        ? `Turn every other slice end for end and glue ${sizes.across} side by side for a segment.`
-        : `Turn every other slice over ${TURNED[given.turn]}. Glue them in pairs on their cut faces${sizes.rows === 2 ? `, and a second pair on top, upside down${figure === 'chevron' ? ' and with its slices exchanged' : ''}` : ''}.`;
-  return [
-    board,
-    cut,
-    given.trimMm > 0
-      ? `${block} True the cut faces first: ${sayMm(given.trimMm / 2)} comes off either side of a slice in all.`
+        ? say`Turn every other slice end for end and glue ${sizes.across} side by side for a segment.`
+        : `Turn every other slice over ${TURNED[turn]}. Glue them in pairs on their cut faces${second}.`;
+  return step(
+    'blocks',
+    'clamps',
+    trimMm > 0
+      ? say`${block} True the cut faces first: ${sayMm(trimMm / 2)} comes off either side of a slice in all.`
       : block,
-    `Trim top and bottom so that ${sayMm(sizes.rowMm)} are left of every row, out of the ${sayMm(sizes.usableMm)} that the slices give.`,
-    `Bevel the ends at ${formatAngle(rad(ring.half))} so that ${sayMm(2 * ring.faces.outerMm * Math.tan(ring.half))} are left outside, the same off both ends; ${count} segments.`,
-    GLUE_RING,
-  ];
+  );
 }
+
+const trimStep = ({ sizes }: Laminate): Step =>
+  step(
+    'trim',
+    'saw',
+    say`Trim top and bottom so that ${sayMm(sizes.rowMm, 'width')} are left of every row, out of the ${sayMm(sizes.usableMm)} that the slices give.`,
+    SEGMENT_CAUTIONS,
+  );
+
+const bevelStep = ({ given, ring: { half, faces } }: Laminate): Step =>
+  step(
+    'saw',
+    'saw',
+    say`Bevel the ends at ${sayRad(half, 'cut-angle')} so that ${sayMm(2 * faces.outerMm * Math.tan(half), 'stop')} are left outside, the same off both ends; ${sayMade(given.count)} segments.`,
+    SEGMENT_CAUTIONS,
+  );

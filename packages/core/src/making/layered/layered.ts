@@ -1,21 +1,15 @@
 import { z } from 'zod';
 import { length } from '../../measure/field.js';
-import { sayMm } from '../../measure/format.js';
 import { mm } from '../../measure/quantity.js';
 import { done, refuse } from '../../measure/reason.js';
+import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { assemble } from '../assemble.js';
 import type { Making, PieceKind } from '../contract.js';
 import { boxOutline } from '../faced/pictures.js';
 import { anglesOf, flatRing } from '../flat/ring.js';
-import {
-  GLUE_RING,
-  pitchOfCount,
-  SEGMENT_CAUTIONS,
-  segmentCount,
-  segmentStock,
-  setTheSaw,
-} from '../segments.js';
+import { GLUE_RING, pitchOfCount, segmentCount, segmentStock, setTheSaw } from '../segments.js';
+import { step } from '../step.js';
 import type { StripStock } from '../stock.js';
 import { type Faces, wedgeOutline } from '../wedge.js';
 
@@ -55,7 +49,7 @@ export const layered: Making<LayeredParams> = {
       return refuse(
         'layer-too-thick',
         'outerLayerMm',
-        `The outer layer is ${sayMm(outerLayerMm)} thick and the strip ${sayMm(width)} wide; nothing is left for the inner layer.`,
+        say`The outer layer is ${sayMm(outerLayerMm)} thick and the strip ${sayMm(width)} wide; nothing is left for the inner layer.`,
         { most: width },
       );
     const half = Math.PI / count;
@@ -90,18 +84,23 @@ export const layered: Making<LayeredParams> = {
         radial: false,
         layers: [{ name: 'The layer line', nearMm: line, farMm: line / Math.cos(half) }],
         figures: [
-          { name: 'Layer line, middle of a segment', value: line, unit: 'mm' },
-          { name: 'Layer line, at the joints', value: line / Math.cos(half), unit: 'mm' },
+          { key: 'layer-line-middle-of-a-segment', value: line, unit: 'mm' },
+          { key: 'layer-line-at-the-joints', value: line / Math.cos(half), unit: 'mm' },
         ],
-        steps: () => [
-          `Plane one strip to ${sayMm(outerLayerMm)} and one to ${sayMm(width - outerLayerMm)}, both ${sayMm(heightMm)} wide and what is sanded off, and glue them face to face into a board ${sayMm(width)} thick.`,
-          'Stand the board on edge at the saw, outer layer away from the fence.',
+        steps: (sandedOff) => [
+          step(
+            'board',
+            'planer',
+            say`Plane one strip to ${sayMm(outerLayerMm, 'thickness')} and one to ${sayMm(width - outerLayerMm, 'thickness')}, both ${sayMm(heightMm + sandedOff, 'width')} wide, and glue them face to face into a board ${sayMm(width)} thick.`,
+            ['dust'],
+          ),
+          step('on-edge', 'saw', 'Stand the board on edge at the saw, outer layer away from the fence.'),
           setTheSaw(whole, count, 'the same edge out every time'),
           GLUE_RING,
         ],
-        cautions: SEGMENT_CAUTIONS,
         pictures: () => [
           {
+            step: 'board',
             title: 'Board',
             says: 'The board on edge, from its end: the inner layer lies against the fence.',
             parts: [
@@ -119,6 +118,7 @@ export const layered: Making<LayeredParams> = {
             ],
           },
           {
+            step: 'saw',
             title: 'Segment',
             says: 'A segment from above, its outer layer away from the axis.',
             parts: [outlineOf(count), outlineOf(0)].map((outline, i) => ({

@@ -1,5 +1,5 @@
-import { sayMm } from '../../measure/format.js';
 import { refuse } from '../../measure/reason.js';
+import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import type { LayerLine } from '../contract.js';
 import type { FacePoint } from '../faced/face.js';
@@ -21,7 +21,7 @@ export function doesNotFit(
       return refuse(
         'glyph-too-fine',
         `glyphs.${i}`,
-        `${name} is ${sayMm(given.sizeMm)} high and finer than the cutter of ${sayMm(given.cutterMm)} everywhere: make it larger or take a smaller cutter.`,
+        say`${name} is ${sayMm(given.sizeMm)} high and finer than the cutter of ${sayMm(given.cutterMm)} everywhere: make it larger or take a smaller cutter.`,
         { least: given.cutterMm },
       );
     const points = loops.flat();
@@ -31,14 +31,14 @@ export function doesNotFit(
       return refuse(
         'glyph-wider-than-face',
         'sizeMm',
-        `${name} is ${sayMm(wide)} wide and the face ${sayMm(width)}: make the letters smaller, or the segments fewer.`,
+        say`${name} is ${sayMm(wide)} wide and the face ${sayMm(width)}: make the letters smaller, or the segments fewer.`,
         { most: width },
       );
     if (high + given.upMm > heightMm / 2 + SAME_LENGTH || low + given.upMm < -heightMm / 2 - SAME_LENGTH)
       return refuse(
         'glyph-higher-than-face',
         'sizeMm',
-        `${name} is ${sayMm(high - low)} high, ${sayMm(Math.abs(given.upMm))} off the middle, and the ring ${sayMm(heightMm)} high.`,
+        say`${name} is ${sayMm(high - low)} high, ${sayMm(Math.abs(given.upMm))} off the middle, and the ring ${sayMm(heightMm)} high.`,
         { most: heightMm },
       );
   }
@@ -46,7 +46,7 @@ export function doesNotFit(
     return refuse(
       'pocket-too-deep',
       'depthMm',
-      `The pockets are ${sayMm(given.depthMm)} deep and the segments ${sayMm(ring.segment.widthMm)}.`,
+      say`The pockets are ${sayMm(given.depthMm)} deep and the segments ${sayMm(ring.segment.widthMm)}.`,
       { most: ring.segment.widthMm },
     );
   return null;

@@ -1,4 +1,5 @@
 import { type Mm, mm } from '../../measure/quantity.js';
+import { say } from '../../measure/said.js';
 import type { PieceKind } from '../contract.js';
 import type { FacePoint } from '../faced/face.js';
 import type { FacedRing } from '../faced/facedRing.js';
@@ -22,7 +23,7 @@ export function kindsOf(
       mm(Math.max(...points.map(of)) - Math.min(...points.map(of)));
     return [
       {
-        name: `Inlay ${glyph.name}`,
+        name: say`Inlay ${glyph.name}`,
         grain: 'along',
         heightMm,
         stock: {

@@ -1,6 +1,6 @@
-import { sayMm } from '../../measure/format.js';
 import { mm } from '../../measure/quantity.js';
 import { done } from '../../measure/reason.js';
+import { say, sayMm } from '../../measure/said.js';
 import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
 import { type FaceShape, field, pocket } from '../faced/face.js';
@@ -14,7 +14,8 @@ import {
 } from '../faced/facedRing.js';
 import { segmentAndRing } from '../faced/pictures.js';
 import { placeOfPiece } from '../faced/placeOf.js';
-import { GLUE_RING, pitchOfCount, planeAndRip, SEGMENT_CAUTIONS, setTheSaw } from '../segments.js';
+import { GLUE_RING, pitchOfCount, planeAndRip, setTheSaw, spacersStep } from '../segments.js';
+import { step } from '../step.js';
 import { bottoms, doesNotFit } from './fit.js';
 import { kindsOf } from './kinds.js';
 import { pocketOf } from './outlines.js';
@@ -118,25 +119,38 @@ export const lettered: Making<LetteredParams> = {
         lay: layFaces(ring, GROUPS, heightMm, faceOf),
         layers: bottoms(given, pockets, ring, heightMm),
         figures: [
-          { name: 'Face, width', value: faceWidth(ring), unit: 'mm' },
-          { name: 'Letters', value: given.order.filter((i) => i >= 0).length, unit: 'pieces' },
+          { key: 'face-width', value: faceWidth(ring), unit: 'mm' },
+          { key: 'letters', value: given.order.filter((i) => i >= 0).length, unit: 'count' },
         ],
-        steps: () => [
-          planeAndRip(ring.segment),
+        steps: (sandedOff) => [
+          planeAndRip(ring.segment, sandedOff),
           setTheSaw(ring.segment, count),
-          `Rout the pockets ${sayMm(given.depthMm)} deep with a cutter of ${sayMm(given.cutterMm)}, inside the line; cut the inserts outside theirs, ${sayMm(given.clearanceMm)} smaller all round. Outlines of both are in the files.`,
-          given.turnedOver
-            ? 'Inserts go in turned over: their outlines are mirrored. Number pockets and inserts.'
-            : 'Inserts go in as they are cut: their outlines are not mirrored. Number pockets and inserts.',
-          'Glue the inserts in and sand them flush with the face.',
+          step(
+            'rout',
+            'router',
+            say`Rout the pockets ${sayMm(given.depthMm, 'depth')} deep with a cutter of ${sayMm(given.cutterMm, 'diameter')}, inside the line; cut the inserts outside theirs, ${sayMm(given.clearanceMm)} smaller all round. Outlines of both are in the files.`,
+            ['router', 'dust'],
+          ),
+          step(
+            'number',
+            'bench',
+            given.turnedOver
+              ? 'Inserts go in turned over: their outlines are mirrored. Number pockets and inserts.'
+              : 'Inserts go in as they are cut: their outlines are not mirrored. Number pockets and inserts.',
+          ),
+          step('inlay', 'clamps', 'Glue the inserts in and sand them flush with the face.', ['dust']),
           ...(spacerMm > 0
             ? [
-                `Plane ${count} spacers to ${sayMm(spacerMm)}, each ${sayMm(ring.spacer!.stock.longEdgeMm)} long; they keep the letters off the joints.`,
+                spacersStep(
+                  count,
+                  spacerMm,
+                  ring.spacer!.stock.longEdgeMm,
+                  '; they keep the letters off the joints',
+                ),
               ]
             : []),
           GLUE_RING,
         ],
-        cautions: [...SEGMENT_CAUTIONS, 'router'],
         pictures: () =>
           segmentAndRing(ring, heightMm, count, faceOf, (segment, piece) =>
             placeOfPiece(GROUPS, count, segment, piece),

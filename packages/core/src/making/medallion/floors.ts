@@ -1,10 +1,12 @@
-import { formatAngle, sayMm } from '../../measure/format.js';
-import { type Mm, mm, rad } from '../../measure/quantity.js';
+import { type Mm, mm } from '../../measure/quantity.js';
 import { refuse } from '../../measure/reason.js';
+import { say, sayMade, sayMm, sayRad } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { area, type Point } from '../../ring/plane.js';
 import type { PieceKind } from '../contract.js';
-import { segmentStock } from '../segments.js';
+import type { Figure } from '../figures.js';
+import { planedTo, SEGMENT_CAUTIONS, segmentStock } from '../segments.js';
+import { type Step, step } from '../step.js';
 import { radialWedge, wedgeOutline } from '../wedge.js';
 import { cabinHolding, heart, log } from './cabin.js';
 import { hasBorder, type MedallionParams } from './params.js';
@@ -15,8 +17,8 @@ export interface Laid {
   readonly outlines: readonly (readonly Point[])[];
   readonly kinds: readonly PieceKind[];
   readonly repeats: number;
-  readonly steps: readonly string[];
-  readonly figures: readonly { name: string; value: number; unit: 'mm' | 'rad' | 'pieces' }[];
+  steps(sandedOffMm: number): readonly Step[];
+  readonly figures: readonly Figure[];
 }
 
 const range = (count: number, first = 0): number[] => Array.from({ length: count }, (_, i) => first + i);
@@ -55,7 +57,7 @@ export function layStar(
       refused: refuse(
         'star-too-small',
         'borderMm',
-        `Inside a border of ${sayMm(borderMm)} the floor of ${sayMm(2 * outerMm)} leaves points ${sayMm(Math.max(0, star.shortMm))} across; they have to be at least ${sayMm(LEAST_ACROSS)}.`,
+        say`Inside a border of ${sayMm(borderMm)} the floor of ${sayMm(2 * outerMm)} leaves points ${sayMm(Math.max(0, star.shortMm))} across; they have to be at least ${sayMm(LEAST_ACROSS)}.`,
         { most: outerMm },
       ),
     };
@@ -91,13 +93,13 @@ export function layStar(
     outlines,
     kinds,
     repeats: P,
-    steps: starSteps(star, given, heightMm),
+    steps: (sandedOff) => starSteps(star, given, heightMm, sandedOff),
     figures: [
-      { name: 'Side of the points', value: star.sideMm, unit: 'mm' },
-      { name: 'Points, long diagonal', value: star.tipMm, unit: 'mm' },
-      { name: 'Points, short diagonal', value: star.shortMm, unit: 'mm' },
-      { name: 'Angle of a point', value: 2 * half, unit: 'rad' },
-      { name: 'Angle of the infill in the valley', value: 4 * half, unit: 'rad' },
+      { key: 'side-of-the-points', value: star.sideMm, unit: 'mm' },
+      { key: 'points-long-diagonal', value: star.tipMm, unit: 'mm' },
+      { key: 'points-short-diagonal', value: star.shortMm, unit: 'mm' },
+      { key: 'angle-of-a-point', value: 2 * half, unit: 'rad' },
+      { key: 'angle-of-the-infill-in-the-valley', value: 4 * half, unit: 'rad' },
     ],
   };
 }
@@ -105,13 +107,50 @@ export function layStar(
 /** Points narrower than this cannot be held (mm). */
 const LEAST_ACROSS = 4;
 
-const starSteps = (star: Star, { borderMm }: MedallionParams, heightMm: number): string[] => [
-  `Glue a light board on a dark one, each at least ${sayMm(star.shortMm / 2)} thick, so that the glue line is the long diagonal of the points.`,
-  `From it saw ${star.points} rhombs with an angle of ${formatAngle(rad((2 * Math.PI) / star.points))} and sides of ${sayMm(star.sideMm)}, ${sayMm(heightMm)} high and what is sanded off; the glue line runs from point to point. Try them on the full-size template.`,
-  'Glue them round the middle, every light half on the same side: that makes the points stand out.',
-  `Fit ${star.points} infill triangles with ${formatAngle(rad((4 * Math.PI) / star.points))} in the valleys.`,
-  ...(borderMm > 0 ? [`Glue ${star.points} mitred pieces ${sayMm(borderMm)} wide round the star.`] : []),
-  'The points meet in the middle: drill it out and turn in a plug if they do not meet well.',
+const starSteps = (
+  star: Star,
+  { borderMm }: MedallionParams,
+  heightMm: number,
+  sandedOffMm: number,
+): Step[] => [
+  step(
+    'board',
+    'planer',
+    say`Glue a light board on a dark one, each at least ${sayMm(star.shortMm / 2, 'thickness')} thick, so that the glue line is the long diagonal of the points.`,
+    ['dust'],
+  ),
+  step(
+    'rhombs',
+    'saw',
+    say`From it saw ${sayMade(star.points)} rhombs with an angle of ${sayRad((2 * Math.PI) / star.points, 'cut-angle')} and sides of ${sayMm(star.sideMm, 'stop')}, ${planedTo(heightMm, sandedOffMm)} high; the glue line runs from point to point. Try them on the full-size template.`,
+    [...SEGMENT_CAUTIONS, 'tapers'],
+  ),
+  step(
+    'star',
+    'clamps',
+    'Glue them round the middle, every light half on the same side: that makes the points stand out.',
+  ),
+  step(
+    'infill',
+    'saw',
+    say`Fit ${sayMade(star.points)} infill triangles with ${sayRad((4 * Math.PI) / star.points, 'cut-angle')} in the valleys.`,
+    [...SEGMENT_CAUTIONS, 'tapers'],
+  ),
+  ...(borderMm > 0
+    ? [
+        step(
+          'border',
+          'clamps',
+          say`Glue ${sayMade(star.points)} mitred pieces ${sayMm(borderMm, 'width')} wide round the star.`,
+        ),
+      ]
+    : []),
+  step(
+    'middle',
+    'drill',
+    'The points meet in the middle: drill it out and turn in a plug if they do not meet well.',
+    ['drill'],
+  ),
 ];
 
 export function layCabin(
@@ -126,7 +165,7 @@ export function layCabin(
       refused: refuse(
         'logs-too-thin',
         'rounds',
-        `${floor.rounds} rounds in a floor of ${sayMm(2 * outerMm)} leave logs of ${sayMm(cabin.logMm)}; they have to be at least ${sayMm(1)}.`,
+        say`${floor.rounds} rounds in a floor of ${sayMm(2 * outerMm)} leave logs of ${sayMm(cabin.logMm)}; they have to be at least ${sayMm(1)}.`,
         { most: Math.floor(outerMm * (1 - floor.heart)) },
       ),
     };
@@ -143,14 +182,27 @@ export function layCabin(
       })),
     ],
     repeats: 1,
-    steps: [
-      `Saw a heart ${sayMm(cabin.heartMm)} square and strips ${sayMm(cabin.logMm)} wide.`,
-      'Glue the first strip to one side and trim it flush; turn the block a quarter and glue on the next, over the end of the first; light on two sides, dark on the other two.',
-      `After ${floor.rounds} rounds it is ${sayMm(2 * outerMm)} square and holds the disc.`,
+    steps: () => [
+      step(
+        'heart',
+        'saw',
+        say`Saw a heart ${sayMm(cabin.heartMm, 'width')} square and strips ${sayMm(cabin.logMm, 'width')} wide.`,
+        SEGMENT_CAUTIONS,
+      ),
+      step(
+        'logs',
+        'clamps',
+        'Glue the first strip to one side and trim it flush; turn the block a quarter and glue on the next, over the end of the first; light on two sides, dark on the other two.',
+      ),
+      step(
+        'square',
+        'bench',
+        say`After ${floor.rounds} rounds it is ${sayMm(2 * outerMm)} square and holds the disc.`,
+      ),
     ],
     figures: [
-      { name: 'Heart', value: cabin.heartMm, unit: 'mm' },
-      { name: 'Logs, width', value: cabin.logMm, unit: 'mm' },
+      { key: 'heart', value: cabin.heartMm, unit: 'mm' },
+      { key: 'logs-width', value: cabin.logMm, unit: 'mm' },
     ],
   };
 }

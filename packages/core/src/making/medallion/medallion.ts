@@ -2,7 +2,7 @@ import { mm, rad } from '../../measure/quantity.js';
 import { done } from '../../measure/reason.js';
 import { assemble } from '../assemble.js';
 import type { Making, PlaceGroup } from '../contract.js';
-import { pitchOfCount, SEGMENT_CAUTIONS } from '../segments.js';
+import { pitchOfCount } from '../segments.js';
 import { farthest } from '../wedge.js';
 import { layCabin, layStar } from './floors.js';
 import { hasBorder, type MedallionParams, medallionParams } from './params.js';
@@ -75,9 +75,8 @@ export const medallion: Making<MedallionParams> = {
         kinds,
         lay: (place) => ({ place, bottom: outlines[place]!, top: outlines[place]! }),
         figures,
-        steps: () => steps,
-        cautions: [...SEGMENT_CAUTIONS, 'tapers'],
-        pictures: () => floorPictures(outlines, kinds, steps),
+        steps: (sandedOff) => steps(sandedOff),
+        pictures: () => floorPictures(outlines, kinds),
       }),
     );
   },

@@ -1,15 +1,14 @@
 import { z } from 'zod';
 import { length, number } from '../../measure/field.js';
-import { formatAngle, sayMm } from '../../measure/format.js';
 import { mm, rad } from '../../measure/quantity.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
+import { say, sayMm, sayRad } from '../../measure/said.js';
 import { SAME_ANGLE } from '../../measure/tolerance.js';
 import { assemble } from '../assemble.js';
-import type { Made, Making, Warning } from '../contract.js';
+import type { Made, Making } from '../contract.js';
 import {
   pitchOfCount,
   planeAndRip,
-  SEGMENT_CAUTIONS,
   segmentCount,
   segmentStock,
   setTheSaw,
@@ -17,6 +16,8 @@ import {
 } from '../segments.js';
 import { shiftsOf } from '../spaced/closing.js';
 import { pushedRing } from '../spaced/ring.js';
+import { step } from '../step.js';
+import type { Warning } from '../warnings.js';
 import {
   asAsked,
   bandOf,
@@ -97,20 +98,32 @@ export const open: Making<OpenParams> = {
         },
         figures:
           gap.sides === 'tapered'
-            ? [{ name: 'Overlap at each end', value: rad(outside), unit: 'rad' }]
+            ? [{ key: 'overlap-at-each-end', value: rad(outside), unit: 'rad' }]
             : [
-                { name: 'Overlap at each end, outside', value: rad(outside), unit: 'rad' },
-                { name: 'Overlap at each end, inside', value: rad(inside), unit: 'rad' },
+                { key: 'overlap-at-each-end-outside', value: rad(outside), unit: 'rad' },
+                { key: 'overlap-at-each-end-inside', value: rad(inside), unit: 'rad' },
               ],
         warnings: inside < theta * LITTLE_HOLD ? [littleHold(inside, outside, theta)] : [],
-        steps: () => [
-          planeAndRip(segment, 'one thickness'),
+        steps: (sandedOff) => [
+          planeAndRip(segment, sandedOff),
           setTheSaw(segment, count),
-          'All pieces have to be of one thickness: an open ring cannot be flattened once it is glued.',
-          `Glue them one by one on the ring below with an indexed jig, ${formatAngle(rad(2 * theta))} apart, half a pitch from the ring below.`,
-          'Clean glue out of the gaps and finish the holes before turning, or they are sanded twice.',
+          step(
+            'measure',
+            'bench',
+            'Check that all pieces are of one thickness: an open ring cannot be flattened once it is glued.',
+          ),
+          step(
+            'glue',
+            'clamps',
+            say`Glue them one by one on the ring below with an indexed jig, ${sayRad(2 * theta, 'turn')} apart, half a pitch from the ring below.`,
+          ),
+          step(
+            'clean',
+            'bench',
+            'Clean glue out of the gaps and finish the holes before turning, or they are sanded twice.',
+            ['open-work'],
+          ),
         ],
-        cautions: [...SEGMENT_CAUTIONS, 'open-work'],
       }),
     );
   },
@@ -126,11 +139,11 @@ export const open: Making<OpenParams> = {
 function littleHold(inside: number, outside: number, theta: number): Warning {
   const both =
     outside - inside < SAME_ANGLE
-      ? formatAngle(rad(inside))
-      : `${formatAngle(rad(inside))} inside and ${formatAngle(rad(outside))} outside`;
+      ? sayRad(rad(inside))
+      : say`${sayRad(rad(inside))} inside and ${sayRad(rad(outside))} outside`;
   return {
     code: 'little-hold',
-    message: `Its segments lie on those of the next ring by ${both} at each end, under a third of half a pitch (${formatAngle(rad(theta))}): little holds the wall together.`,
+    message: say`Its segments lie on those of the next ring by ${both} at each end, under a third of half a pitch (${sayRad(rad(theta))}): little holds the wall together.`,
   };
 }
 
@@ -143,14 +156,14 @@ function noHold({ count, gap }: OpenParams, outerMm: number): Result<Made> {
     return refuse(
       'gap-no-contact',
       'gap.share',
-      `Gaps that take ${Math.round(gap.share * 100)} % of the circle leave no contact with the next ring half a pitch round; they have to take less than 50 %.`,
+      say`Gaps that take ${Math.round(gap.share * 100)} % of the circle leave no contact with the next ring half a pitch round; they have to take less than 50 %.`,
       { most: 0.5 },
     );
   const most = 2 * outerMm * Math.sin(Math.PI / (2 * count));
   return refuse(
     'gap-no-contact',
     'gap.widthMm',
-    `Gaps of ${sayMm(gap.widthMm)} leave no contact with the next ring half a pitch round; in a ring of ${sayMm(2 * outerMm)} with ${count} segments they have to be less than ${sayMm(most)}.`,
+    say`Gaps of ${sayMm(gap.widthMm)} leave no contact with the next ring half a pitch round; in a ring of ${sayMm(2 * outerMm)} with ${count} segments they have to be less than ${sayMm(most)}.`,
     { most },
   );
 }

@@ -1,19 +1,12 @@
 import { z } from 'zod';
-import { sayMm } from '../../measure/format.js';
 import { mm } from '../../measure/quantity.js';
 import { done, refuse } from '../../measure/reason.js';
+import { say, sayMm } from '../../measure/said.js';
 import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
 import { anglesOf, flatRing } from '../flat/ring.js';
 import { circle, drilled, plugGroup, plugKind, plugSchema, plugSteps } from '../plug.js';
-import {
-  GLUE_RING,
-  pitchOfCount,
-  planeAndRip,
-  SEGMENT_CAUTIONS,
-  segmentCount,
-  setTheSaw,
-} from '../segments.js';
+import { GLUE_RING, pitchOfCount, planeAndRip, segmentCount, setTheSaw } from '../segments.js';
 import type { StripStock } from '../stock.js';
 
 const params = z.strictObject({
@@ -49,7 +42,7 @@ export const pie: Making<PieParams> = {
       return refuse(
         'plug-too-large',
         'plug.diameterMm',
-        `The plug is ${sayMm(plug.diameterMm)} across and the ring ${sayMm(2 * outerMm)}; nothing is left of the segments.`,
+        say`The plug is ${sayMm(plug.diameterMm)} across and the ring ${sayMm(2 * outerMm)}; nothing is left of the segments.`,
         { most: 2 * outerMm },
       );
     const sized = flatRing(count, anglesOf(count), { ...need, innerMm: mm(0) });
@@ -71,8 +64,12 @@ export const pie: Making<PieParams> = {
             place === count ? circle(radius) : drilled(lay(place).bottom, radius, Math.PI / count);
           return { place, bottom: outline, top: outline };
         },
-        steps: () => [planeAndRip(stock), setTheSaw(stock, count), GLUE_RING, ...plugSteps(plug)],
-        cautions: plug ? [...SEGMENT_CAUTIONS, 'drill'] : SEGMENT_CAUTIONS,
+        steps: (sandedOff) => [
+          planeAndRip(stock, sandedOff),
+          setTheSaw(stock, count),
+          GLUE_RING,
+          ...plugSteps(plug),
+        ],
       }),
     );
   },

@@ -1,14 +1,15 @@
 import { z } from 'zod';
 import { length, text } from '../../measure/field.js';
-import { sayMm } from '../../measure/format.js';
 import { type Mm, mm, rad } from '../../measure/quantity.js';
 import { done } from '../../measure/reason.js';
+import { say, sayList, sayMade, sayMm } from '../../measure/said.js';
 import type { RingNeed } from '../../ring/need.js';
 import { assemble } from '../assemble.js';
 import type { Making, PieceKind } from '../contract.js';
 import { doesNotGoIn, goesIn, mirroredParts, partsField, withCount } from '../flat/parts.js';
 import { anglesOf, flatRing } from '../flat/ring.js';
-import { GLUE_RING, planeAndRip, SEGMENT_CAUTIONS, segmentCount, setTheSaw } from '../segments.js';
+import { GLUE_RING, planeAndRip, segmentCount, setTheSaw } from '../segments.js';
+import { numbered, onceFor, step } from '../step.js';
 import type { StripStock } from '../stock.js';
 
 const params = z
@@ -78,7 +79,7 @@ export const resawn: Making<ResawnParams> = {
       return { ...strip, thicknessMm: thick, slicing };
     };
     const first = { ...(kinds[0]!.stock as StripStock), thicknessMm: thick };
-    const slices = `${members.length} ${members.length === 1 ? 'slice' : 'slices'}`;
+    const _slices = `${members.length} ${members.length === 1 ? 'slice' : 'slices'}`;
     return done(
       assemble({
         heightMm: need.heightMm,
@@ -89,17 +90,33 @@ export const resawn: Making<ResawnParams> = {
         kinds: kinds.map((kind) => ({ ...kind, stock: stockOf(kind) })),
         lay,
         figures: [
-          { name: 'Thick ring', value: thick, unit: 'mm' },
-          { name: 'Slices of it', value: members.length, unit: 'pieces' },
+          { key: 'thick-ring', value: thick, unit: 'mm' },
+          { key: 'slices-of-it', value: members.length, unit: 'count' },
         ],
         steps: () => [
-          `Once for all ${slices}: ${planeAndRip(first, 'the thick ring’s height')}`,
-          ...kinds.map(({ places, stock }) => setTheSaw(stock as StripStock, places.length)),
-          GLUE_RING,
-          `True one face of the thick ring, ${sayMm(thick)} high, and saw off ${slices} of ${[...new Set(heights.map((h) => sayMm(h)))].join(' and ')}, losing ${sayMm(kerfMm)} at every cut; mark 0° on the outside of the whole ring first.`,
-          'Clean up each slice, measure its thickness and enter it: small errors add up over many slices.',
+          ...onceFor(given.from, [
+            planeAndRip(first, 0),
+            ...kinds.map(({ places, stock }, i) => {
+              const saw = setTheSaw(stock as StripStock, places.length);
+              return kinds.length > 1 ? numbered(saw, i + 1) : saw;
+            }),
+            GLUE_RING,
+            step(
+              'slice',
+              'bandsaw',
+              say`True one face of the thick ring, ${sayMm(thick)} high, and saw off ${sayMade(members.length)} of ${sayList(
+                [...new Set(heights)].map((h) => sayMm(h, 'thickness')),
+                ' and ',
+              )}, losing ${sayMm(kerfMm)} at every cut; mark 0° on the outside of the whole ring first.`,
+              ['resawing', 'dust'],
+            ),
+          ]),
+          step(
+            'measure',
+            'bench',
+            'Clean up each slice, measure its thickness and enter it: small errors add up over many slices.',
+          ),
         ],
-        cautions: [...SEGMENT_CAUTIONS, 'resawing'],
       }),
     );
   },

@@ -1,4 +1,4 @@
-import { sayMm } from '../../measure/format.js';
+import { say, sayMm } from '../../measure/said.js';
 import { SAME_SETTING } from '../../measure/tolerance.js';
 import type { PieceKind } from '../contract.js';
 
@@ -16,7 +16,7 @@ export function spacerKinds(
   return sizes.map((size) => {
     const members = joints.filter((joint) => Math.abs(thicknesses[joint]! - size) < SAME_SETTING);
     return {
-      name: sizes.length === 1 ? 'Spacer' : `Spacer of ${sayMm(size)}`,
+      name: sizes.length === 1 ? 'Spacer' : say`Spacer of ${sayMm(size)}`,
       grain: 'outwards',
       heightMm,
       stock: stock(members[0]!),

@@ -1,5 +1,5 @@
-import { sayMm } from '../../measure/format.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
+import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import type { Point } from '../../ring/plane.js';
 import { withoutWidth } from '../segments.js';
@@ -48,7 +48,7 @@ export function pushedRing(
     return refuse(
       'no-edge-left',
       'thicknessMm',
-      `What lies between the segments is ${sayMm(thick)} thick and the edge that it is taken from ${sayMm(edge)}; nothing is left of the segments.`,
+      say`What lies between the segments is ${sayMm(thick)} thick and the edge that it is taken from ${sayMm(edge)}; nothing is left of the segments.`,
       { most: edge },
     );
   const inner = mostInner(wedges, innerMm, heightMm);
@@ -57,7 +57,7 @@ export function pushedRing(
     return refuse(
       'hole-too-small',
       'innerMm',
-      `The hole cannot be smaller than ${sayMm(least)} across with ${sayMm(thick)} between the segments, and ${sayMm(2 * innerMm)} is asked for. ${filled ? 'Put in a plug at least that large, or take thinner or fewer spacers.' : 'An open ring has to have a hole; make this one another way, or the gaps narrower.'}`,
+      say`The hole cannot be smaller than ${sayMm(least)} across with ${sayMm(thick)} between the segments, and ${sayMm(2 * innerMm)} is asked for. ${filled ? 'Put in a plug at least that large, or take thinner or fewer spacers.' : 'An open ring has to have a hole; make this one another way, or the gaps narrower.'}`,
       { least },
     );
   }
@@ -65,7 +65,7 @@ export function pushedRing(
     return refuse(
       'no-edge-left',
       'thicknessMm',
-      `With ${sayMm(thick)} between the segments nothing is left of their width.`,
+      say`With ${sayMm(thick)} between the segments nothing is left of their width.`,
     );
   return done({ wedges, faces: { outerMm: outer, innerMm: inner, lean: 0 } });
 }

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { mm } from '../../measure/quantity.js';
+import { plain } from '../../measure/said.js';
+import { worded } from '../../testing/rings.js';
 import { makeRing, makingSchema } from '../registry.js';
 import type { StripStock } from '../stock.js';
 import { nearestBalanced } from './balanced.js';
@@ -22,7 +24,7 @@ const picked = (count: number, joints: readonly number[], s = 3): SpacedParams =
 });
 const made = (params: SpacedParams, outer = 100, inner = 80) => {
   const ring = makeRing(params, { outerMm: mm(outer), innerMm: mm(inner), heightMm: mm(20) });
-  if (!ring.ok) throw new Error(ring.reasons[0]!.message);
+  if (!ring.ok) throw new Error(plain(ring.reasons[0]!.message));
   return ring.value;
 };
 
@@ -102,7 +104,7 @@ describe('what closes', () => {
   test('a refusal names the misfit and the nearest set, which closes and can be made', () => {
     const given = picked(12, [0, 4]);
     const refused = makeRing(given, need);
-    expect(refused).toMatchObject({
+    expect(worded(refused)).toMatchObject({
       ok: false,
       reasons: [
         {
@@ -138,13 +140,13 @@ describe('what closes', () => {
 
 describe('rings that cannot be', () => {
   test('spacers as thick as the edge, a hole that is too small, joints that are not there', () => {
-    expect(makeRing(evenly(24, 24, 40), need)).toMatchObject({
+    expect(worded(makeRing(evenly(24, 24, 40), need))).toMatchObject({
       reasons: [
         { code: 'no-edge-left', message: expect.stringMatching(/40 mm thick and the edge.*26.33 mm/) },
       ],
     });
     const solid = { ...need, innerMm: mm(4) };
-    expect(makeRing(evenly(12, 12, 3), solid)).toMatchObject({
+    expect(worded(makeRing(evenly(12, 12, 3), solid))).toMatchObject({
       reasons: [{ code: 'hole-too-small', message: expect.stringMatching(/smaller than 11.59 mm across/) }],
     });
     const plugged = spaced.instead!(evenly(12, 12, 3), solid)!;

@@ -1,13 +1,15 @@
-import { sayMm } from '../../measure/format.js';
 import { mm } from '../../measure/quantity.js';
 import { done } from '../../measure/reason.js';
+import { say, sayList, sayMade, sayMm } from '../../measure/said.js';
 import type { Point } from '../../ring/plane.js';
 import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
+import type { Figure } from '../figures.js';
 import { circle, drilled, plugGroup, plugKind, plugSteps } from '../plug.js';
-import { pitchOfCount, planeAndRip, SEGMENT_CAUTIONS, segmentStock, setTheSaw } from '../segments.js';
+import { pitchOfCount, planeAndRip, segmentStock, setTheSaw } from '../segments.js';
 import { slabOutline, slabStock } from '../slab.js';
-import { asAsked, bandOf, nearest, wedgeOutline } from '../wedge.js';
+import { step } from '../step.js';
+import { asAsked, bandOf, type Faces, nearest, type Wedge, wedgeOutline } from '../wedge.js';
 import { nearestBalanced } from './balanced.js';
 import { closes, ovalOf, shiftsOf } from './closing.js';
 import { repeatsOf, spacerKinds } from './kinds.js';
@@ -20,7 +22,7 @@ import {
   thicknessesOf,
 } from './params.js';
 import { largestShift, pushed, pushedRing } from './ring.js';
-import { doesNotClose, ovalWarning, thickWarning } from './told.js';
+import { doesNotClose, OVAL_NOTICED, ovalWarning, thickWarning } from './told.js';
 
 /** Equal segments with thin parallel spacers between them, at every joint or at some. */
 export const spaced: Making<SpacedParams> = {
@@ -105,19 +107,30 @@ export const spaced: Making<SpacedParams> = {
           return { place, bottom: laid, top: laid };
         },
         figures: [
-          { name: 'Pushed out by', value: largestShift(wedges), unit: 'mm' },
-          { name: 'Oval before turning', value: oval, unit: 'mm' },
+          { key: 'pushed-out-by', value: largestShift(wedges), unit: 'mm' },
+          ...ovalFigures(wedges, faces, oval),
         ],
         warnings: [...thickWarning(thicknesses, outerMm, half), ...ovalWarning(oval)],
-        steps: () => [
-          planeAndRip(segment),
+        steps: (sandedOff) => [
+          planeAndRip(segment, sandedOff),
           setTheSaw(segment, count),
-          `Plane ${joints.length} spacers to ${[...new Set(joints.map((joint) => sayMm(thicknesses[joint]!)))].join(' and ')}, grain along their length, each ${sayMm(slabStock(slab(joints[0]!), heightMm).longEdgeMm)} long.`,
-          'Dry-fit the ring with every spacer in it; a ring that closes without its spacers does not close with them.',
-          'Glue segments and spacers together; keep the spacers square to the face.',
+          step(
+            'spacers',
+            'planer',
+            say`Plane ${sayMade(joints.length)} spacers to ${sayList(
+              [...new Set(joints.map((joint) => thicknesses[joint]!))].map((s) => sayMm(s, 'thickness')),
+              ' and ',
+            )}, grain along their length, each ${sayMm(slabStock(slab(joints[0]!), heightMm).longEdgeMm, 'length')} long.`,
+            ['thin-stock', 'dust'],
+          ),
+          step(
+            'dry-fit',
+            'bench',
+            'Dry-fit the ring with every spacer in it; a ring that closes without its spacers does not close with them.',
+          ),
+          step('glue', 'clamps', 'Glue segments and spacers together; keep the spacers square to the face.'),
           ...plugSteps(plug),
         ],
-        cautions: [...SEGMENT_CAUTIONS, 'thin-stock', ...(plug ? (['drill'] as const) : [])],
       }),
     );
   },
@@ -135,6 +148,22 @@ export const spaced: Making<SpacedParams> = {
     return { ...given, plug: { diameterMm, drillMm: diameterMm } };
   },
 };
+
+/** How oval it is, and its radii across the flats the short and the long way before turning. */
+function ovalFigures(wedges: readonly Wedge[], faces: Faces, oval: number): Figure[] {
+  const flats = wedges.map(
+    ({ middle, shift }) => faces.outerMm + shift.x * Math.cos(middle) + shift.y * Math.sin(middle),
+  );
+  return [
+    { key: 'oval-before-turning', value: oval, unit: 'mm' },
+    ...(oval > OVAL_NOTICED
+      ? ([
+          { key: 'outer-radius-the-short-way', value: Math.min(...flats), unit: 'mm' },
+          { key: 'outer-radius-the-long-way', value: Math.max(...flats), unit: 'mm' },
+        ] as const)
+      : []),
+  ];
+}
 
 /** A plug that is proposed covers the hole by this much in all (mm). */
 const PLUG_TO_SPARE = 4;

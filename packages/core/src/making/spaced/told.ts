@@ -1,6 +1,6 @@
-import { sayMm } from '../../measure/format.js';
 import { type Result, refuse } from '../../measure/reason.js';
-import type { Warning } from '../contract.js';
+import { say, sayMm } from '../../measure/said.js';
+import type { Warning } from '../warnings.js';
 import { nearestBalanced } from './balanced.js';
 import { misfit } from './closing.js';
 
@@ -12,12 +12,12 @@ export function doesNotClose(thicknesses: readonly number[]): Result<never> {
   const joints = near?.flatMap((s, joint) => (s > 0 ? [joint + 1] : [])) ?? [];
   const proposal =
     joints.length > 0
-      ? ` The nearest set that closes has spacers of ${sayMm(Math.max(...thicknesses))} at joints ${joints.join(', ')}.`
+      ? say` The nearest set that closes has spacers of ${sayMm(Math.max(...thicknesses))} at joints ${joints.join(', ')}.`
       : '';
   return refuse(
     'does-not-close',
     'spacers',
-    `${number === 1 ? 'One spacer alone does' : `These ${number} spacers do`} not close: the last joint is ${sayMm(off)} out.${proposal}`,
+    say`${number === 1 ? 'One spacer alone does' : `These ${number} spacers do`} not close: the last joint is ${sayMm(off)} out.${proposal}`,
     { misfit: off },
   );
 }
@@ -31,13 +31,13 @@ export function thickWarning(thicknesses: readonly number[], outerMm: number, ha
     : [
         {
           code: 'thick-spacer',
-          message: `A spacer is ${sayMm(thickest)} thick, and a segment’s edge without it would be ${sayMm(edge)}: little is left of the segments.`,
+          message: say`A spacer is ${sayMm(thickest)} thick, and a segment’s edge without it would be ${sayMm(edge)}: little is left of the segments.`,
         },
       ];
 }
 
 /** An oval less than this is lost in truing (mm). */
-const OVAL_NOTICED = 0.5;
+export const OVAL_NOTICED = 0.5;
 
 /** A ring that is stretched more one way than another. */
 export const ovalWarning = (oval: number): Warning[] =>
@@ -46,6 +46,6 @@ export const ovalWarning = (oval: number): Warning[] =>
     : [
         {
           code: 'oval',
-          message: `It closes, but is stretched by ${sayMm(oval)} more one way than another; the segments are cut that much larger, and it turns unevenly until it is true.`,
+          message: say`It closes, but is stretched by ${sayMm(oval)} more one way than another; the segments are cut that much larger, and it turns unevenly until it is true.`,
         },
       ];

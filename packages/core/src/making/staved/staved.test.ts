@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { fromDegrees, mm } from '../../measure/quantity.js';
+import { plain } from '../../measure/said.js';
 import { EXAMPLE_NEED, madeRing, refusalOf } from '../../testing/rings.js';
 import { compoundAngles } from './staved.js';
 
@@ -34,15 +35,17 @@ describe('staves', () => {
     };
     const [p, q] = [normal(0), normal(1)];
     const between = Math.PI - Math.acos(p.reduce((sum, value, i) => sum + value * q[i]!, 0));
-    expect(made.figures.find(({ name }) => name === 'Angle between faces')!.value).toBeCloseTo(between, 10);
+    expect(made.figures.find(({ key }) => key === 'angle-between-faces')!.value).toBeCloseTo(between, 10);
   });
 
   test('leaning so far that they meet is refused', () => {
     expect(
-      refusalOf(
-        { way: 'staved', count: 8, leanDeg: 70 },
-        { ...EXAMPLE_NEED, innerMm: mm(30), heightMm: mm(60) },
-      )?.message,
+      plain(
+        refusalOf(
+          { way: 'staved', count: 8, leanDeg: 70 },
+          { ...EXAMPLE_NEED, innerMm: mm(30), heightMm: mm(60) },
+        )?.message ?? '',
+      ),
     ).toMatch(/Leaning by 70° over 60 mm/);
   });
 });

@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import { number } from '../../measure/field.js';
-import { formatAngle, sayMm } from '../../measure/format.js';
 import { fromDegrees, mm, type Rad, rad } from '../../measure/quantity.js';
 import { done, refuse } from '../../measure/reason.js';
+import { say, sayMade, sayMm, sayRad } from '../../measure/said.js';
 import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
 import { pitchOfCount, segmentCount, withoutWidth } from '../segments.js';
+import { step } from '../step.js';
 import type { PanelStock } from '../stock.js';
 import { asAsked, bandOf, mostInner, radialWedge, wedgeOutline } from '../wedge.js';
 
@@ -60,7 +61,7 @@ export const staved: Making<StavedParams> = {
       return refuse(
         'lean-too-steep',
         'leanDeg',
-        `Leaning by ${formatAngle(t)} over ${sayMm(heightMm)}, the staves would meet in the middle at their narrow end: the hole at half height is ${sayMm(2 * held.innerMm)}, and more than ${sayMm(2 * spread)} is needed. Lean them less or make the ring lower.`,
+        say`Leaning by ${sayRad(t)} over ${sayMm(heightMm)}, the staves would meet in the middle at their narrow end: the hole at half height is ${sayMm(2 * held.innerMm)}, and more than ${sayMm(2 * spread)} is needed. Lean them less or make the ring lower.`,
         { least: 2 * spread },
       );
     const faces = { outerMm: held.outerMm, innerMm: inner, lean };
@@ -100,19 +101,37 @@ export const staved: Making<StavedParams> = {
           return { place, bottom, top: lean === 0 ? bottom : at(heightMm / 2) };
         },
         figures: [
-          { name: 'Blade tilt', value: bladeTilt, unit: 'rad' },
-          { name: 'Taper from the grain', value: mitre, unit: 'rad' },
-          { name: 'Angle between faces', value: Math.PI - 2 * bladeTilt, unit: 'rad' },
+          { key: 'blade-tilt', value: bladeTilt, unit: 'rad' },
+          { key: 'taper-from-the-grain', value: mitre, unit: 'rad' },
+          { key: 'angle-between-faces', value: Math.PI - 2 * bladeTilt, unit: 'rad' },
         ],
         steps: () => [
-          `Plane boards to ${sayMm(stock.thicknessMm)} and cut ${count} staves ${sayMm(stock.lengthMm)} long with the grain upright, ${sayMm(stock.widthMm)} wide.`,
-          lean === 0
-            ? `Tilt the blade to ${formatAngle(bladeTilt)} and bevel both edges.`
-            : `Taper each edge by ${formatAngle(mitre)} from the grain, from ${sayMm(stock.widthMm)} to ${sayMm(stock.narrowMm!)}, with the blade tilted to ${formatAngle(bladeTilt)}.`,
-          'Tape them side by side, outside up, roll them up, check the last joint, then glue.',
-          'Flatten top and bottom square to the axis. Upright grain does not move along its length as flat rings do across theirs: keep the glued width small.',
+          step(
+            'staves',
+            'planer',
+            say`Plane boards to ${sayMm(stock.thicknessMm, 'thickness')} and cut ${sayMade(count)} staves ${sayMm(stock.lengthMm, 'length')} long with the grain upright, ${sayMm(stock.widthMm, 'width')} wide.`,
+            ['trapped-offcut', 'dust'],
+          ),
+          step(
+            'bevel',
+            'saw',
+            lean === 0
+              ? say`Tilt the blade to ${sayRad(bladeTilt, 'blade-tilt')} and bevel both edges.`
+              : say`Taper each edge by ${sayRad(mitre, 'cut-angle')} from the grain, from ${sayMm(stock.widthMm)} to ${sayMm(stock.narrowMm!)}, with the blade tilted to ${sayRad(bladeTilt, 'blade-tilt')}.`,
+            ['tapers', 'dust'],
+          ),
+          step(
+            'glue',
+            'clamps',
+            'Tape them side by side, outside up, roll them up, check the last joint, then glue.',
+          ),
+          step(
+            'flatten',
+            'sander',
+            'Flatten top and bottom square to the axis. Upright grain does not move along its length as flat rings do across theirs: keep the glued width small.',
+            ['dust'],
+          ),
         ],
-        cautions: ['tapers', 'trapped-offcut', 'dust'],
       }),
     );
   },

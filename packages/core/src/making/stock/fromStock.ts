@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import { length, text } from '../../measure/field.js';
-import { sayMm } from '../../measure/format.js';
 import type { Mm, Rad } from '../../measure/quantity.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
+import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import type { RingNeed } from '../../ring/need.js';
 import type { Made, Making, PlaceGroup } from '../contract.js';
+import { step } from '../step.js';
 
 /** What a ring from stock asks of the way it was once made in. */
 export interface OtherWays<P> {
@@ -63,7 +64,7 @@ export function fromStock<P>(others: OtherWays<P>): Making<StockParams<P>> {
         return refuse(
           'stock-too-thin',
           'heightMm',
-          `The ring “${name}” from the stash is ${sayMm(heightMm)} high and ${sayMm(need.heightMm)} is planned; it can only be made thinner.`,
+          say`The ring “${name}” from the stash is ${sayMm(heightMm)} high and ${sayMm(need.heightMm)} is planned; it can only be made thinner.`,
           { most: heightMm },
         );
       const made = others.make(of, { outerMm, innerMm, heightMm: need.heightMm });
@@ -74,12 +75,20 @@ export function fromStock<P>(others: OtherWays<P>): Making<StockParams<P>> {
         ...ring,
         kinds: ring.kinds.map((kind) => ({ ...kind, stock: { from: 'stash' as const } })),
         steps: () => [
-          `Take the ring “${name}” from the stash: ${sayMm(2 * outerMm)} outside, ${sayMm(2 * innerMm)} inside, ${sayMm(heightMm)} high.`,
-          need.heightMm < heightMm - SAME_LENGTH
-            ? `Take it down to ${sayMm(need.heightMm)} and check that both faces are flat.`
-            : 'Check that both faces are flat and free of old glue.',
+          step(
+            'take',
+            'bench',
+            say`Take the ring “${name}” from the stash: ${sayMm(2 * outerMm)} outside, ${sayMm(2 * innerMm)} inside, ${sayMm(heightMm)} high.`,
+          ),
+          step(
+            'flatten',
+            'lathe',
+            need.heightMm < heightMm - SAME_LENGTH
+              ? say`Take it down to ${sayMm(need.heightMm, 'thickness')} and check that both faces are flat.`
+              : 'Check that both faces are flat and free of old glue.',
+            ['dust', 'lathe'],
+          ),
         ],
-        cautions: ['dust', 'lathe'],
       });
     },
   };

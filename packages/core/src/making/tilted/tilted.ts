@@ -1,18 +1,19 @@
-import { formatAngle, sayMm } from '../../measure/format.js';
 import { fromDegrees, mm, rad } from '../../measure/quantity.js';
 import { done, refuse } from '../../measure/reason.js';
+import { say, sayMm, sayRad } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
 import { circle, drilled, plugGroup, plugKind, plugSteps } from '../plug.js';
 import {
+  GLUE_LEANING,
   pitchOfCount,
   planeAndRip,
-  SEGMENT_CAUTIONS,
   segmentStock,
   setTheSaw,
   withoutWidth,
 } from '../segments.js';
+import { step } from '../step.js';
 import type { StripStock } from '../stock.js';
 import { asAsked, bandOf, mostInner, wedgeOutline } from '../wedge.js';
 import { type TiltedParams, tiltedParams } from './params.js';
@@ -53,7 +54,7 @@ export const tilted: Making<TiltedParams> = {
       return refuse(
         'tilt-eats-segment',
         'tiltDeg',
-        `A tilt of ${formatAngle(tau)} moves each joint by ${sayMm(2 * aside)} from bottom to top; the long edge is only ${sayMm(edge)}. Tilt less, make the ring thinner or take fewer segments.`,
+        say`A tilt of ${sayRad(tau)} moves each joint by ${sayMm(2 * aside)} from bottom to top; the long edge is only ${sayMm(edge)}. Tilt less, make the ring thinner or take fewer segments.`,
         { most: edge },
       );
     const inner = mostInner(leaning(count, tau, given).slice(0, 2), innerMm, heightMm);
@@ -61,14 +62,14 @@ export const tilted: Making<TiltedParams> = {
       return refuse(
         'hole-too-small',
         'innerMm',
-        `Tilted by ${formatAngle(tau)}, the hole cannot be smaller than ${sayMm(2 * aside)} across, and ${sayMm(2 * innerMm)} is asked for. Put in a plug at least that large.`,
+        say`Tilted by ${sayRad(tau)}, the hole cannot be smaller than ${sayMm(2 * aside)} across, and ${sayMm(2 * innerMm)} is asked for. Put in a plug at least that large.`,
         { least: 2 * aside },
       );
     if (cut === 'turned-over' && inner * Math.tan(half) <= aside)
       return refuse(
         'tilt-eats-segment',
         'tiltDeg',
-        `A tilt of ${formatAngle(tau)} leaves nothing of the short edge of ${sayMm(2 * inner * Math.tan(half))} on the narrow face of a wedge. Tilt less or take fewer segments.`,
+        say`A tilt of ${sayRad(tau)} leaves nothing of the short edge of ${sayMm(2 * inner * Math.tan(half))} on the narrow face of a wedge. Tilt less or take fewer segments.`,
       );
     if (outerMm - inner <= SAME_LENGTH) return withoutWidth(outerMm, inner)!;
     const wedges = leaning(count, tau, given);
@@ -101,21 +102,24 @@ export const tilted: Making<TiltedParams> = {
           return { place, bottom: at(-heightMm / 2), top: at(heightMm / 2) };
         },
         figures: [
-          { name: 'Joints move, bottom to top', value: 2 * aside, unit: 'mm' },
-          { name: 'Turn of a joint, outside', value: 2 * Math.asin(delta / outerMm), unit: 'rad' },
+          { key: 'joints-move-bottom-to-top', value: 2 * aside, unit: 'mm' },
+          { key: 'turn-of-a-joint-outside', value: 2 * Math.asin(delta / outerMm), unit: 'rad' },
         ],
-        steps: () => [
-          planeAndRip(stock),
-          setTheSaw(stock, cut === 'two-fences' ? 2 * count : count, HOW[cut]),
-          cut === 'two-fences'
-            ? `Sort the pieces by hand: ${count} lean ${hand} and make this ring, ${count} lean the other way and make its mirror image.`
-            : cut === 'same-edge'
-              ? `All ${count} pieces lean ${hand}.`
-              : 'Glue them alternately upside down: wide face up, wide face down.',
-          'Glue between stiff plates that squeeze from above and below as well as with a band: leaning joints slide apart under a band alone.',
+        steps: (sandedOff) => [
+          planeAndRip(stock, sandedOff),
+          setTheSaw(stock, cut === 'two-fences' ? 2 * count : count, HOW[cut], ['tilted-blade']),
+          step(
+            'sort',
+            'bench',
+            cut === 'two-fences'
+              ? say`Sort the pieces by hand: ${count} lean ${hand} and make this ring, ${count} lean the other way and make its mirror image.`
+              : cut === 'same-edge'
+                ? say`All ${count} pieces lean ${hand}.`
+                : 'Lay them alternately upside down: wide face up, wide face down.',
+          ),
+          GLUE_LEANING,
           ...plugSteps(plug),
         ],
-        cautions: [...SEGMENT_CAUTIONS, 'tilted-blade', ...(plug ? (['drill'] as const) : [])],
       }),
     );
   },

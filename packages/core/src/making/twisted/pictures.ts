@@ -21,6 +21,7 @@ export function twistedPictures(
   });
   return [
     {
+      step: 'board',
       title: 'Board',
       says: 'The board from its end, with the cuts that slice the disc.',
       parts: across.map(({ from, to }, place) => ({ outline: boxOutline(from, 0, to, boardMm), place })),
@@ -31,6 +32,7 @@ export function twistedPictures(
       ],
     },
     {
+      step: 'disc',
       title: 'Disc',
       says: 'The disc from above: every slice of it has these strips.',
       parts: outlines.flatMap((outline, place) => (outline.length > 0 ? [{ outline, place }] : [])),

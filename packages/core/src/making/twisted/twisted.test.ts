@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { mm } from '../../measure/quantity.js';
+import { plain } from '../../measure/said.js';
 import { twistTurns } from '../../project/commands/twistCommands.js';
 import { between } from '../../testing/randomMakings.js';
 import { madeRing, refusalOf } from '../../testing/rings.js';
@@ -53,7 +54,9 @@ describe('a twisted stack', () => {
     expect(twistTurns(7, { twist: 'there-and-back', stepDeg: 5 })).toEqual([0, 5, 10, 15, 10, 5, 0]);
   });
   test('a board too narrow, strips that the saw eats, and a crooked board are told', () => {
-    expect(refusalOf(twisted([30, 30]), NEED)?.message).toMatch(/60 mm wide; the disc is 120 mm across/);
+    expect(plain(refusalOf(twisted([30, 30]), NEED)?.message ?? '')).toMatch(
+      /60 mm wide; the disc is 120 mm across/,
+    );
     expect(refusalOf(twisted([100, 0.5, 100]), NEED)?.code).toBe('strip-thinner-than-kerf');
     expect(madeRing(twisted([80, 10, 90]), NEED).warnings.map(({ code }) => code)).toContain('board-crooked');
     expect(madeRing(twisted([80, 10, 80]), NEED).warnings).toEqual([]);
@@ -61,6 +64,8 @@ describe('a twisted stack', () => {
   test('more slices than the board gives are told with what it gives', () => {
     const body = { members: Array.from({ length: 9 }, () => NEED), index: 0 };
     const made = madeRing(twisted([80, 10, 80]), { ...NEED, body });
-    expect(made.warnings[0]!.message).toMatch(/9 slices take a board 66 mm thick; the one of 40 mm gives 5/);
+    expect(plain(made.warnings[0]!.message)).toMatch(
+      /9 slices take a board 66 mm thick; the one of 40 mm gives 5/,
+    );
   });
 });

@@ -1,12 +1,14 @@
 import { z } from 'zod';
 import { length, text } from '../../measure/field.js';
-import { sayMm } from '../../measure/format.js';
 import { mm, rad, TURN } from '../../measure/quantity.js';
 import { done, refuse } from '../../measure/reason.js';
+import { say, sayList, sayMade, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { assemble } from '../assemble.js';
-import type { Making, PieceKind, Warning } from '../contract.js';
+import type { Making, PieceKind } from '../contract.js';
 import { thickHeight } from '../resawn/resawn.js';
+import { onceFor, step } from '../step.js';
+import type { Warning } from '../warnings.js';
 import { twistedPictures } from './pictures.js';
 import { ARC, stripOutline, strips } from './strips.js';
 
@@ -74,7 +76,7 @@ export const twisted: Making<TwistedParams> = {
       return refuse(
         'board-narrow',
         'stripsMm',
-        `The strips make a board ${sayMm(width)} wide; the disc is ${sayMm(2 * radius)} across. Add strips, or make them wider.`,
+        say`The strips make a board ${sayMm(width)} wide; the disc is ${sayMm(2 * radius)} across. Add strips, or make them wider.`,
         { least: 2 * radius },
       );
     const thin = stripsMm.findIndex((w) => w < kerfMm / 2);
@@ -82,7 +84,7 @@ export const twisted: Making<TwistedParams> = {
       return refuse(
         'strip-thinner-than-kerf',
         'stripsMm',
-        `Strip ${thin + 1} is ${sayMm(stripsMm[thin]!)} wide and the kerf ${sayMm(kerfMm)}: the saw eats more than twice what it leaves. Take strips of at least ${sayMm(kerfMm / 2)}.`,
+        say`Strip ${thin + 1} is ${sayMm(stripsMm[thin]!)} wide and the kerf ${sayMm(kerfMm)}: the saw eats more than twice what it leaves. Take strips of at least ${sayMm(kerfMm / 2)}.`,
         { least: kerfMm / 2 },
       );
     const heights = members.map(({ heightMm }) => heightMm);
@@ -104,7 +106,7 @@ export const twisted: Making<TwistedParams> = {
       const sized = mm(stripsMm[place]!);
       return [
         {
-          name: `Strip ${place + 1}`,
+          name: say`Strip ${place + 1}`,
           grain: 'across',
           heightMm,
           stock:
@@ -134,19 +136,41 @@ export const twisted: Making<TwistedParams> = {
         lay: (place) =>
           outlines[place]!.length === 0 ? [] : { place, bottom: outlines[place]!, top: outlines[place]! },
         figures: [
-          { name: 'Slices of the section', value: members.length, unit: 'pieces' },
-          { name: 'Board, thickness for them', value: thick, unit: 'mm' },
-          { name: 'Board, width', value: width, unit: 'mm' },
-          { name: 'Strips in the disc', value: kinds.length, unit: 'pieces' },
+          { key: 'slices-of-the-section', value: members.length, unit: 'count' },
+          { key: 'board-thickness-for-them', value: thick, unit: 'mm' },
+          { key: 'board-width', value: width, unit: 'mm' },
+          { key: 'strips-in-the-disc', value: kinds.length, unit: 'count' },
         ],
         warnings: [...tooManySlices(given, heights, thick), ...crooked(stripsMm)],
-        steps: () => [
-          `Glue ${stripsMm.length} strips, ${sayMm(Math.max(boardMm, thick))} high, side by side into a board ${sayMm(width)} wide: ${stripsMm.map((w) => sayMm(w)).join(', ')}.`,
-          `Bandsaw a disc of ${sayMm(2 * radius)} and mark the register strip in its middle on the edge.`,
-          `Slice it into ${members.length} of ${[...new Set(heights.map((t) => sayMm(t)))].join(' and ')}, losing ${sayMm(kerfMm)} at every cut; keep their order.`,
-          'Glue the slices with each turned by its step (the turns are in the ledger), the register mark counted round; match the next section on with its register strip.',
-        ],
-        cautions: ['bandsaw', 'resawing', 'dust'],
+        steps: () =>
+          onceFor(given.from, [
+            step(
+              'board',
+              'clamps',
+              say`Glue ${stripsMm.length} strips, ${sayMm(Math.max(boardMm, thick), 'thickness')} high, side by side into a board ${sayMm(width)} wide: ${sayList(stripsMm.map((w) => sayMm(w, 'width')))}.`,
+              ['dust'],
+            ),
+            step(
+              'disc',
+              'bandsaw',
+              say`Bandsaw a disc of ${sayMm(2 * radius, 'diameter')} and mark the register strip in its middle on the edge.`,
+              ['bandsaw', 'dust'],
+            ),
+            step(
+              'slice',
+              'bandsaw',
+              say`Slice it into ${sayMade(members.length)} of ${sayList(
+                [...new Set(heights)].map((t) => sayMm(t, 'thickness')),
+                ' and ',
+              )}, losing ${sayMm(kerfMm)} at every cut; keep their order.`,
+              ['resawing', 'dust'],
+            ),
+            step(
+              'stack',
+              'clamps',
+              'Glue the slices with each turned by its step (the turns are in the ledger), the register mark counted round; match the next section on with its register strip.',
+            ),
+          ]),
         pictures: () => twistedPictures(given, across, outlines, radius, Math.max(thick, boardMm), heights),
       }),
     );
@@ -172,7 +196,7 @@ function tooManySlices(
   return [
     {
       code: 'section-too-thick',
-      message: `${heights.length} slices take a board ${sayMm(thick)} thick; the one of ${sayMm(boardMm)} gives ${gives}. Divide the stack into sections of ${Math.max(1, gives)}.`,
+      message: say`${heights.length} slices take a board ${sayMm(thick)} thick; the one of ${sayMm(boardMm)} gives ${gives}. Divide the stack into sections of ${Math.max(1, gives)}.`,
     },
   ];
 }
@@ -183,6 +207,6 @@ const crooked = (stripsMm: readonly number[]): Warning[] =>
     : [
         {
           code: 'board-crooked',
-          message: `The ${stripsMm.length} strips are not the same on both sides of the middle; the swirl will look crooked.`,
+          message: say`The ${stripsMm.length} strips are not the same on both sides of the middle; the swirl will look crooked.`,
         },
       ];

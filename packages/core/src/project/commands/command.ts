@@ -1,5 +1,6 @@
 import { enablePatches, type Patch, produceWithPatches } from 'immer';
 import { done, type Reason, type Result, refused, refusedFor } from '../../measure/reason.js';
+import type { Said } from '../../measure/said.js';
 import { inspect } from '../inspect.js';
 import { type Project, projectSchema } from '../schema.js';
 import { reasonsOf } from '../sentences.js';
@@ -16,7 +17,7 @@ export interface Command {
 export interface Outcome {
   readonly reasons?: readonly Reason[];
   /** What else was changed to keep the piece whole, for the user to read. */
-  readonly note?: string;
+  readonly note?: Said;
 }
 
 /** What came of a command: the new project and the patches that lead there and back. */
@@ -25,7 +26,7 @@ export interface Change {
   readonly project: Project;
   readonly patches: readonly Patch[];
   readonly inverse: readonly Patch[];
-  readonly note?: string;
+  readonly note?: Said;
 }
 
 /** Carries out a command on a project, or says why not; then nothing is changed. */

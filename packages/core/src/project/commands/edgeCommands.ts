@@ -1,7 +1,7 @@
 import { makeRing } from '../../making/registry.js';
 import { mitred, type Stock } from '../../making/stock.js';
-import { sayMm } from '../../measure/format.js';
 import { type Mm, mm } from '../../measure/quantity.js';
+import { type Said, say, sayMm } from '../../measure/said.js';
 import { prepare } from '../prepare.js';
 import type { Command, Outcome } from './command.js';
 import { setFixed } from './ringCommands.js';
@@ -38,7 +38,7 @@ export const cutTo = (index: number, size: SawSize): Command => ({
       return Math.max(...pieces.map((piece) => ('longEdgeMm' in size ? piece.longEdgeMm : piece.widthMm)));
     };
     if (sawn(now.outerMm, now.innerMm) === null)
-      return wrong(index, `Ring ${index + 1} has no mitred pieces; it is sized by its diameter.`);
+      return wrong(index, say`Ring ${index + 1} has no mitred pieces; it is sized by its diameter.`);
     const wide = now.outerMm - now.innerMm;
     const found =
       'longEdgeMm' in size
@@ -47,7 +47,7 @@ export const cutTo = (index: number, size: SawSize): Command => ({
     if (found === null) {
       const asked = 'longEdgeMm' in size ? size.longEdgeMm : size.stripWidthMm;
       const what = 'longEdgeMm' in size ? 'long edge' : 'strip width';
-      return wrong(index, `Ring ${index + 1} cannot be made with a ${what} of ${sayMm(asked)}.`);
+      return wrong(index, say`Ring ${index + 1} cannot be made with a ${what} of ${sayMm(asked)}.`);
     }
     const fixed =
       'longEdgeMm' in size
@@ -75,6 +75,6 @@ function solved(of: (x: number) => number | null, value: number, least: number, 
   return found !== null && Math.abs(found - value) < MISSED ? high : null;
 }
 
-const wrong = (index: number, message: string): Outcome => ({
+const wrong = (index: number, message: Said): Outcome => ({
   reasons: [{ code: 'saw-size', path: `rings.${index}.fixed`, message }],
 });

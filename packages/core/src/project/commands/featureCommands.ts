@@ -2,6 +2,7 @@ import { current } from 'immer';
 import type { Lens } from '../../making/inlaid/params.js';
 import type { Figure, LaminatedParams } from '../../making/laminated/params.js';
 import { groupsOf, insteadOf, makeRing } from '../../making/registry.js';
+import type { Said } from '../../measure/said.js';
 import { stackUp } from '../prepare.js';
 import type { Project, Ring } from '../schema.js';
 import { carriedWoods, mostUsed } from './carry.js';
@@ -30,7 +31,7 @@ export const setFigure = (rings: Rings, figure: Figure): Command => ({
   apply(draft) {
     const stack = stackUp(current(draft as object) as Project);
     if (!stack.ok) return undefined;
-    let note: string | undefined;
+    let note: Said | undefined;
     for (const index of rings) {
       const ring = draft.rings[index]!;
       if (ring.making.way !== 'laminated') continue;

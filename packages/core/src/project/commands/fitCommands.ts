@@ -1,9 +1,9 @@
 import { type Fit, fitCorridor, type Gate } from '../../form/corridor.js';
 import { extremes } from '../../form/curve.js';
 import type { Vessel } from '../../form/vessel.js';
-import { sayMm } from '../../measure/format.js';
 import { mm } from '../../measure/quantity.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
+import { say, sayList, sayMm } from '../../measure/said.js';
 import { SAME_SETTING } from '../../measure/tolerance.js';
 import { type PreparedRing, prepare } from '../prepare.js';
 import type { Project } from '../schema.js';
@@ -27,11 +27,11 @@ export const fitForm = (fit: Fit): Command => ({
     draft.form = fitted.value.form;
     const { takenMm, without } = fitted.value;
     const notes = [
-      takenMm > SAME_SETTING && `The wall takes up to ${sayMm(takenMm)} of what is left on inside.`,
+      takenMm > SAME_SETTING && say`The wall takes up to ${sayMm(takenMm)} of what is left on inside.`,
       without.length > 0 &&
         `The ${without.join(' and the ')} did not go with the new curve and was left out.`,
     ].filter((note) => note !== false);
-    return notes.length > 0 ? { note: notes.join(' ') } : undefined;
+    return notes.length > 0 ? { note: sayList(notes, ' ') } : undefined;
   },
 });
 
@@ -77,7 +77,7 @@ function fittedForm(draft: Project, fit: Fit): Result<Fitted> {
     : refuse(
         'no-room-inside',
         'rings',
-        `No curve found leaves the wall in the rings: the inside would come ${sayMm(best!.takenMm - draft.allowances.insideMm)} too near the axis. Use wider rings or a thinner wall.`,
+        say`No curve found leaves the wall in the rings: the inside would come ${sayMm(best!.takenMm - draft.allowances.insideMm)} too near the axis. Use wider rings or a thinner wall.`,
       );
 }
 
@@ -96,7 +96,7 @@ function withoutForm(draft: Project): Result<readonly PreparedRing[]> {
     return refuse(
       'no-size',
       `rings.${odd.course.index}`,
-      `Ring ${odd.course.index + 1} follows the form and has no size of its own yet; fix its size or take it away first.`,
+      say`Ring ${odd.course.index + 1} follows the form and has no size of its own yet; fix its size or take it away first.`,
     );
   if (above.length === 0) return done(now.value.rings);
   const top = now.value.rings.at(-1)!.course.topMm;

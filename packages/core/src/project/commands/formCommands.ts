@@ -1,6 +1,8 @@
 import { LEAST_RIM } from '../../form/recess.js';
 import type { Form, FormPoint, Lid, Recess } from '../../form/shape.js';
 import { type Mm, mm } from '../../measure/quantity.js';
+import type { Reason } from '../../measure/reason.js';
+import { say, sayMm } from '../../measure/said.js';
 import type { Project, Underlay } from '../schema.js';
 import type { Command } from './command.js';
 import { fitStack } from './stack.js';
@@ -34,10 +36,10 @@ export const setDiameter = (diameterMm: Mm): Command => ({
   },
 });
 
-const mustBeAboveNothing = (label: string, path: string, given: number) => ({
+const mustBeAboveNothing = (label: string, path: string, given: number): Reason => ({
   code: 'too_small',
   path,
-  message: `${label} is ${given} mm; it has to be more than 0 mm.`,
+  message: say`${label} is ${sayMm(given)}; it has to be more than ${sayMm(0)}.`,
   limits: { least: 0 },
 });
 

@@ -1,4 +1,5 @@
 import { current } from 'immer';
+import { say } from '../../measure/said.js';
 import { motifOf } from '../../pattern/motifs/registry.js';
 import { frozen } from '../frozen.js';
 import type { Project } from '../schema.js';
@@ -23,6 +24,6 @@ export function freezeUnder(draft: Project, rings: Rings): Outcome | undefined {
   const names = draft.motifs.filter(({ id }) => ids.has(id)).map(({ use }) => motifOf(use.kind)!.name);
   freeze(draft, ids);
   return {
-    note: `${names.join(' and ')} ${ids.size === 1 ? 'is' : 'are'} painted places now and no longer ${ids.size === 1 ? 'follows' : 'follow'} changes; undo brings ${ids.size === 1 ? 'it' : 'them'} back.`,
+    note: say`${names.join(' and ')} ${ids.size === 1 ? 'is' : 'are'} painted places now and no longer ${ids.size === 1 ? 'follows' : 'follow'} changes; undo brings ${ids.size === 1 ? 'it' : 'them'} back.`,
   };
 }

@@ -1,3 +1,4 @@
+import { say } from '../../measure/said.js';
 import type { Tone } from '../../pattern/tones.js';
 import { frozen } from '../frozen.js';
 import type { Project } from '../schema.js';
@@ -80,7 +81,7 @@ export const removePaletteWood = (key: string): Command => ({
           {
             code: 'wood-in-use',
             path: 'palette',
-            message: `The wood “${key}” is used in ring ${ring + 1}; paint over it first.`,
+            message: say`The wood “${key}” is used in ring ${ring + 1}; paint over it first.`,
           },
         ],
       };

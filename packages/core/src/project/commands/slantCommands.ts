@@ -1,4 +1,5 @@
 import { mm } from '../../measure/quantity.js';
+import { type Said, say, sayMm } from '../../measure/said.js';
 import { MOST_SLANTS, type Slant, slantSchema } from '../../ring/slant.js';
 import { stackHeight } from '../../ring/stack.js';
 import type { Project } from '../schema.js';
@@ -48,7 +49,7 @@ export const setSlant = (index: number, change: Partial<Omit<Slant, 'id'>>): Com
     const top = stackHeight(draft.rings.map(heightOf)) + liftOfBands(draft);
     if (tried.data.heightMm >= top)
       return refusedFor(
-        `The cut has to meet the axis below the top of the work, which is at ${Math.round(top)} mm.`,
+        say`The cut has to meet the axis below the top of the work, which is at ${sayMm(Math.round(top))}.`,
       );
     draft.slants![index] = tried.data;
     return undefined;
@@ -65,4 +66,4 @@ export const removeSlant = (index: number): Command => ({
   },
 });
 
-const refusedFor = (message: string): Outcome => ({ reasons: [{ code: 'slant', path: 'slants', message }] });
+const refusedFor = (message: Said): Outcome => ({ reasons: [{ code: 'slant', path: 'slants', message }] });

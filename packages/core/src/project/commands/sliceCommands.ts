@@ -1,7 +1,8 @@
 import { solidSomewhere, type Vessel, vesselOf } from '../../form/vessel.js';
 import { isSolid } from '../../making/registry.js';
 import { type Mm, mm } from '../../measure/quantity.js';
-import { done, type Result, refuse } from '../../measure/reason.js';
+import { done, type Reason, type Result, refuse } from '../../measure/reason.js';
+import { say, sayMm } from '../../measure/said.js';
 import { bondOf, turnIn } from '../../ring/bond.js';
 import { needOf, wallBand } from '../../ring/need.js';
 import { slices, slicesFromBoards, type Thickness } from '../../ring/slicing.js';
@@ -21,10 +22,10 @@ export const sliceBy = (heights: readonly Mm[]): Command => ({
   },
 });
 
-const tooLow = (height: number | undefined) => ({
+const tooLow = (height: number | undefined): Reason => ({
   code: 'too_small',
   path: 'heights',
-  message: `A ring height is ${height === undefined ? 'missing' : `${height} mm`}; it has to be at least 0.5 mm.`,
+  message: say`A ring height is ${height === undefined ? 'missing' : sayMm(height)}; it has to be at least ${sayMm(0.5)}.`,
 });
 
 /** Slices the form into rings from the thicknesses on hand, in the order that takes the least wood. */
@@ -67,7 +68,7 @@ function sliced(draft: Project, slicer: Slicer): ReturnType<Command['apply']> {
         {
           code: 'too-many-rings',
           path: 'rings',
-          message: `That makes ${made.value.length} rings; ${MOST_RINGS} are allowed.`,
+          message: say`That makes ${made.value.length} rings; ${MOST_RINGS} are allowed.`,
         },
       ],
     };
@@ -87,7 +88,7 @@ function sliced(draft: Project, slicer: Slicer): ReturnType<Command['apply']> {
   });
   draft.rings = rings;
   const kept = rings.filter(({ locked }) => locked).length;
-  return { note: `${rings.length} rings${kept > 0 ? `, ${kept} of them locked and kept` : ''}.` };
+  return { note: say`${rings.length} rings${kept > 0 ? `, ${kept} of them locked and kept` : ''}.` };
 }
 
 interface Slot {
@@ -107,7 +108,7 @@ function stretchesBetweenLocked(draft: Project, vessel: Vessel, slicer: Slicer):
       return refuse(
         'too-many-rings',
         'rings',
-        `That makes more than ${MOST_RINGS} rings; ${MOST_RINGS} are allowed.`,
+        say`That makes more than ${MOST_RINGS} rings; ${MOST_RINGS} are allowed.`,
       );
     for (const heightMm of heights.value) {
       slots.push({ ring: null, fromMm: z, heightMm });

@@ -1,4 +1,6 @@
 import { type Mm, mm } from '../../measure/quantity.js';
+import type { Reason } from '../../measure/reason.js';
+import { say, sayMm } from '../../measure/said.js';
 import type { Project, Ring } from '../schema.js';
 import { heightOf } from '../sizing.js';
 import type { Command } from './command.js';
@@ -6,11 +8,11 @@ import { each, named, type Rings } from './each.js';
 import { copyOf, freshId, stackOf } from './stack.js';
 
 /** Why a ring's height cannot be changed: it is locked, or it was measured. */
-function stays(ring: Ring, index: number) {
+function stays(ring: Ring, index: number): Reason[] {
   if (!ring.locked && ring.measured?.heightMm === undefined) return [];
   const message = ring.locked
-    ? `Ring ${index + 1} is locked at ${heightOf(ring)} mm; unlock it first.`
-    : `Ring ${index + 1} was measured at ${heightOf(ring)} mm; clear the measured thickness first.`;
+    ? say`Ring ${index + 1} is locked at ${sayMm(heightOf(ring))}; unlock it first.`
+    : say`Ring ${index + 1} was measured at ${sayMm(heightOf(ring))}; clear the measured thickness first.`;
   return [{ code: 'height-stays', path: `rings.${index}.heightMm`, message }];
 }
 
@@ -82,7 +84,7 @@ export const mergeRings = (rings: Rings): Command => ({
     const total = draft.rings.slice(low, high + 1).reduce((sum, ring) => sum + heightOf(ring), 0);
     draft.rings[low] = copyOf(draft.rings[low]!, { heightMm: mm(total) });
     draft.rings.splice(low + 1, high - low);
-    return { note: `Rings ${low + 1} to ${high + 1} are one ring now, made like ring ${low + 1}.` };
+    return { note: say`Rings ${low + 1} to ${high + 1} are one ring now, made like ring ${low + 1}.` };
   },
 });
 

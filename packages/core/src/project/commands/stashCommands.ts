@@ -1,5 +1,6 @@
 import { bodyOf, type SawnMaking, segmentsOf } from '../../making/registry.js';
 import type { StockParams } from '../../making/stock/fromStock.js';
+import { say } from '../../measure/said.js';
 import { frozen } from '../frozen.js';
 import type { Project } from '../schema.js';
 import { carried } from './carry.js';
@@ -35,7 +36,7 @@ export const useStashed = (index: number, stashed: StashedRing): Command => ({
     delete ring.fixed;
     delete ring.measured;
     delete ring.motif;
-    return { note: `Ring ${index + 1} is “${name}” from the stash now; undo puts it back.` };
+    return { note: say`Ring ${index + 1} is “${name}” from the stash now; undo puts it back.` };
   },
 });
 

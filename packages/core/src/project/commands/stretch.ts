@@ -1,12 +1,13 @@
 import type { Form } from '../../form/shape.js';
 import { type Mm, mm } from '../../measure/quantity.js';
+import type { Said } from '../../measure/said.js';
 
 /** Height of the highest point of a curve. */
 export const lip = (points: readonly { readonly heightMm: number }[]): number =>
   points[points.length - 1]!.heightMm;
 
 /** A command's outcome with a note, where there is one. */
-export const noted = (note: string | undefined) => (note ? { note } : undefined);
+export const noted = (note: Said | undefined) => (note ? { note } : undefined);
 
 /** Multiplies every height of a form. */
 export function stretch(form: Form, factor: number): void {

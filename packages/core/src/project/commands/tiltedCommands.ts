@@ -2,8 +2,8 @@ import { radiusAt } from '../../form/curve.js';
 import { vesselOf } from '../../form/vessel.js';
 import { pitchOf } from '../../making/registry.js';
 import { jointRuns } from '../../making/tilted/stripe.js';
-import { sayMm } from '../../measure/format.js';
 import { type Mm, mm } from '../../measure/quantity.js';
+import { type Said, say, sayList, sayMm } from '../../measure/said.js';
 import { stepAtJoint } from '../../surface/steps.js';
 import { prepare } from '../prepare.js';
 import type { Project } from '../schema.js';
@@ -31,7 +31,7 @@ export const runStripe = (rings: Rings, radiusMm: Mm): Command => ({
             {
               code: 'stripe-radius',
               path: 'radiusMm',
-              message: `At a radius of ${sayMm(radiusMm)} the joints of ring ${index + 1} cannot be followed; give a larger one.`,
+              message: say`At a radius of ${sayMm(radiusMm)} the joints of ring ${index + 1} cannot be followed; give a larger one.`,
             },
           ],
         };
@@ -44,7 +44,7 @@ export const runStripe = (rings: Rings, radiusMm: Mm): Command => ({
 });
 
 /** What is left over where two leaning rings meet at another radius than that of the stripe, in words. */
-function stepsLeft(draft: Project, order: Rings, radiusMm: Mm): string | undefined {
+function stepsLeft(draft: Project, order: Rings, radiusMm: Mm): Said | undefined {
   const prepared = prepare(draft);
   if (!prepared.ok) return undefined;
   const { rings } = prepared.value;
@@ -57,11 +57,11 @@ function stepsLeft(draft: Project, order: Rings, radiusMm: Mm): string | undefin
       { made: upper.made.value, turn: upper.turn },
       radius,
     );
-    return step === null ? [] : [`${sayMm(step)} at ring ${index + 1}`];
+    return step === null ? [] : [say`${sayMm(step)} at ring ${index + 1}`];
   });
   return steps.length === 0
     ? undefined
-    : `Joints meet at a radius of ${sayMm(radiusMm)}; the step left over at the outside is ${steps.join(', ')}.`;
+    : say`Joints meet at a radius of ${sayMm(radiusMm)}; the step left over at the outside is ${sayList(steps)}.`;
 }
 
 /**

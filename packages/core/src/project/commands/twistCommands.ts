@@ -1,5 +1,5 @@
 import { slicesOf, type TwistedParams } from '../../making/twisted/twisted.js';
-import { sayMm } from '../../measure/format.js';
+import { say, sayMm } from '../../measure/said.js';
 import type { Project, Ring } from '../schema.js';
 import type { Command } from './command.js';
 import { named, type Rings } from './each.js';
@@ -58,7 +58,7 @@ export const twistStack = (rings: Rings, way: TwistWay): Command => ({
           {
             code: 'slice-thicker-than-board',
             path: `rings.${order[0]}.making.boardMm`,
-            message: `The slices are ${sayMm(thickest)} thick and the board ${sayMm(first.boardMm)}; not one comes out of it.`,
+            message: say`The slices are ${sayMm(thickest)} thick and the board ${sayMm(first.boardMm)}; not one comes out of it.`,
           },
         ],
       };

@@ -13,6 +13,7 @@ import {
   withSegments,
 } from '../../making/registry.js';
 import type { Reason } from '../../measure/reason.js';
+import { type Said, say } from '../../measure/said.js';
 import { keyOfTone } from '../../pattern/tones.js';
 import { stackUp } from '../prepare.js';
 import type { Project } from '../schema.js';
@@ -32,7 +33,7 @@ function make(draft: Project, index: number, making: RingMaking): Outcome | unde
       reasons: reasonsOf(parsed.error).map((reason) => ({
         ...reason,
         path: `rings.${index}.making.${reason.path}`,
-        message: `Ring ${index + 1}: ${reason.message}`,
+        message: say`Ring ${index + 1}: ${reason.message}`,
       })),
     };
   const ring = draft.rings[index]!;
@@ -45,7 +46,7 @@ function make(draft: Project, index: number, making: RingMaking): Outcome | unde
   const gone = [...lost(ring.making, parsed.data), ...lostWoods(ring.woods, woods)];
   ring.woods = woods;
   ring.making = parsed.data;
-  return gone.length > 0 ? { note: `Not carried over: ${gone.join(', ')}.` } : undefined;
+  return gone.length > 0 ? { note: say`Not carried over: ${gone.join(', ')}.` } : undefined;
 }
 
 /** Palette keys of the tones that a way means its places to have; null where it means none. */
@@ -58,7 +59,7 @@ function makeAll(
   rings: Rings,
   making: (index: number) => RingMaking | null,
 ): Outcome | undefined {
-  let note: string | undefined;
+  let note: Said | undefined;
   for (const index of rings) {
     const wanted = making(index);
     const outcome = wanted ? make(draft, index, wanted) : undefined;
