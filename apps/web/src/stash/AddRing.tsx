@@ -3,6 +3,7 @@ import {
   parseLength,
   type Reason,
   reasonsOf,
+  type Said,
   type StashEntry,
   stashedRingSchema,
   type UnitSystem,
@@ -26,7 +27,7 @@ export function AddRing() {
   const unit = useUnitName();
   const woods = useApp(woodsOf);
   const [open, setOpen] = useState(false);
-  const [wrong, setWrong] = useState<string[]>([]);
+  const [wrong, setWrong] = useState<readonly Said[]>([]);
   const [add] = api.useAddToStashMutation();
   const submit = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();

@@ -1,4 +1,4 @@
-import { reasonsOf, type Species, speciesSchema } from '@fellside/core';
+import { reasonsOf, type Said, type Species, speciesSchema } from '@fellside/core';
 import { Plus } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { type FormEvent, useState } from 'react';
@@ -57,7 +57,7 @@ function speciesFrom(typed: Record<string, string>): unknown {
 /** A wood of the user's own. */
 export function AddWood() {
   const [open, setOpen] = useState(false);
-  const [wrong, setWrong] = useState<string[]>([]);
+  const [wrong, setWrong] = useState<readonly Said[]>([]);
   const [add] = api.useAddWoodMutation();
   const submit = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
