@@ -203,7 +203,7 @@ test('whether it shows: the weakest pair, another age, other eyes', async ({ pag
   const shows = panel(page).locator('details', { hasText: 'Is it going to show?' });
   await expect(shows).toContainText(/Weakest: .+ beside .+, \d+/);
   const drawn = () =>
-    page.locator('[data-pane=section]').evaluate(() => {
+    page.locator('body').evaluate(() => {
       const canvas = document.querySelector<HTMLCanvasElement>('canvas[data-drawn]')!;
       return canvas.toDataURL().length;
     });

@@ -65,7 +65,7 @@ export { type Progress, solving } from './lumber/layout/solve.js';
 export type { WoodLedger } from './lumber/ledger.js';
 export type { Lumber, StripListEntry, WoodTotal } from './lumber/lumber.js';
 export { type PieceRow, pieceRows, sizesOf } from './lumber/pieceRows.js';
-export { QUARTERS } from './lumber/quarters.js';
+export { QUARTERS, type Quarter, quarterFor } from './lumber/quarters.js';
 export type { RingPlan } from './lumber/ringPlan.js';
 export { changesSaved, type Setup, type Stop, setupSteps, setupsOf } from './lumber/setups.js';
 export { afterCutting, splitBoard } from './lumber/splitBoard.js';
@@ -81,6 +81,7 @@ export {
   groupsOf,
   isStrict,
   MAKINGS,
+  makeRing,
   type ParamsOf,
   pitchOf,
   placesOf,
@@ -90,9 +91,12 @@ export {
   WAYS,
   type Way,
 } from './making/registry.js';
+export { misfit, ovalOf } from './making/spaced/closing.js';
 export { divisors, thicknessesOf } from './making/spaced/params.js';
+export { compoundAngles } from './making/staved/staved.js';
 export { cautionsOf, type Step, setOf, TOOLS, type Tool } from './making/step.js';
 export { mitred, type Stock } from './making/stock.js';
+export { slicesOf } from './making/twisted/twisted.js';
 export {
   editableLength,
   formatAngle,
@@ -197,6 +201,7 @@ export { type StashEntry, stashedRingSchema, stashTaken, stashUsedBy } from './p
 export { STEPS_STAND_SINCE } from './project/upgrade.js';
 export { cellAspect, trueTurns, wallOf } from './project/wall.js';
 export { type Bond, bondOf } from './ring/bond.js';
+export type { RingNeed } from './ring/need.js';
 export { bandAt } from './ring/overlap.js';
 export {
   type BandId,

@@ -1,5 +1,6 @@
 import { type Plan, type Prepared, sentenceIn } from '@fellside/core';
-import type { ReactNode } from 'react';
+import { type ReactNode, useRef } from 'react';
+import type { DrawnSection } from '../pictures/drawnSection.js';
 import { planOf, preparedOf, unitsOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
@@ -62,6 +63,7 @@ function Panes({
   const chosen = useApp((state) => state.look.columns);
   const bench = useBox<HTMLDivElement>();
   const pane = useBox<HTMLDivElement>();
+  const section = useRef<DrawnSection | null>(null);
   const { vessel, rings } = prepared;
   const reachMm = Math.max(...plan.rings.map(({ cornerMm }) => cornerMm));
   const topMm = Math.max(vessel.heightMm, rings.at(-1)!.stands.topMm);
@@ -80,7 +82,7 @@ function Panes({
   };
   return (
     <div className="flex min-h-0 flex-1 flex-col">
-      <BenchTools unrolled={unrolled} />
+      <BenchTools {...{ unrolled, section }} />
       <section
         ref={bench.ref}
         tabIndex={0}
@@ -89,7 +91,7 @@ function Panes({
         onPointerLeave={() => dispatch(session.hovered(null))}
       >
         <PaneBoundary name="The drawing">
-          <SectionPane {...{ prepared, plan, upright, reachMm, grab, onPlace }} box={pane}>
+          <SectionPane {...{ prepared, plan, upright, reachMm, grab, onPlace, section }} box={pane}>
             {inset}
           </SectionPane>
         </PaneBoundary>

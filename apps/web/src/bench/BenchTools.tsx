@@ -1,11 +1,12 @@
 import { Minus, Plus } from 'lucide-react';
 import { BenchExports } from '../pictures/BenchExports.js';
+import type { SectionRef } from '../pictures/drawnSection.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { ZOOM_STEP } from './useZoom.js';
 
 /** How the bench is looked at. */
-export function BenchTools({ unrolled }: { unrolled: boolean }) {
+export function BenchTools({ unrolled, section }: { unrolled: boolean; section: SectionRef }) {
   const dispatch = useActions();
   const fit = useApp((state) => state.session.fit);
   const hatched = useApp((state) => state.session.hatched);
@@ -63,7 +64,7 @@ export function BenchTools({ unrolled }: { unrolled: boolean }) {
           </select>
         </label>
       )}
-      <BenchExports />
+      <BenchExports section={section} />
       <span className="ml-auto hidden 2xl:inline">
         Shift-click selects several rings · Ctrl with the wheel, or + and −, zooms
       </span>

@@ -1,5 +1,6 @@
 import { drawnOwner, type Plan, type Prepared } from '@fellside/core';
 import { type MouseEvent, type ReactNode, useMemo } from 'react';
+import { type SectionRef, useDrawnSection } from '../pictures/drawnSection.js';
 import { clickOwner, clickRing, type Keys } from '../store/selection.js';
 import { paletteOf, projectOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
@@ -31,6 +32,8 @@ interface SectionPaneProps {
   /** What a click on a segment of the outside does besides selecting its ring. */
   readonly onPlace?: ((ring: number, place: number) => void) | undefined;
   readonly children?: ReactNode;
+  /** Where the drawing is put for export. */
+  readonly section: SectionRef;
   readonly box: { readonly ref: React.RefObject<HTMLDivElement | null>; readonly width: number };
 }
 
@@ -47,6 +50,7 @@ export function SectionPane({
   onPlace,
   box,
   children,
+  section,
 }: SectionPaneProps) {
   const dispatch = useActions();
   const palette = useApp(paletteOf);
@@ -57,6 +61,7 @@ export function SectionPane({
   const { scale, y, height } = upright;
   const { rings, vessel } = prepared;
   const half = Math.max(reachMm * scale + MARGIN + (grab === 'curve' ? LABELS : 0), box.width / 2);
+  const svg = useDrawnSection(section, half, y(0), scale);
   const left = useMemo(() => ({ x: (r: number) => half - r * scale, y }), [half, scale, y]);
   const right = useMemo(() => ({ x: (r: number) => half + r * scale, y }), [half, scale, y]);
   const { bands } = prepared;
@@ -117,10 +122,7 @@ export function SectionPane({
             width={2 * half}
             height={height}
             role="group"
-            data-pane="section"
-            data-axis={half}
-            data-foot={y(0)}
-            data-scale={scale}
+            ref={svg}
             aria-label={`Half-section and outside of the piece: ${rings.length} rings, ${plan.pieces} pieces.`}
             className="relative block"
             onPointerMove={pointed}

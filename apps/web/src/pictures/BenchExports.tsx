@@ -8,6 +8,7 @@ import { drawRound, standingAt } from '../surfaces/draw.js';
 import { inksOf } from '../surfaces/inks.js';
 import { Choice } from '../ui/Choice.js';
 import { saveBlob, saveFile } from '../ui/saveFile.js';
+import type { SectionRef } from './drawnSection.js';
 import { ExportMenu, TOO_LARGE } from './ExportMenu.js';
 import { asPng, outsidePicture, pictureOf, type Size, unrolledPicture, wallFor } from './pictures.js';
 import { drawSvg } from './svgPicture.js';
@@ -21,11 +22,8 @@ const PANES = [
 ] as const;
 type Pane = (typeof PANES)[number][0];
 
-/** The drawing of the first pane as it stands on the page. */
-const sectionDrawing = () => document.querySelector<SVGSVGElement>('[data-pane="section"]');
-
 /** Pictures of the bench's panes, and the unrolled wall at full size. */
-export function BenchExports() {
+export function BenchExports({ section }: { section: SectionRef }) {
   const prepared = useApp(preparedOf);
   const palette = useApp(paletteOf);
   const name = useApp((state) => projectOf(state).name);
@@ -44,22 +42,22 @@ export function BenchExports() {
     if (!wall) return null;
     if (pane === 'outside') return outsidePicture(wall, inks, hatched, piece, view, size);
     if (pane !== 'section') return unrolledPicture(wall, inks, hatched, size);
-    const drawing = sectionDrawing();
-    const { axis, foot, scale } = drawing?.dataset ?? {};
-    if (!drawing) return null;
-    const share = size.width / drawing.getBoundingClientRect().width;
-    const fit = { ...size, height: Math.round(drawing.getBoundingClientRect().height * share) };
+    if (!section.current) return null;
+    const { svg, axisX, footY, scale } = section.current;
+    const box = svg.getBoundingClientRect();
+    const share = size.width / box.width;
+    const fit = { ...size, height: Math.round(box.height * share) };
     const canvas = await pictureOf(fit, (pixels) => {
-      const upward = standingAt(Number(foot) * share, Number(scale) * share);
+      const upward = standingAt(footY * share, scale * share);
       const front = {
-        axisX: Number(axis) * share,
-        scale: Number(scale) * share,
+        axisX: axisX * share,
+        scale: scale * share,
         view,
-        from: Number(axis) * share,
+        from: axisX * share,
       };
       drawRound(pixels, wall, inks, upward, hatched, front);
     });
-    await drawSvg(drawing, canvas);
+    await drawSvg(svg, canvas);
     return canvas;
   };
 

@@ -1,26 +1,21 @@
 import type { Change, Edited, Reason, Said } from '@fellside/core';
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 import type { SavedProject } from './api.js';
-import { type Kept, type Other, type Safety, saving } from './saving.js';
+import { awayFor, type Kept, type Standing, saving, staleFor, standing } from './saving.js';
 
 /** The open piece: its document with history, and the revision it was last saved as. */
-export interface PieceState {
+export type PieceState = Standing & {
   readonly id: string | null;
   readonly revision: number;
   readonly edited: Edited | null;
   /** What a gesture that is under way would come to; shown in place of the document, saved when it ends. */
   readonly preview: Change | null;
   readonly savedAt: string | null;
-  readonly safety: Safety;
-  /** Why it is not saved while the server is tried again. */
-  readonly trouble: string | null;
   readonly kept: Kept;
-  /** The other side of a conflict. */
-  readonly other: Other | null;
   /** What the last edit changed besides, or why it was refused. */
   readonly note: Said | null;
   readonly refused: readonly Reason[];
-}
+};
 
 const closed: PieceState = {
   id: null,
@@ -28,10 +23,8 @@ const closed: PieceState = {
   edited: null,
   preview: null,
   savedAt: null,
-  safety: 'saved',
-  trouble: null,
+  ...standing('saved'),
   kept: 'not yet',
-  other: null,
   note: null,
   refused: [],
 };
@@ -53,7 +46,7 @@ export const pieceSlice = createSlice({
       ...(state as PieceState),
       edited: payload.edited,
       preview: null,
-      safety: state.safety === 'stale' ? 'stale' : 'unsaved',
+      ...(state.safety !== 'stale' && standing('unsaved')),
       note: payload.note ?? null,
       refused: [],
     }),
@@ -80,33 +73,34 @@ export const pieceSlice = createSlice({
     resumed: (state, { payload }: PayloadAction<number>): PieceState => ({
       ...(state as PieceState),
       revision: payload,
-      safety: 'unsaved',
-      other: null,
+      ...standing('unsaved'),
     }),
   },
   extraReducers: (build) => {
-    const change = (state: PieceState, id: string, part: Partial<PieceState>): PieceState =>
-      state.id === id ? { ...state, ...part } : state;
+    const change = (
+      state: PieceState,
+      id: string,
+      part: Partial<Omit<PieceState, keyof Standing>> & (Standing | object),
+    ): PieceState => (state.id === id ? ({ ...state, ...part } as PieceState) : state);
     build
       .addCase(saving.begun, (state, { payload: { id } }) =>
-        change(state as PieceState, id, { safety: 'saving' }),
+        change(state as PieceState, id, standing('saving')),
       )
       .addCase(saving.done, (state, { payload: { id, revision, savedAt, sent } }) =>
         change(state as PieceState, id, {
           revision,
           savedAt,
-          trouble: null,
-          safety: original(state)?.edited === sent ? 'saved' : 'unsaved',
+          ...standing(original(state)?.edited === sent ? 'saved' : 'unsaved'),
         }),
       )
       .addCase(saving.away, (state, { payload: { id, trouble } }) =>
-        change(state as PieceState, id, { safety: 'away', trouble }),
+        change(state as PieceState, id, awayFor(trouble)),
       )
       .addCase(saving.stale, (state, { payload: { id, other } }) =>
-        change(state as PieceState, id, { safety: 'stale', other }),
+        change(state as PieceState, id, staleFor(other)),
       )
       .addCase(saving.turnedDown, (state, { payload: { id, reasons } }) =>
-        change(state as PieceState, id, { safety: 'refused', refused: reasons }),
+        change(state as PieceState, id, { ...standing('refused'), refused: reasons }),
       )
       .addCase(saving.kept, (state, { payload: { id, kept } }) => change(state as PieceState, id, { kept }));
   },

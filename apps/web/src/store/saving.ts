@@ -4,7 +4,7 @@ import { dequal } from 'dequal';
 import type { SavedProject } from './api.js';
 
 /** How safe a piece is: on disk, on its way, not yet to be sent, at odds with what is on the server, or refused by it. */
-export type Safety = 'saved' | 'unsaved' | 'saving' | 'away' | 'stale' | 'refused';
+export type Safety = Standing['safety'];
 
 /** Whether the edits that are not on disk are kept in this browser; nowhere means that they live in this page only. */
 export type Kept = 'not yet' | 'here' | 'nowhere';
@@ -14,18 +14,34 @@ export type Other =
   | { readonly what: 'changed' | 'removed'; readonly piece: SavedProject }
   | { readonly what: 'gone' };
 
+/** How a piece stands to the server: one of these at a time. */
+export type Standing =
+  | {
+      readonly safety: 'saved' | 'unsaved' | 'saving' | 'refused';
+      readonly trouble: null;
+      readonly other: null;
+    }
+  /** Why it is not saved, in a sentence, while the server is tried again. */
+  | { readonly safety: 'away'; readonly trouble: string; readonly other: null }
+  /** The other side of a conflict. */
+  | { readonly safety: 'stale'; readonly trouble: null; readonly other: Other };
+
+export const standing = (safety: 'saved' | 'unsaved' | 'saving' | 'refused'): Standing => ({
+  safety,
+  trouble: null,
+  other: null,
+});
+export const awayFor = (trouble: string): Standing => ({ safety: 'away', trouble, other: null });
+export const staleFor = (other: Other): Standing => ({ safety: 'stale', trouble: null, other });
+
 /** Edits of a piece with what is needed to save them. */
-export interface Pending {
+export type Pending = Standing & {
   readonly id: string;
   readonly revision: number;
   readonly edited: Edited;
-  readonly safety: Safety;
-  /** Why it is not saved, in a sentence, while the server is tried again. */
-  readonly trouble: string | null;
   readonly kept: Kept;
-  readonly other: Other | null;
   readonly refused: readonly Reason[];
-}
+};
 
 type Of<T> = T & { readonly id: string };
 

@@ -124,6 +124,18 @@ describe('geometry, in a worker or not', () => {
     expect(first).toBeNull();
     expect([second?.columns, other?.columns]).toEqual([150, 300]);
   });
+  test('a wall is sampled once for all who ask for it; another shape is sampled anew', async () => {
+    const geometry = createGeometry();
+    const ask = (asker: string, version = 1) =>
+      geometry.sample(asker, { ...shape, version }, 'outside', { columns: 64, rows: 64 });
+    const [one, two] = await Promise.all([ask('pane'), ask('print')]);
+    expect(one).not.toBeNull();
+    expect(two).toBe(one);
+    expect(await ask('later')).toBe(one);
+    const anew = await ask('pane', 2);
+    expect(anew).not.toBe(one);
+    expect(anew).toEqual(one);
+  });
   test('a wall that is half sampled is left when another is asked for, or nobody waits for it any more', async () => {
     const geometry = createGeometry();
     const large = { columns: 1024, rows: 1600 };

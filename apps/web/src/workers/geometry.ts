@@ -7,11 +7,9 @@ import {
   type Side,
   type Stacking,
   type StackMesh,
-  sampledCuts,
-  sampledRings,
-  sampling,
   stackUp,
 } from '@fellside/core';
+import { createWalls } from './walls.js';
 
 /** A shape to work on; the same version is the same shape. */
 export interface Shape {
@@ -48,6 +46,7 @@ export function createGeometry(): Geometry {
     asked.set(asker, mine);
     return () => asked.get(asker) === mine;
   };
+  const walls = createWalls(pause);
   return {
     async drop(asker) {
       begin(asker);
@@ -55,14 +54,9 @@ export function createGeometry(): Geometry {
     async sample(asker, shape, side, fineness) {
       const wanted = begin(asker);
       await pause();
-      const prepared = wanted() ? preparedOf(shape) : null;
-      if (!prepared) return null;
-      const work = sampling(prepared.vessel, sampledRings(prepared), side, fineness, sampledCuts(prepared));
-      for (let step = work.next(); ; step = work.next()) {
-        if (step.done) return step.value;
-        await pause();
-        if (!wanted()) return null;
-      }
+      if (!wanted()) return null;
+      const wall = await walls.ask(shape.version, side, fineness, wanted, () => preparedOf(shape));
+      return wanted() ? wall : null;
     },
     async meshes(asker, shape, fineness) {
       const wanted = begin(asker);

@@ -45,6 +45,7 @@ export const blankSchema: z.ZodType<BlankMaking> = z.discriminatedUnion('kind', 
   bentParams,
 ]) as unknown as z.ZodType<BlankMaking>;
 
+/** Makes a blank that is no ring (sizes in mm): its pieces as solids, its pattern laid flat, what is done; or why it cannot be. */
 export const makeBlank = (making: BlankMaking): Result<MadeBlank> =>
   making.kind === 'globe' ? makeGlobe(making) : makeBent(making);
 

@@ -49,5 +49,6 @@ const SHARES: readonly (readonly [name: string, short: string, of: readonly (key
   ['Rip kerfs, planing, allowance', 'Planing', ['planing', 'allowance']],
 ];
 
+/** Where the wood of one species goes, mm³, thrown together into a few shares. */
 export const woodShares = (ledger: WoodLedger): WoodShare[] =>
   SHARES.map(([name, short, of]) => ({ name, short, mm3: of.reduce((sum, key) => sum + ledger[key], 0) }));

@@ -26,6 +26,6 @@ export const QUARTERS: readonly Quarter[] = [
   quarter('16/4', 4, 3.75),
 ];
 
-/** The thinnest quarter that still gives the planed thickness; null when none does. */
+/** The thinnest quarter that still gives the planed thickness (mm); null when none does. */
 export const quarterFor = (planedMm: number): Quarter | null =>
   QUARTERS.find((q) => q.surfacedMm >= planedMm - SAME_SETTING) ?? null;

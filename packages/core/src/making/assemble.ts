@@ -1,6 +1,5 @@
 import type { LaidPiece, Made } from './contract.js';
-import { layOut } from './layOut.js';
-import { samplerOf } from './sampler.js';
+import { samplerFor } from './sampler.js';
 
 type Given = Pick<Made, 'heightMm' | 'gives' | 'repeats' | 'cornerMm' | 'groups' | 'kinds' | 'steps'> & {
   /** A piece that goes from the ring's bottom to its top, or the parts of one that is shaped otherwise. */
@@ -38,7 +37,7 @@ export function assemble(given: Given & Partial<Omit<Made, 'placeAt' | 'lay'>>):
       return 'place' in laid ? [{ ...laid, fromMm: 0, toMm: given.heightMm }] : laid;
     },
     placeAt(x, y, z) {
-      sample ??= samplerOf(layOut(made), made.heightMm);
+      sample ??= samplerFor(made);
       return sample(x, y, z);
     },
   };

@@ -135,7 +135,7 @@ export const usuallySanded = (making: RingMaking): Sanded =>
 export const isStrict = (making: RingMaking): boolean => definition(making).strict === true;
 export const tonesOf = (making: RingMaking): readonly MeantTone[] | null =>
   definition(making).tones?.(making) ?? null;
-/** Makes a ring, once for the same (frozen) parameters and the same need. */
+/** Makes a ring that holds a round wall: radii and height of `need` in mm; once for the same (frozen) parameters and need. */
 export const makeRing = madeOnce(
   (making: RingMaking, need: RingNeed): Result<Made> => definition(making).make(making, need),
 );

@@ -1,6 +1,7 @@
 import { aroundAxis, reachInside, wrapped } from '../ring/plane.js';
-import type { LaidPiece } from './contract.js';
-import { outlineAt } from './layOut.js';
+import type { LaidPiece, Made } from './contract.js';
+import { lapsOf } from './laps.js';
+import { layOut, outlineAt } from './layOut.js';
 
 /** A piece made ready for questions: corners of bottom and top, and radii that settle most questions at once. */
 interface Candidate {
@@ -56,6 +57,20 @@ export function samplerOf(
       if (square < candidate.within || holds(candidate.corners, x, y, share)) return candidate.place;
     }
     return null;
+  };
+}
+
+/** The same for a whole ring; one that comes to itself often is made ready for one of its laps only. */
+export function samplerFor(made: Made): (x: number, y: number, z: number) => number | null {
+  const laps = lapsOf(made);
+  if (!laps) return samplerOf(layOut(made), made.heightMm);
+  const ask = samplerOf(laps.pieces, made.heightMm);
+  return (x, y, z) => {
+    const { lap, back } = laps.lapAt(Math.atan2(y, x));
+    if (lap === 0) return ask(x, y, z);
+    const [cos, sin] = [Math.cos(back), Math.sin(back)];
+    const place = ask(x * cos + y * sin, y * cos - x * sin, z);
+    return place === null ? null : laps.shifted(place, lap);
   };
 }
 

@@ -16,13 +16,27 @@ export function grainOf(made: Made): Grain {
   if (known) return known;
   const way: GrainWay[] = [];
   for (const kind of made.kinds) for (const place of kind.places) way[place] = kind.grain;
-  const toward = Float64Array.from(way, (_, place) => {
-    const { x, y } = centreOf(made.lay(place)) ?? NOWHERE;
-    return Math.atan2(y, x);
-  });
-  const grain = { way, toward };
+  const grain = { way, toward: directionsOf(made, way.length) };
   kept.set(made, grain);
   return grain;
+}
+
+/** Where every place lies, worked out for one repeat of the ring and turned on for the others. */
+function directionsOf(made: Made, places: number): Float64Array {
+  const toward = new Float64Array(places);
+  let first = 0;
+  for (const { count } of made.groups) {
+    const laps = count % made.repeats === 0 ? made.repeats : 1;
+    const period = count / laps;
+    for (let i = 0; i < period; i++) {
+      const { x, y } = centreOf(made.lay(first + i)) ?? NOWHERE;
+      const angle = Math.atan2(y, x);
+      for (let lap = 0; lap < laps; lap++)
+        toward[first + i + lap * period] = angle + (lap * 2 * Math.PI) / laps;
+    }
+    first += count;
+  }
+  return toward;
 }
 
 /**

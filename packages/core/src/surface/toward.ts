@@ -1,4 +1,5 @@
 import type { LaidPiece, Made } from '../making/contract.js';
+import { towards } from '../making/laps.js';
 import { laidAt, layOut, outlineAtHeight } from '../making/layOut.js';
 import type { Band } from '../ring/overlap.js';
 import type { Point } from '../ring/plane.js';
@@ -50,7 +51,11 @@ export function cutRows(made: Made, turn: number, direction: number, aside: Poin
       layOut(made).map((part) => movedPiece(part, turn, aside)),
       direction,
     );
-  return rowsOf(made.heightMm, made.gives, layOut(made), direction - turn);
+  const { pieces, angle, placeOf } = towards(made, direction - turn);
+  return rowsOf(made.heightMm, made.gives, pieces, angle).map((row) => ({
+    ...row,
+    parts: placedBy(row.parts, placeOf),
+  }));
 }
 
 /** Rims about the axis between which a ring is drawn; none where it was moved aside: its pieces end where they end. */
@@ -89,14 +94,13 @@ const alike = (a: readonly CutPart[], b: readonly CutPart[]): boolean =>
   });
 
 /** What a cut through the axis meets in a ring at half its height, in a direction from the index mark, inside out. */
-export const cutParts = (made: Made, turn: number, direction: number): CutPart[] =>
-  partsAt(
-    made.gives,
-    layOut(made),
-    made.heightMm / 2,
-    Math.cos(direction - turn),
-    Math.sin(direction - turn),
-  );
+export function cutParts(made: Made, turn: number, direction: number): CutPart[] {
+  const { pieces, angle, placeOf } = towards(made, direction - turn);
+  return placedBy(partsAt(made.gives, pieces, made.heightMm / 2, Math.cos(angle), Math.sin(angle)), placeOf);
+}
+
+const placedBy = (parts: readonly CutPart[], placeOf: (place: number) => number): CutPart[] =>
+  parts.map((part) => (part.place === null ? part : { ...part, place: placeOf(part.place) }));
 
 /** What a level line from the axis in a direction (x, y) meets of some pieces at a height of their ring, inside out. */
 function partsAt(rims: Rims, pieces: readonly LaidPiece[], z: number, x: number, y: number): CutPart[] {
