@@ -11,23 +11,36 @@ export function featureSheets(pages: Pages, shown: Shown): void {
   const title = 'Feature rings, step by step';
   const rings = shown.prepared.rings.flatMap((ring, index) => {
     const pictures = ring.made.ok ? (ring.made.value.pictures?.() ?? []) : [];
-    return pictures.length > 0 ? [{ ring, index, pictures }] : [];
+    return pictures.length > 0 ? [{ ring, index, pictures, steps: shown.plan.rings[index]!.steps }] : [];
   });
   if (rings.length === 0) return;
   pages.page(title);
-  for (const { ring, index, pictures } of rings) {
+  for (const { ring, index, pictures, steps } of rings) {
     pages.need(TALL + 24, title);
     pages.heading(`Ring ${index + 1}`);
     for (let from = 0; from < pictures.length; from += 2) {
       pages.need(TALL + 16, title);
       pictures.slice(from, from + 2).forEach((picture, k) => {
         const x = MARGIN + k * (pages.inner / 2);
-        pages.words(`${from + k + 1}. ${picture.title}`, x, pages.y, { bold: true, width: WIDE });
+        const number = steps.findIndex(({ id }) => id === picture.step) + 1;
+        pages.words(`${number}. ${picture.title}`, x, pages.y, { bold: true, width: WIDE });
         drawStep(pages, shown, picture, ring.ring.woods, x, pages.y + 5);
         pages.paragraph(sentenceIn(picture.says, shown.shop.units), x, pages.y + TALL + 6, WIDE, 8, QUIET);
       });
       pages.y += TALL + 16;
     }
+    steps.forEach(({ says }, i) => {
+      pages.need(8, title);
+      pages.y +=
+        pages.paragraph(
+          `${i + 1}. ${sentenceIn(says, shown.shop.units)}`,
+          MARGIN,
+          pages.y,
+          pages.inner,
+          8.5,
+        ) + 1;
+    });
+    pages.y += 3;
   }
 }
 

@@ -67,7 +67,7 @@ export function RingPlan() {
             : 'To scale, before turning. Teal: glued to the ring below. Dashed: the turned wall.'
         }
       >
-        <Builder ring={here} index={index} prepared={prepared.value} />
+        <Builder ring={here} index={index} prepared={prepared.value} steps={figures.steps} />
         <div className="grid grid-cols-[minmax(0,1fr)_300px] gap-5">
           <Drawing ring={here} below={prepared.value.rings[index - 1]} figures={figures} />
           <div className="flex flex-col gap-4">
@@ -185,7 +185,17 @@ function Sizes({ ring, figures, index }: { ring: PreparedRing; figures: Figures;
 }
 
 /** For rings that are glued up before they are segmented: what is set, every step as a picture, the look when turned. */
-function Builder({ ring, index, prepared }: { ring: PreparedRing; index: number; prepared: Prepared }) {
+function Builder({
+  ring,
+  index,
+  prepared,
+  steps,
+}: {
+  ring: PreparedRing;
+  index: number;
+  prepared: Prepared;
+  steps: Figures['steps'];
+}) {
   const palette = useApp(paletteOf);
   const units = useApp(unitsOf);
   const name = useApp((state) => projectOf(state).name);
@@ -204,7 +214,7 @@ function Builder({ ring, index, prepared }: { ring: PreparedRing; index: number;
         )}
       </div>
       {pictures.length > 0 && (
-        <StepPictures pictures={pictures} woods={ring.ring.woods} palette={palette} units={units} />
+        <StepPictures {...{ pictures, steps, palette, units }} woods={ring.ring.woods} />
       )}
       {made && <FinishedLook prepared={prepared} ring={ring} />}
     </section>

@@ -2,6 +2,7 @@ import {
   formatLength,
   mm,
   type Species,
+  type Step,
   type StepPicture,
   sentenceIn,
   type UnitSystem,
@@ -11,6 +12,8 @@ import { outlinePath } from './outline.js';
 
 interface StepPicturesProps {
   readonly pictures: readonly StepPicture[];
+  /** The steps that the pictures show, numbered as below. */
+  readonly steps: readonly Step[];
   /** Palette key of every place of the ring. */
   readonly woods: readonly string[];
   readonly palette: ReadonlyMap<string, Species>;
@@ -21,7 +24,8 @@ interface StepPicturesProps {
 const SHAPE = { least: 0.3, most: 1.1 } as const;
 
 /** The steps of a glue-up, a picture for each: board, slices, block, segment, ring. */
-export function StepPictures({ pictures, woods, palette, units }: StepPicturesProps) {
+export function StepPictures({ pictures, steps, woods, palette, units }: StepPicturesProps) {
+  const numberOf = ({ step }: StepPicture) => steps.findIndex(({ id }) => id === step) + 1;
   return (
     <ol className="grid grid-cols-[repeat(auto-fill,minmax(195px,1fr))] gap-3" aria-label="Steps as pictures">
       {pictures.map((picture, i) => (
@@ -29,7 +33,7 @@ export function StepPictures({ pictures, woods, palette, units }: StepPicturesPr
           <Drawing picture={picture} number={i} {...{ woods, palette, units }} />
           <p className="mt-1 text-sm">
             <b>
-              {i + 1} · {picture.title}
+              {numberOf(picture)} · {picture.title}
             </b>{' '}
             <span className="text-quiet">{sentenceIn(picture.says, units)}</span>
           </p>
@@ -57,7 +61,7 @@ function Drawing({
   woods,
   palette,
   units,
-}: Omit<StepPicturesProps, 'pictures'> & { picture: StepPicture; number: number }) {
+}: Omit<StepPicturesProps, 'pictures' | 'steps'> & { picture: StepPicture; number: number }) {
   const { left, right, low, high } = boundsOf(picture);
   const wide = Math.max(right - left, (high - low) / SHAPE.most, 1e-6);
   const tall = Math.max(high - low, wide * SHAPE.least);

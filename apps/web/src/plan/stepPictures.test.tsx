@@ -38,13 +38,28 @@ const picture: StepPicture = {
   ],
 };
 
+const done = { says: 'Done.', tool: 'bench', cautions: [] } as const;
+const steps = [
+  { ...done, id: 'rip' },
+  { ...done, id: 'board' },
+];
+
 test('a step shows its parts, where the saw goes, and lengths in the units of the shop', () => {
-  render(<StepPictures pictures={[picture]} woods={['light']} palette={new Map()} units="inch-fraction" />);
+  render(
+    <StepPictures
+      pictures={[picture]}
+      steps={steps}
+      woods={['light']}
+      palette={new Map()}
+      units="inch-fraction"
+    />,
+  );
   const drawing = screen.getByRole('img', { name: /^Board: The board from its side/ });
   expect(drawing.querySelectorAll('path[stroke="#b3261e"]')).toHaveLength(1);
   expect(drawing.textContent).toContain('10"');
   expect(drawing.textContent).toContain('1 3/16"');
   expect(screen.getByText(/it is 10" long/)).toBeTruthy();
+  expect(screen.getByText(/2 · Board/)).toBeTruthy();
   // Nothing of it lies outside the picture.
   const [left, top, wide, tall] = drawing.getAttribute('viewBox')!.split(' ').map(Number) as [
     number,
