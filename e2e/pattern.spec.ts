@@ -208,6 +208,9 @@ test('whether it shows: the weakest pair, another age, other eyes', async ({ pag
       return canvas.toDataURL().length;
     });
   await expect.poll(() => coloursOf(page, 'canvas[data-drawn]')).toBeGreaterThan(10);
+  // Both panes ask for the same wall, and both get it.
+  const unrolled = 'section[aria-label^="Wall, unrolled"] canvas[data-drawn]';
+  await expect.poll(() => coloursOf(page, unrolled)).toBeGreaterThan(10);
   const fresh = await drawn();
   await shows.getByRole('slider').fill('20');
   await expect(shows).toContainText('20 years');

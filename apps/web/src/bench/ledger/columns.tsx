@@ -90,7 +90,7 @@ export const columns = helper.columns([
     header: 'strip',
     cell: ({ row }) => length(stripOf(row.original)?.widthMm, row.original),
   }),
-  helper.display({ id: 'turn', header: 'turn', cell: ({ row }) => <TurnCell {...row.original} /> }),
+  helper.display({ id: 'turn', header: 'turn, segs', cell: ({ row }) => <TurnCell {...row.original} /> }),
   helper.display({
     id: 'step',
     header: 'joint step',
