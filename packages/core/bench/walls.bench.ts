@@ -1,10 +1,9 @@
 import { test } from 'vitest';
 import { begun, type RingMaking, WAYS } from '../src/making/registry.js';
 import { mm } from '../src/measure/quantity.js';
-import { outsideLine } from '../src/surface/drawing.js';
-import { outsidePatches } from '../src/surface/outside.js';
-import { cutParts } from '../src/surface/toward.js';
-import { unrolledParts } from '../src/surface/unrolled.js';
+import { sampledCuts, sampledRings } from '../src/project/standing.js';
+import { sampleWall } from '../src/surface/sample.js';
+import { cutRows } from '../src/surface/toward.js';
 import { middleOf, stacked, vaseOf } from './vase.js';
 
 /** A shouldered vase of 40 rings of 48 segments, all made one way. */
@@ -13,22 +12,20 @@ function vase(making: RingMaking) {
   return stacked({ ...rest, rings: rings.map((ring) => ({ ...ring, making })) });
 }
 
-/** Works out what all drawings of the bench show of a piece. */
+/** As the bench draws while a form is dragged. */
+const COARSE = { columns: 512, rows: 192 };
+
+/** Works out what all drawings of the bench show of a piece: both walls as they are sampled, and the cut through it. */
 function drawn(making: RingMaking): number {
-  const { vessel, rings } = vase(making);
+  const piece = vase(making);
   let shown = 0;
-  for (const { made, turn, course } of rings) {
-    if (!made.ok) continue;
-    const ring = { made: made.value, turn, bottomMm: course.bottomMm };
-    const line = outsideLine(vessel, course.bottomMm, course.topMm);
-    shown += outsidePatches(ring, vessel.outside, line, 0.3).length;
-    shown += unrolledParts(ring, vessel.outside, course.bottomMm, course.topMm).length;
-    shown += cutParts(made.value, turn, 0.3).length;
-  }
-  return shown;
+  for (const side of ['outside', 'inside'] as const)
+    shown += sampleWall(piece.vessel, sampledRings(piece), side, COARSE, sampledCuts(piece)).rows;
+  for (const { made, turn } of piece.rings) if (made.ok) shown += cutRows(made.value, turn, 0.3).length;
+  return piece.rings.some(({ made }) => made.ok) ? shown : 0;
 }
 
-test('from a changed form to what outside, unrolled wall and half-section show, 40 × 48', () => {
+test('from a changed form to what the bench draws while it is dragged, 40 × 48', () => {
   for (let i = 0; i < 10; i++) drawn({ way: 'flat', count: 48 });
   const times = WAYS.flatMap((way) => {
     const begin = begun(way, { segments: 48, body: 'thick' });
@@ -38,7 +35,9 @@ test('from a changed form to what outside, unrolled wall and half-section show, 
         ? { ...begin, spacers: { at: 'even', number: 12, thicknessMm: mm(2) } }
         : begin.way === 'tilted'
           ? { ...begin, tiltDeg: 12 }
-          : begin;
+          : begin.way === 'inlaid'
+            ? { ...begin, plugs: begin.plugs.map((plug) => ({ ...plug, acrossMm: mm(4) })) }
+            : begin;
     // Boards, twisted slices and such do not go with rings so thin and many.
     if (drawn(making) === 0) return [];
     return [{ way, ms: middleOf(() => drawn(making), 11) }];

@@ -9,29 +9,31 @@ type Given = Pick<Made, 'heightMm' | 'gives' | 'repeats' | 'cornerMm' | 'groups'
 /** A piece that goes from the ring's bottom to its top. */
 export type Rising = Omit<LaidPiece, 'fromMm' | 'toMm'>;
 
-/** What most rings are: upright, closed, with joints towards the axis, nothing to mark and nothing to look at. */
-const USUAL = {
-  lean: 0,
-  closed: true,
-  radial: true,
-  together: [],
-  hidesGlue: false,
-  reads: null,
-  layers: [],
-  figures: [],
-  warnings: [],
-  mark: () => null,
-} as const;
+const NONE: readonly never[] = [];
 
 /**
- * A ring from its lay-out. Which place is at a point follows from the very outlines that are drawn and counted; they are
- * made ready at the first question.
+ * A ring from its lay-out; most rings are upright, closed, with joints towards the axis, nothing to mark and nothing to look
+ * at. Which place is at a point follows from the very outlines that are drawn and counted; they are made ready at the
+ * first question. (Field by field: spreading defaults and what is given took as long as all the rest of a flat ring.)
  */
 export function assemble(given: Given & Partial<Omit<Made, 'placeAt' | 'lay'>>): Made {
   let sample: Made['placeAt'] | undefined;
   const made: Made = {
-    ...USUAL,
-    ...given,
+    heightMm: given.heightMm,
+    gives: given.gives,
+    lean: given.lean ?? 0,
+    closed: given.closed ?? true,
+    radial: given.radial ?? true,
+    repeats: given.repeats,
+    cornerMm: given.cornerMm,
+    groups: given.groups,
+    kinds: given.kinds,
+    together: given.together ?? NONE,
+    hidesGlue: given.hidesGlue ?? false,
+    reads: given.reads ?? null,
+    layers: given.layers ?? NONE,
+    figures: given.figures ?? NONE,
+    warnings: given.warnings ?? NONE,
     lay(place) {
       const laid = given.lay(place);
       return 'place' in laid ? [{ ...laid, fromMm: 0, toMm: given.heightMm }] : laid;
@@ -40,6 +42,10 @@ export function assemble(given: Given & Partial<Omit<Made, 'placeAt' | 'lay'>>):
       sample ??= samplerFor(made);
       return sample(x, y, z);
     },
+    mark: given.mark ?? unmarked,
+    steps: given.steps,
   };
-  return made;
+  return given.pictures ? { ...made, pictures: given.pictures } : made;
 }
+
+const unmarked = () => null;

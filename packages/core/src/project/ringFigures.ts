@@ -29,6 +29,7 @@ function figuresOf(
   const { ring, course, stands, reaches, wall, wallAlong, need, made, turn } = here;
   const it = made.ok ? made.value : null;
   const lies = joint(here, below);
+  let steps: RingPlan['steps'] | undefined;
   return {
     index: course.index,
     id: ring.id,
@@ -50,9 +51,13 @@ function figuresOf(
     reads: it?.reads ?? null,
     figures: it?.figures ?? NONE,
     warnings: it?.warnings ?? NONE,
-    steps: it?.steps(sandedFaces(ring) * faceSandingMm) ?? NONE,
     pieces: it ? piecesOf(it, ring, woodOf) : NONE,
     reasons: made.ok ? NONE : made.reasons,
+    // Worded when they are first looked at: most plans are not.
+    get steps() {
+      steps ??= it?.steps(sandedFaces(ring) * faceSandingMm) ?? NONE;
+      return steps;
+    },
     instead: it || need.outerMm <= 0 ? null : insteadOf(ring.making, { ...need, ...ring.fixed }),
   };
 }
