@@ -43,7 +43,7 @@ export const withoutWidth = (outerMm: number, innerMm: number): Result<never> | 
     : refuse(
         'ring-no-width',
         'innerMm',
-        say`The ring has no width: outside ${sayMm(outerMm)}, inside ${sayMm(innerMm)}.`,
+        say`The ring has no width: its outer radius is ${sayMm(outerMm)}, its inner one ${sayMm(innerMm)}.`,
       );
 
 export const setTheSaw = (

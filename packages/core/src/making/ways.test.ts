@@ -2,7 +2,7 @@ import { expect, test } from 'vitest';
 import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { EXAMPLE_NEED, madeRing, refusalOf } from '../testing/rings.js';
-import type { RingMaking } from './registry.js';
+import { begun, makeRing, type RingMaking } from './registry.js';
 import { thickHeight } from './resawn/resawn.js';
 import type { StripStock } from './stock.js';
 
@@ -95,3 +95,21 @@ test('a ring from the stash keeps its sizes and can only be made thinner', () =>
   });
   expect(plain(refusalOf(stock)?.message ?? '')).toMatch(/19 mm high and 20 mm is planned/);
 });
+
+test.each([
+  ['tilted', 'tiltDeg', 12, 89, 20, 80],
+  ['staved', 'leanDeg', 12, 75, 60, 8],
+] as const)(
+  '%s: the limit of its refusal is in the measure of its field, and holds',
+  (way, field, count, steep, high, hole) => {
+    const need = { outerMm: mm(100), innerMm: mm(hole), heightMm: mm(high) };
+    const started = begun(way, { segments: count, body: 'b' })!;
+    const at = (value: number) => makeRing({ ...started, [field]: value } as typeof started, need);
+    const refused = at(steep);
+    if (refused.ok) throw new Error('made');
+    const [{ path, limits }] = refused.reasons as [(typeof refused.reasons)[number]];
+    expect(path).toBe(field);
+    expect(at(Number(limits!.most) - 0.5).ok).toBe(true);
+    expect(at(Number(limits!.most) + 0.5).ok).toBe(false);
+  },
+);

@@ -80,7 +80,6 @@ export const basket: Making<BasketParams> = {
         'tilt-eats-segment',
         'leanDeg',
         say`Leaning by ${sayRad(tau)}, each wafer moves by ${sayMm(moved)} from bottom to top, and the segments between them are ${sayMm(Math.max(0, edge))} long. Lean less, make the ring thinner or take fewer segments.`,
-        { most: Math.max(0, edge) },
       );
     const inner = mostInner(wedges.slice(0, 1), innerMm, heightMm);
     if (inner === null)
@@ -88,7 +87,6 @@ export const basket: Making<BasketParams> = {
         'hole-too-small',
         'innerMm',
         say`The hole cannot be as small as ${sayMm(2 * innerMm)} across with wafers of ${sayMm(waferMm)} that lean by ${sayRad(tau)}. Take fewer or thinner wafers, or make this ring another way.`,
-        { most: 2 * innerMm },
       );
     const none = withoutWidth(outer, inner);
     if (none) return none;

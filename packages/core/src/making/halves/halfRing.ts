@@ -45,14 +45,14 @@ export function sizedHalf({ count, spacerMm }: Half, side: number, divider: numb
       'hole-too-small',
       'innerMm',
       say`The hole of the ${name} half cannot be smaller than ${sayMm(least)} across with what lies between its segments, and ${sayMm(2 * innerMm)} is asked for.`,
-      { least },
+      { least: least / 2 },
     );
   }
   if (outer - inner <= SAME_LENGTH)
     return refuse(
       'ring-no-width',
       'innerMm',
-      say`The ring has no width: outside ${sayMm(outerMm)}, inside ${sayMm(innerMm)}.`,
+      say`The ring has no width: its outer radius is ${sayMm(outerMm)}, its inner one ${sayMm(innerMm)}.`,
     );
   return done({ wedges, faces: { outerMm: outer, innerMm: inner, lean: 0 } });
 }

@@ -58,7 +58,7 @@ export function pushedRing(
       'hole-too-small',
       'innerMm',
       say`The hole cannot be smaller than ${sayMm(least)} across with ${sayMm(thick)} between the segments, and ${sayMm(2 * innerMm)} is asked for. ${filled ? 'Put in a plug at least that large, or take thinner or fewer spacers.' : 'An open ring has to have a hole; make this one another way, or the gaps narrower.'}`,
-      { least },
+      { least: least / 2 },
     );
   }
   if (outer - inner <= SAME_LENGTH)

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { number } from '../../measure/field.js';
-import { fromDegrees, mm, type Rad, rad } from '../../measure/quantity.js';
+import { degrees, fromDegrees, mm, type Rad, rad } from '../../measure/quantity.js';
 import { done, refuse } from '../../measure/reason.js';
 import { say, sayMade, sayMm, sayRad } from '../../measure/said.js';
 import { assemble } from '../assemble.js';
@@ -62,7 +62,7 @@ export const staved: Making<StavedParams> = {
         'lean-too-steep',
         'leanDeg',
         say`Leaning by ${sayRad(t)} over ${sayMm(heightMm)}, the staves would meet in the middle at their narrow end: the hole at half height is ${sayMm(2 * held.innerMm)}, and more than ${sayMm(2 * spread)} is needed. Lean them less or make the ring lower.`,
-        { least: 2 * spread },
+        { most: degrees(rad(Math.atan((2 * (inner ?? held.innerMm * Math.cos(half))) / heightMm))) },
       );
     const faces = { outerMm: held.outerMm, innerMm: inner, lean };
     const { gives, cornerMm } = bandOf(wedges.slice(0, 1), faces, heightMm);

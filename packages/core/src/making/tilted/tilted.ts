@@ -1,4 +1,4 @@
-import { fromDegrees, mm, rad } from '../../measure/quantity.js';
+import { degrees, fromDegrees, mm, rad } from '../../measure/quantity.js';
 import { done, refuse } from '../../measure/reason.js';
 import { say, sayMm, sayRad } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
@@ -55,7 +55,7 @@ export const tilted: Making<TiltedParams> = {
         'tilt-eats-segment',
         'tiltDeg',
         say`A tilt of ${sayRad(tau)} moves each joint by ${sayMm(2 * aside)} from bottom to top; the long edge is only ${sayMm(edge)}. Tilt less, make the ring thinner or take fewer segments.`,
-        { most: edge },
+        { most: degrees(rad(Math.atan((edge * Math.cos(half)) / heightMm))) },
       );
     const inner = mostInner(leaning(count, tau, given).slice(0, 2), innerMm, heightMm);
     if (inner === null)
@@ -63,7 +63,7 @@ export const tilted: Making<TiltedParams> = {
         'hole-too-small',
         'innerMm',
         say`Tilted by ${sayRad(tau)}, the hole cannot be smaller than ${sayMm(2 * aside)} across, and ${sayMm(2 * innerMm)} is asked for. Put in a plug at least that large.`,
-        { least: 2 * aside },
+        { least: aside },
       );
     if (cut === 'turned-over' && inner * Math.tan(half) <= aside)
       return refuse(
