@@ -186,7 +186,9 @@ test('slices of a thick ring are linked: one is painted and all follow, each kee
     const row = page.locator(`[data-ring="${number}"]`);
     await expect(row).toHaveAttribute('data-woods', 'purpleheart 24');
   }
-  await expect(page.getByRole('textbox', { name: 'Turn, in segments, of ring 9' })).toHaveValue('0.25 = 3.75°');
+  await expect(page.getByRole('textbox', { name: 'Turn, in segments, of ring 9' })).toHaveValue(
+    '0.25 = 3.75°',
+  );
   const sheet = await plan(page, 8);
   await expect(sheet).toContainText(/Thick ring/);
   await expect(sheet).toContainText(/for 4 slices/);

@@ -1,13 +1,12 @@
 import { z } from 'zod';
 import type { PieceKind } from '../making/contract.js';
 import type { Figure } from '../making/figures.js';
-import { type Step, step } from '../making/step.js';
-import type { Warning } from '../making/warnings.js';
 import { length, number, whole } from '../measure/field.js';
 import { mm, rad } from '../measure/quantity.js';
 import { done, type Result, refuse } from '../measure/reason.js';
-import { say, sayMade, sayMm, sayRad } from '../measure/said.js';
+import { say, sayMm, sayRad } from '../measure/said.js';
 import { holdsPoint, type Point3, type Solid, volumeOfSolid } from '../ring/space.js';
+import { bentSteps, bentWarnings } from './bentTold.js';
 import { finder, type MadeBlank } from './contract.js';
 
 export const bentParams = z.strictObject({
@@ -119,71 +118,10 @@ export function makeBent(given: BentParams): Result<MadeBlank> {
         ? []
         : [{ key: 'room-between-the-links', value: clearance, unit: 'mm' } satisfies Figure]),
     ],
-    warnings: bentWarnings(given, thin, clearance),
+    warnings: bentWarnings(given, thin, clearance, isLinked(curveMm, linkAsideMm)),
     steps: () => bentSteps(given, angle, thick, thin, clearance),
   });
 }
-
-function bentWarnings(
-  { curveMm, linkAsideMm }: BentParams,
-  thin: number,
-  clearance: number | null,
-): Warning[] {
-  const told: Warning[] = [];
-  if (thin < 1)
-    told.push({
-      code: 'wedge-thin',
-      message: say`The wedges come to ${sayMm(thin)} inside; under ${sayMm(1)} they break out. Take fewer of them or a wider curve.`,
-    });
-  if (clearance !== null && !isLinked(curveMm, linkAsideMm))
-    told.push({
-      code: 'links-apart',
-      message: say`With its middle ${sayMm(linkAsideMm)} aside the second link does not pass through the first; less than ${sayMm(2 * curveMm)} does.`,
-    });
-  else if (clearance !== null && clearance < 0)
-    told.push({
-      code: 'links-collide',
-      message: say`The links run into each other by ${sayMm(-clearance)}; take a thinner tube or a wider curve.`,
-    });
-  return told;
-}
-
-const bentSteps = (
-  { outerMm, innerMm, segments, wedges, curveMm, sweepDeg }: BentParams,
-  angle: number,
-  thick: number,
-  thin: number,
-  clearance: number | null,
-): Step[] => [
-  step(
-    'rings',
-    'clamps',
-    say`Glue ${sayMade(wedges)} rings of ${segments} segments, ${sayMm(outerMm)} outside across the flats and ${sayMm(innerMm)} inside, at least ${sayMm(thick, 'thickness')} high.`,
-    ['short-pieces', 'trapped-offcut', 'dust'],
-  ),
-  step(
-    'wedges',
-    'sander',
-    say`Sand each to a wedge of ${sayRad(angle, 'cut-angle')}: ${sayMm(thick)} outside, ${sayMm(thin)} inside. A sled with a tapered stop makes them alike.`,
-    ['tapers', 'dust'],
-  ),
-  step(
-    'curve',
-    'clamps',
-    say`Glue them on their faces round a former of ${sayMm(curveMm - outerMm)}, segments in line or turned by a step; ${sweepDeg === 360 ? 'dry-fit the last one before the circle is closed' : say`${sayRad((sweepDeg * Math.PI) / 180)} in all`}.`,
-  ),
-  ...(clearance === null
-    ? []
-    : [
-        step(
-          'link',
-          'clamps',
-          clearance < 0
-            ? say`The second link cannot be closed through the first: they would run into each other by ${sayMm(-clearance)}.`
-            : say`Close the second link through the first: ${sayMm(clearance)} of room is left all round.`,
-        ),
-      ]),
-];
 
 /** A piece as it lies in a second link: stood upright, its middle aside. */
 const secondLink = (solid: Solid, aside: number): Solid => ({
