@@ -14,7 +14,7 @@ export const LOOKS: Readonly<Record<string, ColumnLook>> = {
   edge: { says: 'Long edge', width: 82, usual: 'both' },
   short: { says: 'Short edge', width: 72, usual: 'never' },
   strip: { says: 'Strip width', width: 72, usual: 'both' },
-  turn: { says: 'Turn', width: 62, usual: 'long' },
+  turn: { says: 'Turn, in segments and degrees', width: 82, usual: 'long' },
   step: { says: 'Step of its joints beside those below', width: 76, usual: 'never' },
   glued: { says: 'Glued at each end of a segment, where there are gaps', width: 76, usual: 'never' },
   needs: { says: 'Needed: outer and inner diameter', width: 152, usual: 'never' },
