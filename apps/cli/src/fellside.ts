@@ -8,7 +8,6 @@ import {
   judged,
   MOST_FILE_BYTES,
   type Project,
-  plain,
   plan,
   planFile,
   type Reason,
@@ -95,25 +94,39 @@ export async function fellside(
     mouth.complain(USAGE);
     return BAD_INPUT;
   }
-  return told(await answered(command!, file, parsed.values), mouth);
+  const shop = shopGiven(parsed.values);
+  return told(
+    await answered(command!, file, parsed.values, shop),
+    mouth,
+    shop.ok ? shop.value.units : undefined,
+  );
 }
 
-function told(answer: Result<string>, mouth: Mouth): number {
+/** Says what came of it; reasons in the units of the shop. */
+function told(answer: Result<string>, mouth: Mouth, units = DEFAULT_SHOP.units): number {
   if (answer.ok) mouth.say(answer.value);
   else {
-    const reasons = answer.reasons.map((reason) => ({ ...reason, message: plain(reason.message) }));
+    const reasons = answer.reasons.map((reason) => ({
+      ...reason,
+      message: sentenceIn(reason.message, units),
+    }));
     mouth.complain(`${JSON.stringify({ reasons }, null, 2)}\n`);
   }
   return answer.ok ? 0 : BAD_INPUT;
 }
 
-async function answered(command: string, file: string, given: Given): Promise<Result<string>> {
+async function answered(
+  command: string,
+  file: string,
+  given: Given,
+  kept: Result<Shop>,
+): Promise<Result<string>> {
   const text = contents(file);
   if (!text.ok) return text;
   const read = readProjectFile(text.value);
   if (!read.ok) return read;
-  const shop = given.shop === undefined ? DEFAULT_SHOP : readShop(given.shop);
-  if ('ok' in shop) return shop;
+  if (!kept.ok) return kept;
+  const shop = kept.value;
   const woods = [...SHIPPED_WOODS, ...read.value.woods];
   if (command === 'sheets') return sheets(read.value.project, shop, woods, given);
   const planned = plan(read.value.project, shop, woods);
@@ -169,13 +182,15 @@ function readBoards(file: string, woods: readonly Species[]): Result<Board[]> {
   return done(boards.map((board, i) => ({ ...board, id: `line ${i + 2}` })));
 }
 
-function readShop(file: string) {
+const shopGiven = ({ shop }: Given): Result<Shop> =>
+  shop === undefined ? done(DEFAULT_SHOP) : readShop(shop);
+
+function readShop(file: string): Result<Shop> {
   const text = contents(file);
   if (!text.ok) return text;
   try {
     // Settings that came with a newer Fellside are as they usually are.
-    const read = judged(shopSchema, { ...DEFAULT_SHOP, ...JSON.parse(text.value) });
-    return read.ok ? read.value : read;
+    return judged(shopSchema, { ...DEFAULT_SHOP, ...JSON.parse(text.value) });
   } catch {
     return refuse('not-json', '', `${file} is not JSON.`);
   }

@@ -1,7 +1,7 @@
 export type { MadeBlank } from './blank/contract.js';
 export { BLANKS, type BlankKind, type BlankMaking, makeBlank } from './blank/registry.js';
 export type { Check } from './check/check.js';
-export { type LayerMargin, layerMargins } from './check/layerMargins.js';
+export { type LayerMargin, layerMargins, marginSaid } from './check/layerMargins.js';
 export { boardsCsv, readBoardsCsv } from './exchange/boardsCsv.js';
 export { cutListCsv } from './exchange/cutListCsv.js';
 export { type DrawingFormat, drawingFile, type FlatDrawing } from './exchange/drawing.js';

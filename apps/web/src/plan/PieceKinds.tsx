@@ -2,11 +2,10 @@ import {
   FIGURE_NAMES,
   formatArea,
   layerMargins,
+  marginSaid,
   type Prepared,
   plain,
   type RingPlan,
-  say,
-  sayMm,
   sentenceIn,
   shownIn,
   sizesOf,
@@ -51,14 +50,7 @@ function Own({ figures, vessel, units }: PieceKindsProps & { units: UnitSystem }
   const rows = [
     ...figures.figures.map((figure) => [FIGURE_NAMES[figure.key], shownIn(figure, units)] as const),
     ...layerMargins(figures, vessel).map(
-      ({ name, deepMm, outsideLeftMm, insideLeftMm }) =>
-        [
-          sentenceIn(name, units),
-          sentenceIn(
-            say`turned ${sayMm(deepMm)} deep outside, ${sayMm(outsideLeftMm)} left; ${sayMm(insideLeftMm)} left inside`,
-            units,
-          ),
-        ] as const,
+      (margin) => [sentenceIn(margin.name, units), sentenceIn(marginSaid(margin), units)] as const,
     ),
     ...(figures.contactMm2 === null
       ? []

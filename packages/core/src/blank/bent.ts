@@ -76,7 +76,7 @@ export function makeBent(given: BentParams): Result<MadeBlank> {
     return refuse(
       'wedge-too-wide',
       'wedges',
-      say`${wedges} wedges over ${sweepDeg}° take ${sayRad(rad(angle))} each; ${sayRad(rad(Math.PI / 3))} is the most. Take more of them.`,
+      say`${wedges} wedges over ${sayRad(angle * wedges)} take ${sayRad(angle)} each; ${sayRad(Math.PI / 3)} is the most. Take more of them.`,
       { least: Math.ceil(sweepDeg / 60) },
     );
   const solids = Array.from({ length: wedges * segments }, (_, place) => wedgePiece(given, place, angle));

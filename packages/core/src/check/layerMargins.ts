@@ -1,6 +1,7 @@
 import { extremes } from '../form/curve.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
 import type { LayerLine } from '../making/contract.js';
+import { type Said, say, sayMm } from '../measure/said.js';
 import type { Subject } from './check.js';
 
 /** How near turning comes to a line between two woods of a ring, over all heights at which the line lies; mm. */
@@ -47,6 +48,16 @@ export const layerMargins = (
       },
     ];
   });
+
+/** What is left over a line on one side, or by how much turning breaks through it there. */
+export const leftSaid = (side: 'outside' | 'inside', leftMm: number): Said =>
+  leftMm < 0
+    ? say`turning breaks through it ${side} by ${sayMm(-leftMm)}`
+    : say`${sayMm(leftMm)} is left ${side}`;
+
+/** A margin in words: how deep turning goes there, and what is left on either side. */
+export const marginSaid = ({ deepMm, outsideLeftMm, insideLeftMm }: LayerMargin): Said =>
+  say`turned ${sayMm(deepMm)} deep; ${leftSaid('outside', outsideLeftMm)}, ${leftSaid('inside', insideLeftMm)}`;
 
 /** Radii between which wood is left at every height, of a ring that has been moved aside. */
 const leftBetween = (vessel: Subject['vessel'], low: number, top: number, aside: number) => ({

@@ -1,6 +1,6 @@
 import { plain, type Said, say, sayList, sayMm } from '../measure/said.js';
 import type { Check, Subject } from './check.js';
-import { type LayerMargin, layerMargins } from './layerMargins.js';
+import { type LayerMargin, layerMargins, leftSaid } from './layerMargins.js';
 import { alike, ownersOf, ringsSaid } from './said.js';
 
 /** A layer left thinner than this is soon sanded through (mm). */
@@ -29,10 +29,8 @@ function tooNear({
   outsideLeftMm,
   insideLeftMm,
 }: LayerMargin): Said {
-  const margin = (side: string, left: number, at: Said) =>
-    left < 0
-      ? say`turning breaks through it ${side} by ${sayMm(-left)} (the ${at})`
-      : say`${sayMm(left)} is left ${side}`;
+  const margin = (side: 'outside' | 'inside', left: number, at: Said) =>
+    left < 0 ? say`${leftSaid(side, left)} (the ${at})` : leftSaid(side, left);
   return say`${name} between two woods is too near the wall: ${sayList(
     [
       margin(

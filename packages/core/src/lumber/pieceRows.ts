@@ -2,6 +2,7 @@ import { mitred, type PanelStock, type Stock, type StripStock } from '../making/
 import type { Mm, Rad } from '../measure/quantity.js';
 import { type Said, say, sayMm, sayRad } from '../measure/said.js';
 import type { Owner } from '../ring/owner.js';
+import { CUTTING_SAID } from './stripRows.js';
 import type { OwnedPieces } from './wants.js';
 
 /** Pieces of one kind and wood of one owner. Screen, paper and tables show these rows and add nothing. */
@@ -70,12 +71,6 @@ function rowOf(
   };
 }
 
-const HOW: Record<StripStock['cutting'], string | null> = {
-  'turned-over': null,
-  'same-edge': 'same edge out every time',
-  'two-fences': 'between two fences',
-};
-
 /** What a piece is sawn from and to what sizes, in words. */
 export function sizesOf(stock: Stock): Said[] {
   if (stock.from === 'stash') return ['from the stash'];
@@ -90,11 +85,10 @@ export function sizesOf(stock: Stock): Said[] {
   ];
   if (stock.from === 'slice') return [...sizes, 'sliced off the thick ring'];
   const { bladeTilt, cutting, slicing, thicknessMm } = stock;
-  const how = HOW[cutting];
   return [
     ...sizes,
     ...(bladeTilt > 0 ? [say`blade tilted ${sayRad(bladeTilt)}`] : []),
-    ...(how ? [how] : []),
+    ...(cutting === 'turned-over' ? [] : [CUTTING_SAID[cutting]]),
     ...(slicing ? [say`${sayMm(thicknessMm)} high, for ${slicing.slices} slices`] : []),
   ];
 }

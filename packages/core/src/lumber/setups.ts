@@ -108,12 +108,12 @@ export function setupSteps({ cutAngle, bladeTilt, wedge, cutting, stops }: Setup
   return [
     square
       ? 'Set the fence square to the blade.'
-      : say`Set the fence to ${sayRad(cutAngle)} from square; a wedge of ${sayRad(wedge)} between two fences, or between fence and blade turned over once, sets it better than the scale.`,
-    ...(bladeTilt > SAME_ANGLE ? [say`Tilt the blade by ${sayRad(bladeTilt)}.`] : []),
+      : say`Set the fence to ${sayRad(cutAngle, 'cut-angle')} from square; a wedge of ${sayRad(wedge)} between two fences, or between fence and blade turned over once, sets it better than the scale.`,
+    ...(bladeTilt > SAME_ANGLE ? [say`Tilt the blade by ${sayRad(bladeTilt, 'blade-tilt')}.`] : []),
     HOW[cutting],
     ...(first && !square
       ? [
-          say`First test cut: two pieces of ${sayMm(first.edgeMm)} long edge, put together on a flat: their outer faces have to stand at ${sayRad(wedge)} to each other. Then dry-fit half a ring.`,
+          say`First test cut: two pieces of ${sayMm(first.edgeMm, 'stop')} long edge, put together on a flat: their outer faces have to stand at ${sayRad(wedge)} to each other. Then dry-fit half a ring.`,
         ]
       : []),
   ];

@@ -18,7 +18,7 @@ const NONE: readonly never[] = [];
  */
 export function assemble(given: Given & Partial<Omit<Made, 'placeAt' | 'lay'>>): Made {
   let sample: Made['placeAt'] | undefined;
-  const made: Made = {
+  const made: { -readonly [K in keyof Made]: Made[K] } = {
     heightMm: given.heightMm,
     gives: given.gives,
     lean: given.lean ?? 0,
@@ -45,7 +45,8 @@ export function assemble(given: Given & Partial<Omit<Made, 'placeAt' | 'lay'>>):
     mark: given.mark ?? unmarked,
     steps: given.steps,
   };
-  return given.pictures ? { ...made, pictures: given.pictures } : made;
+  if (given.pictures) made.pictures = given.pictures;
+  return made;
 }
 
 const unmarked = () => null;

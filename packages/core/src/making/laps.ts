@@ -15,7 +15,7 @@ export interface Laps {
 /** Laps that are worth it: fewer are laid out whole. */
 const FEWEST = 6;
 
-const known = new WeakMap<Made, Laps | null>();
+const known = new WeakMap<Made, Laps>();
 
 /** The laps of a ring whose segments are glued up of many parts; null of others: laying those out whole is quick. */
 export function lapsOf(made: Made): Laps | null {

@@ -1,6 +1,5 @@
 import type { ReasonCode } from './reasonCodes.js';
-import type { Said } from './said.js';
-import { say } from './said.js';
+import { type Said, say } from './said.js';
 
 /**
  * What is wrong with something a user gave, as data: the same sentence in a form, in the API's 422 and in the
@@ -37,5 +36,9 @@ export function refusedFor(reasons: readonly Reason[], found = reasons.length): 
   return { ok: false, reasons: told };
 }
 
-export const refuse = (code: string, path: string, message: Said, limits?: Reason['limits']): Result<never> =>
-  refused({ code, path, message, ...(limits && { limits }) } as Reason);
+export const refuse = (
+  code: ReasonCode,
+  path: string,
+  message: Said,
+  limits?: Reason['limits'],
+): Result<never> => refused({ code, path, message, ...(limits && { limits }) });

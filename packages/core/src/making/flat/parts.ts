@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { number } from '../../measure/field.js';
-import { fromDegrees, rad, TURN } from '../../measure/quantity.js';
+import { degrees, fromDegrees, rad, TURN } from '../../measure/quantity.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
 import { say, sayRad } from '../../measure/said.js';
 
@@ -49,7 +49,7 @@ export function partsFromDegrees(angles: readonly number[], count: number): Resu
       'angles-do-not-add-up',
       'parts',
       say`The angles, ${laps === 1 ? 'once' : `${laps} times`} round, add up to ${sayRad(sum)}; they have to make 360°.`,
-      { sum },
+      { sum: degrees(sum) },
     );
   return done([...angles]);
 }

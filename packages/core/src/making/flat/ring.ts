@@ -1,4 +1,4 @@
-import { type Mm, rad, TURN } from '../../measure/quantity.js';
+import { type Mm, TURN } from '../../measure/quantity.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
 import { say, sayRad } from '../../measure/said.js';
 import { SAME_ANGLE } from '../../measure/tolerance.js';
@@ -47,7 +47,7 @@ export function flatRing(count: number, pattern: readonly number[], need: RingNe
     return refuse(
       'segment-wide',
       'parts',
-      say`The widest segment takes ${sayRad(rad(widest))} of the circle; ${sayRad(rad(WIDEST))} is the most that can be mitred.`,
+      say`The widest segment takes ${sayRad(widest)} of the circle; ${sayRad(WIDEST)} is the most that can be mitred.`,
     );
   const narrow = withoutWidth(need.outerMm, need.innerMm);
   if (narrow) return narrow;
@@ -75,7 +75,7 @@ export function flatRing(count: number, pattern: readonly number[], need: RingNe
     faces,
     repeats: count / pattern.length,
     kinds: alike.map((members) => ({
-      name: alike.length === 1 ? 'Segment' : say`Segment of ${sayRad(rad(pattern[members[0]!]!))}`,
+      name: alike.length === 1 ? 'Segment' : say`Segment of ${sayRad(pattern[members[0]!]!)}`,
       heightMm,
       grain: 'along',
       stock: segmentStock(faces, wedges[members[0]!]!.half, heightMm),

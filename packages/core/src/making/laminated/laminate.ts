@@ -1,4 +1,3 @@
-import { rad } from '../../measure/quantity.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
 import { say, sayMm, sayRad } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
@@ -34,7 +33,7 @@ export function laminate(given: LaminatedParams, need: RingNeed): Result<Laminat
     return refuse(
       'no-height-left',
       'layersMm',
-      say`The board is ${sayMm(boardMm)} thick; cut at ${sayRad(rad(Math.abs(angle)))} into slices ${sayMm(usedMm + given.trimMm)} wide it leaves ${sayMm(Math.max(0, usableMm))} of the ${sayMm(rowMm)} that are needed. It has to be at least ${sayMm(needed)} thick, or the angle smaller, or the segments more.`,
+      say`The board is ${sayMm(boardMm)} thick; cut at ${sayRad(Math.abs(angle))} into slices ${sayMm(usedMm + given.trimMm)} wide it leaves ${sayMm(Math.max(0, usableMm))} of the ${sayMm(rowMm)} that are needed. It has to be at least ${sayMm(needed)} thick, or the angle smaller, or the segments more.`,
       { least: needed },
     );
   const slack = (usableMm - rowMm) / 2;

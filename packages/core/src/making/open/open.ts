@@ -139,11 +139,11 @@ export const open: Making<OpenParams> = {
 function littleHold(inside: number, outside: number, theta: number): Warning {
   const both =
     outside - inside < SAME_ANGLE
-      ? sayRad(rad(inside))
-      : say`${sayRad(rad(inside))} inside and ${sayRad(rad(outside))} outside`;
+      ? sayRad(inside)
+      : say`${sayRad(inside)} inside and ${sayRad(outside)} outside`;
   return {
     code: 'little-hold',
-    message: say`Its segments lie on those of the next ring by ${both} at each end, under a third of half a pitch (${sayRad(rad(theta))}): little holds the wall together.`,
+    message: say`Its segments lie on those of the next ring by ${both} at each end, under a third of half a pitch (${sayRad(theta)}): little holds the wall together.`,
   };
 }
 
