@@ -48,7 +48,11 @@ test('a shop of one’s own changes the strips', async () => {
   expect((await ran('plan', cup, '--shop', wide)).said).not.toBe((await ran('plan', cup)).said);
   const bad = file('bad-shop.json', JSON.stringify({ ...DEFAULT_SHOP, kerfMm: -1 }));
   const refused = await ran('plan', cup, '--shop', bad);
-  expect(refused).toMatchObject({ status: 2, said: '', complained: expect.stringMatching(/Saw kerf is −3\/64/) });
+  expect(refused).toMatchObject({
+    status: 2,
+    said: '',
+    complained: expect.stringMatching(/Saw kerf is −3\/64/),
+  });
 });
 
 test('cuts prints a CSV, check prints nothing for a piece in order', async () => {
