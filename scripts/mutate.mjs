@@ -1,7 +1,9 @@
-// npm run mutate [folder …]: how many changes to the code of a folder of packages/core/src the unit tests of that folder
-// notice (all folders where none is named). Takes hours for all; not part of npm test. Reports are in reports/mutation.
-import { readdirSync } from 'node:fs';
+// npm run mutate [-- folder …] [--of N]: how many changes to the code of a folder of packages/core/src the unit tests of
+// that folder notice (all folders where none is named). Takes hours for all; --of 8 tries every eighth block of lines, which
+// is an estimate. Not part of npm test. Reports are in reports/mutation.
+import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { parseArgs } from 'node:util';
 import { Stryker } from '@stryker-mutator/core';
 import { ensureDependencies, ROOT } from './setup.mjs';
 
@@ -10,18 +12,47 @@ const CORE = 'packages/core/src';
 const all = readdirSync(join(ROOT, CORE), { withFileTypes: true })
   .filter((entry) => entry.isDirectory() && !['testing', 'demo'].includes(entry.name))
   .map(({ name }) => name);
-const folders = process.argv.slice(2).length > 0 ? process.argv.slice(2) : all;
+const { positionals, values } = parseArgs({
+  allowPositionals: true,
+  options: { of: { type: 'string', default: '1' } },
+});
+const of = Number(values.of);
+const folders = positionals.length > 0 ? positionals : all;
 const unknown = folders.filter((folder) => !all.includes(folder));
+if (!Number.isInteger(of) || of < 1) {
+  console.error(`--of is ${values.of}; it has to be a whole number from 1.`);
+  process.exit(2);
+}
 if (unknown.length > 0) {
   console.error(`There is no folder ${unknown.join(', ')} in ${CORE}; there are ${all.join(', ')}.`);
   process.exit(2);
+}
+
+/** Lines that are tried or left together. */
+const BLOCK = 8;
+
+/** What of a folder is changed: all of it, or every `of`th block of its lines, one file's blocks beginning where the last one's ended. */
+function changedIn(folder) {
+  if (of === 1) return [`${CORE}/${folder}/**/*.ts`, `!${CORE}/**/*.test.ts`];
+  const files = readdirSync(join(ROOT, CORE, folder), { recursive: true })
+    .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts'))
+    .sort();
+  let block = 0;
+  return files.flatMap((file) => {
+    const path = `${CORE}/${folder}/${file}`;
+    const lines = readFileSync(join(ROOT, path), 'utf8').split('\n').length;
+    const blocks = Array.from({ length: Math.ceil(lines / BLOCK) }, (_, i) => i * BLOCK + 1);
+    return blocks
+      .filter(() => block++ % of === 0)
+      .map((from) => `${path}:${from}-${Math.min(lines, from + BLOCK - 1)}`);
+  });
 }
 
 const scores = [];
 for (const folder of folders) {
   process.env.FELLSIDE_MUTATED = folder;
   const stryker = new Stryker({
-    mutate: [`${CORE}/${folder}/**/*.ts`, `!${CORE}/**/*.test.ts`],
+    mutate: changedIn(folder),
     testRunner: 'vitest',
     plugins: ['@stryker-mutator/vitest-runner'],
     vitest: { configFile: 'vitest.mutate.config.ts', related: false },
@@ -30,7 +61,7 @@ for (const folder of folders) {
     // Another wording is no other answer.
     mutator: { excludedMutations: ['StringLiteral'] },
     concurrency: 2,
-    timeoutMS: 20_000,
+    timeoutMS: 5000,
     timeoutFactor: 3,
     reporters: ['progress-append-only', 'json', 'clear-text'],
     clearTextReporter: { allowColor: false, logTests: false, reportTests: false, reportScoreTable: false },

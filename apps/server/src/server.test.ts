@@ -273,8 +273,8 @@ test('settings say what is wrong with them', () => {
 describe('the stash', () => {
   const ring = {
     name: 'Maple offcut ring',
-    outerMm: 60,
-    innerMm: 40,
+    outerRadiusMm: 60,
+    innerRadiusMm: 40,
     heightMm: 18,
     species: Array.from({ length: 12 }, () => 'sugar-maple'),
     of: { way: 'flat', count: 12 },
@@ -324,7 +324,7 @@ describe('the stash', () => {
   });
 
   test.each([
-    ['no width', { innerMm: 60 }, /no width/],
+    ['no width', { innerRadiusMm: 60 }, /no width/],
     ['too few woods', { species: ['sugar-maple'] }, /12 places and 1 woods/],
     ['a way that is not known', { of: { way: 'glued' } }, /Way of making is not known/],
     ['something unknown', { colour: 'red' }, /Unknown key “colour”/],

@@ -3,7 +3,7 @@ import { begun, insteadOf, makeRing, type RingMaking, WAYS } from '../src/making
 import { mm } from '../src/measure/quantity.js';
 import { plain } from '../src/measure/said.js';
 
-const NEED = { outerMm: mm(150), innerMm: mm(135), heightMm: mm(12) };
+const NEED = { outerRadiusMm: mm(150), innerRadiusMm: mm(135), heightMm: mm(12) };
 const QUESTIONS = 400_000;
 
 /** Points all over the blank's height and round its wall, the same for every way. */

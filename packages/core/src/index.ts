@@ -176,6 +176,7 @@ export {
   type Stacking,
   stackUp,
 } from './project/prepare.js';
+export { radiiByName } from './project/radiiByName.js';
 export {
   type PaletteEntry,
   type Project,
@@ -198,7 +199,7 @@ export {
 export { type Beginning, startProject } from './project/start.js';
 export { type RingSize, startFromRings } from './project/startFromRings.js';
 export { type StashEntry, stashedRingSchema, stashTaken, stashUsedBy } from './project/stash.js';
-export { STEPS_STAND_SINCE } from './project/upgrade.js';
+export { upgradedSteps } from './project/upgrade.js';
 export { cellAspect, trueTurns, wallOf } from './project/wall.js';
 export { type Bond, bondOf } from './ring/bond.js';
 export type { RingNeed } from './ring/need.js';

@@ -12,11 +12,16 @@ test('rows that cannot be read cost themselves, are listed with their raw text, 
   await http().post('/api/patterns').send(PATTERN).expect(201);
   await query(`UPDATE board SET board = '{"wood":' WHERE rowid = 1`);
   await query(`INSERT INTO stash VALUES ('odd', '{"name": 5}', '2026-01-01')`);
+  const { outerRadiusMm: outerMm, innerRadiusMm: innerMm, ...rest } = RING;
+  await query(`INSERT INTO stash VALUES ('older', ?, '2026-01-01')`, [
+    JSON.stringify({ ...rest, outerMm, innerMm }),
+  ]);
   await query(`INSERT INTO pattern VALUES ('odd', 'null', '2026-01-01')`);
   await query(`INSERT INTO woods VALUES ('odd', '[]')`);
   await query(`INSERT INTO shop VALUES (1, '{"kerfMm": "wide"}')`);
   expect((await http().get('/api/boards')).body).toHaveLength(1);
-  expect((await http().get('/api/stash')).body).toHaveLength(1);
+  const rings = (await http().get('/api/stash')).body;
+  expect(rings).toMatchObject([{ name: RING.name }, { ...RING, item: 'older' }]);
   expect((await http().get('/api/patterns')).body).toHaveLength(1);
   await http().get('/api/woods').expect(200);
   expect((await http().get('/api/shop').expect(200)).body.kerfMm).toBeGreaterThan(0);

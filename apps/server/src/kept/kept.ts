@@ -5,6 +5,7 @@ import {
   newBoardSchema,
   type Pattern,
   patternSchema,
+  radiiByName,
   type Shop,
   type Species,
   type StashEntry,
@@ -31,14 +32,22 @@ interface Source {
   readonly column: string;
   readonly order: string;
   readonly schema: z.ZodType;
+  /** What an older Fellside kept, as it is kept today. */
+  readonly upToDate?: (given: unknown) => unknown;
 }
 const LAST_FIRST = `"savedAt" DESC, "id"`;
 const SOURCES: Record<KeptSort, Source> = {
   wood: { table: 'woods', column: 'species', order: '"id"', schema: speciesSchema },
   board: { table: 'board', column: 'board', order: LAST_FIRST, schema: newBoardSchema },
-  stash: { table: 'stash', column: 'ring', order: LAST_FIRST, schema: stashedRingSchema },
+  stash: {
+    table: 'stash',
+    column: 'ring',
+    order: LAST_FIRST,
+    schema: stashedRingSchema,
+    upToDate: radiiByName,
+  },
   pattern: { table: 'pattern', column: 'pattern', order: LAST_FIRST, schema: patternSchema },
-  shop: { table: 'shop', column: 'settings', order: '"id"', schema: shopSchema },
+  shop: { table: 'shop', column: 'settings', order: '"id"', schema: shopSchema, upToDate: withDefaults },
 };
 export const KEPT_SORTS = Object.keys(SOURCES) as KeptSort[];
 
@@ -57,15 +66,13 @@ export async function keptRows<S extends KeptSort>(
   manager: EntityManager,
   sort: S,
 ): Promise<KeptRow<Kept[S]>[]> {
-  const { table, column, order, schema } = SOURCES[sort];
+  const { table, column, order, schema, upToDate = (given) => given } = SOURCES[sort];
   const savedAt = order === LAST_FIRST ? '"savedAt"' : 'NULL';
   const rows: Row[] = await manager.query(
     `SELECT CAST("id" AS TEXT) AS "id", "${column}" AS "raw", ${savedAt} AS "savedAt" FROM "${table}" ORDER BY ${order}`,
   );
   return rows.map((row) => {
-    const given = json(row.raw);
-    const whole = sort === 'shop' && isRecord(given) ? { ...DEFAULT_SHOP, ...given } : given;
-    const read = judged(schema, whole);
+    const read = judged(schema, upToDate(json(row.raw)));
     return { ...row, value: read.ok ? (read.value as Kept[S]) : null };
   });
 }
@@ -86,5 +93,8 @@ export async function removeUnreadable(manager: EntityManager, sort: KeptSort, i
   return found !== undefined;
 }
 
-const isRecord = (given: unknown): given is Record<string, unknown> =>
-  typeof given === 'object' && given !== null && !Array.isArray(given);
+/** Figures that the shop has had since then are as a new shop has them. */
+function withDefaults(given: unknown): unknown {
+  const record = typeof given === 'object' && given !== null && !Array.isArray(given);
+  return record ? { ...DEFAULT_SHOP, ...given } : given;
+}

@@ -5,7 +5,7 @@ import {
   type Result,
   readProject,
   refuse,
-  STEPS_STAND_SINCE,
+  upgradedSteps,
 } from '@fellside/core';
 
 /** A document as it lies in the database, read: brought up to date, with the steps to undo that still fit it. */
@@ -26,7 +26,7 @@ export function readStored(text: string, history = JSON.stringify(NO_HISTORY)): 
   const { schema } = (given ?? {}) as { schema?: number };
   const read = readProject(given);
   if (!read.ok) return read;
-  const steps = (schema ?? 0) < STEPS_STAND_SINCE ? undefined : (json(history) as History | undefined);
+  const steps = upgradedSteps(json(history) as History | undefined, schema ?? 0);
   return {
     ok: true,
     value: { document: read.value, history: steps ?? NO_HISTORY },

@@ -59,7 +59,7 @@ describe('versions and removed pieces', () => {
     const copy = copyOf(change.value.project, 'Copy');
     expect(copy.rings[8]).toMatchObject({
       making: { way: 'flat', count: 12 },
-      fixed: { outerMm: 60, innerMm: 40 },
+      fixed: { outerRadiusMm: 60, innerRadiusMm: 40 },
     });
     await http().post('/api/projects').send({ document: copy }).expect(201);
     const text = writeProjectFile(change.value.project, []);

@@ -60,8 +60,8 @@ export const BOARD = {
 };
 export const RING = {
   name: 'Spare ring',
-  outerMm: 60,
-  innerMm: 40,
+  outerRadiusMm: 60,
+  innerRadiusMm: 40,
   heightMm: 18,
   species: Array.from({ length: 12 }, () => 'sugar-maple'),
   of: { way: 'flat', count: 12 },

@@ -86,11 +86,11 @@ function envelope(rings: readonly PreparedRing[], allowances: Project['allowance
     .filter(({ ring, made }) => made.ok && (ring.fixed || ring.measured?.diameterMm !== undefined))
     .map(({ stands: course, made }) => {
       if (!made.ok) return '';
-      const { outerMm, innerMm } = made.value.gives;
+      const { outerRadiusMm, innerRadiusMm } = made.value.gives;
       const [low, high] = [at.y(course.bottomMm), at.y(course.topMm)];
       const upright = (radius: number) => `M${at.x(radius)} ${low}V${high}`;
-      const hole = innerMm > 0 ? upright(innerMm + allowances.insideMm) : '';
-      return upright(outerMm - allowances.outsideMm) + hole;
+      const hole = innerRadiusMm > 0 ? upright(innerRadiusMm + allowances.insideMm) : '';
+      return upright(outerRadiusMm - allowances.outsideMm) + hole;
     })
     .join('');
 }
@@ -147,12 +147,12 @@ function Blank({
     return `M${at.x(outer + low)} ${height(fromMm)}L${at.x(outer + high)} ${height(toMm)}H${at.x(inner + high)}L${at.x(inner + low)} ${height(fromMm)}Z`;
   };
   return rows.flatMap(({ fromMm, toMm, parts }) =>
-    parts.map(({ place, innerMm, outerMm }) => {
+    parts.map(({ place, innerRadiusMm, outerRadiusMm }) => {
       const fill = place === null ? 'none' : woodFill(palette.get(woods[place]!), 'bench');
       return (
         <path
-          key={`${fromMm} ${innerMm}`}
-          d={quad(fromMm, toMm, innerMm, outerMm)}
+          key={`${fromMm} ${innerRadiusMm}`}
+          d={quad(fromMm, toMm, innerRadiusMm, outerRadiusMm)}
           fill={fill}
           stroke={whole || place === null ? '#1d2527' : fill}
           strokeOpacity={whole || place === null ? 0.35 : 1}

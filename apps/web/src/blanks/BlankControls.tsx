@@ -59,8 +59,8 @@ function GlobeControls({ index, making }: { index: number; making: Globe }) {
 }
 
 const LENGTHS: readonly (readonly [keyof Bent & `${string}Mm`, string])[] = [
-  ['outerMm', 'Tube, outer radius'],
-  ['innerMm', 'Tube, inner radius'],
+  ['outerRadiusMm', 'Tube, outer radius'],
+  ['innerRadiusMm', 'Tube, inner radius'],
   ['curveMm', 'Radius of the curve'],
   ['linkAsideMm', 'Second link, aside'],
 ];

@@ -9,8 +9,8 @@ interface Face {
 /** Where a ring is sure to be glued to the one below: radii that both have and, where there are gaps, wood on wood. */
 export function Glued({ here, under }: { here: Face; under: Face }) {
   const [above, below] = [bandAt(here.made, 0), bandAt(under.made, under.made.heightMm)];
-  const outer = Math.min(above.outerMm, below.outerMm);
-  const inner = Math.max(above.innerMm, below.innerMm);
+  const outer = Math.min(above.outerRadiusMm, below.outerRadiusMm);
+  const inner = Math.max(above.innerRadiusMm, below.innerRadiusMm);
   if (outer <= inner) return null;
   const circle = (r: number) => `M${r} 0A${r} ${r} 0 1 0 ${-r} 0A${r} ${r} 0 1 0 ${r} 0Z`;
   const wood = ({ made, outlines }: Face) =>

@@ -96,8 +96,8 @@ export function PlanDrawing({ made, ring, below, figures, palette, units }: Plan
           strokeWidth={half / 330}
           strokeDasharray={`${half / 60} ${half / 90}`}
         >
-          <circle r={figures.wall.outerMm} />
-          {figures.wall.innerMm > 0 && <circle r={figures.wall.innerMm} />}
+          <circle r={figures.wall.outerRadiusMm} />
+          {figures.wall.innerRadiusMm > 0 && <circle r={figures.wall.innerRadiusMm} />}
         </g>
         <path
           d={`M${-half / 40} 0H${half / 40}M0 ${-half / 40}V${half / 40}M${reach * 1.02} 0h${half / 22}`}

@@ -129,8 +129,8 @@ function Sizes({ ring, figures, index }: { ring: PreparedRing; figures: Figures;
     .map(({ kind }) => mitred(kind.stock))
     .find((piece) => piece && piece.cutAngle > 0);
   const rows: (readonly [string, string])[] = [
-    ['Needs', `${across(need.outerMm)} / ${across(need.innerMm)}`],
-    ['Gives', gives ? `${across(gives.outerMm)} / ${across(gives.innerMm)}` : '–'],
+    ['Needs', `${across(need.outerRadiusMm)} / ${across(need.innerRadiusMm)}`],
+    ['Gives', gives ? `${across(gives.outerRadiusMm)} / ${across(gives.innerRadiusMm)}` : '–'],
     ['Corner radius', formatLength(figures.cornerMm, units)],
     ['Overlap below', overlapMm === null ? 'lowest ring' : formatLength(overlapMm, units)],
   ];

@@ -82,7 +82,7 @@ describe('a ring from above', () => {
 
   test('a ring that cannot be made says why', () => {
     plan(9, (store) =>
-      store.dispatch(editPiece(edit.setFixed([8], { outerMm: mm(50), innerMm: mm(49.999995) }))),
+      store.dispatch(editPiece(edit.setFixed([8], { outerRadiusMm: mm(50), innerRadiusMm: mm(49.999995) }))),
     );
     expect(screen.getByRole('alert').textContent).toMatch(/The ring has no width/);
   });

@@ -127,7 +127,7 @@ describe('the selection bar', () => {
     ).toHaveLength(13);
     await act([8], 'Lock the height');
     await act([8], /^Fix the size/);
-    expect(project().rings[8]).toMatchObject({ locked: true, fixed: { outerMm: expect.any(Number) } });
+    expect(project().rings[8]).toMatchObject({ locked: true, fixed: { outerRadiusMm: expect.any(Number) } });
     await act([8], 'Let the size follow the form');
     expect(project().rings[8]!.fixed).toBeUndefined();
   });

@@ -49,7 +49,7 @@ describe('what is typed for a new piece', () => {
   });
   test('rings in mm become a stack of fixed rings; walnut goes with maple', () => {
     const begun = beginFromRings(rings, 2, 'mm');
-    expect(begun.ok && begun.value.rings.map(({ fixed }) => fixed?.outerMm)).toEqual([60, 65, 65, 65]);
+    expect(begun.ok && begun.value.rings.map(({ fixed }) => fixed?.outerRadiusMm)).toEqual([60, 65, 65, 65]);
     expect(begun.ok && begun.value.palette.map(({ wood }) => wood)).toEqual(['black-walnut', 'sugar-maple']);
   });
   test('rows that make no ring are refused by their number', () => {

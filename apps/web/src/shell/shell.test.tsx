@@ -104,7 +104,10 @@ test('the foot bar counts pieces, size and wood, and follows an edit', () => {
 
 test('a check has its remedy beside it; pressed, both are gone', async () => {
   const { store, project } = showWith(<FootBar />);
-  act(() => void store.dispatch(editPiece(edit.setFixed([9], { outerMm: mm(60), innerMm: mm(50) }))));
+  act(
+    () =>
+      void store.dispatch(editPiece(edit.setFixed([9], { outerRadiusMm: mm(60), innerRadiusMm: mm(50) }))),
+  );
   await userEvent.click(screen.getByRole('button', { name: /^Look at/ }));
   expect(screen.getByRole('dialog').textContent).toMatch(/Ring 10 is .* short of the wall outside/);
   await userEvent.click(screen.getByRole('button', { name: 'Cut ring 10 to suit the form' }));
@@ -122,7 +125,10 @@ test('a check leads to what it is about: a ring by its address, a blank to the b
   const links = { ...BLANKS.bent.begun, curveMm: mm(20), linkAsideMm: mm(20) };
   act(() => void store.dispatch(editPiece(edit.addBlank('bent', 'l'))));
   act(() => void store.dispatch(editPiece(edit.setBlank(0, links))));
-  act(() => void store.dispatch(editPiece(edit.setFixed([9], { outerMm: mm(60), innerMm: mm(50) }))));
+  act(
+    () =>
+      void store.dispatch(editPiece(edit.setFixed([9], { outerRadiusMm: mm(60), innerRadiusMm: mm(50) }))),
+  );
   const show = async (name: string) => {
     await userEvent.click(screen.getByRole('button', { name: /^Look at/ }));
     await userEvent.click(screen.getAllByRole('button', { name })[0]!);

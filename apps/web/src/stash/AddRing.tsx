@@ -102,8 +102,8 @@ function entryFrom(typed: Record<string, string>, units: UnitSystem): Read {
   const many = Number.isInteger(count) && count > 0 && count < 1000 ? count : 1;
   const parsed = stashedRingSchema.safeParse({
     name: typed.name,
-    outerMm: outer / 2,
-    innerMm: inner / 2,
+    outerRadiusMm: outer / 2,
+    innerRadiusMm: inner / 2,
     heightMm: height,
     species: Array.from({ length: many }, (_, i) =>
       i % 2 === 1 && typed.second ? typed.second : typed.wood,

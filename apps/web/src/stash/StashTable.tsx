@@ -42,8 +42,8 @@ export function StashTable({ rings, act }: StashTableProps) {
             </th>
             <td>{MAKINGS[ring.of.way].name}</td>
             <td>{segmentsOf(ring.of) ?? '–'}</td>
-            <td>{formatLength(mm(2 * ring.outerMm), units)}</td>
-            <td>{formatLength(mm(2 * ring.innerMm), units)}</td>
+            <td>{formatLength(mm(2 * ring.outerRadiusMm), units)}</td>
+            <td>{formatLength(mm(2 * ring.innerRadiusMm), units)}</td>
             <td>{formatLength(ring.heightMm, units)}</td>
             <td>
               <span className="flex flex-wrap items-center gap-x-2 gap-y-1">

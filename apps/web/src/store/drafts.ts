@@ -1,4 +1,4 @@
-import { type Edited, NO_HISTORY, readProject, SCHEMA_VERSION } from '@fellside/core';
+import { type Edited, NO_HISTORY, readProject, SCHEMA_VERSION, upgradedSteps } from '@fellside/core';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { windowName } from './windows.js';
 
@@ -173,11 +173,13 @@ async function whole(db: IDBPDatabase<Drafts>, row: Row): Promise<Draft> {
   return { window, piece, revision, edited: { project, history }, at };
 }
 
-/** A draft that an older Fellside kept; its steps to undo speak of the old shape and are left behind. */
+/** A draft that an older Fellside kept, brought up to date with those of its steps to undo that still fit. */
 function upToDate(draft: Draft): Draft | null {
-  if (draft.edited.project.schema === SCHEMA_VERSION) return draft;
-  const read = readProject(draft.edited.project);
-  return read.ok ? { ...draft, edited: { project: read.value, history: NO_HISTORY } } : null;
+  const { project, history } = draft.edited;
+  if (project.schema === SCHEMA_VERSION) return draft;
+  const read = readProject(project);
+  const steps = upgradedSteps(history, project.schema);
+  return read.ok ? { ...draft, edited: { project: read.value, history: steps ?? NO_HISTORY } } : null;
 }
 
 const OLD = 'fellside.draft.';

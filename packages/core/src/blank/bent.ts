@@ -12,8 +12,8 @@ import { finder, type MadeBlank } from './contract.js';
 export const bentParams = z.strictObject({
   kind: z.literal('bent'),
   /** Of the tube, as sawn from rings of segments. */
-  outerMm: length('Outer radius of the tube', 3, 300),
-  innerMm: length('Inner radius of the tube', 0, 300),
+  outerRadiusMm: length('Outer radius of the tube', 3, 300),
+  innerRadiusMm: length('Inner radius of the tube', 0, 300),
   segments: whole('Segments of a ring', 3, 60),
   /** Rings along the curve, each sawn to a wedge. */
   wedges: whole('Wedges', 3, 360),
@@ -54,15 +54,15 @@ export const isLinked = (curveMm: number, asideMm: number): boolean => asideMm >
 
 /** A tube bent round a curve: rings of segments, each sawn to a wedge, glued face to face. */
 export function makeBent(given: BentParams): Result<MadeBlank> {
-  const { outerMm, innerMm, segments, wedges, curveMm, sweepDeg, linkAsideMm } = given;
+  const { outerRadiusMm, innerRadiusMm, segments, wedges, curveMm, sweepDeg, linkAsideMm } = given;
   const half = Math.PI / segments;
-  const corner = outerMm / Math.cos(half);
-  if (innerMm >= outerMm - 0.5)
+  const corner = outerRadiusMm / Math.cos(half);
+  if (innerRadiusMm >= outerRadiusMm - 0.5)
     return refuse(
       'tube-no-wall',
-      'innerMm',
-      say`The tube is ${sayMm(outerMm)} outside and ${sayMm(innerMm)} inside; it needs a wall of at least ${sayMm(0.5)}.`,
-      { most: outerMm - 0.5 },
+      'innerRadiusMm',
+      say`The tube is ${sayMm(outerRadiusMm)} outside and ${sayMm(innerRadiusMm)} inside; it needs a wall of at least ${sayMm(0.5)}.`,
+      { most: outerRadiusMm - 0.5 },
     );
   if (curveMm <= corner)
     return refuse(
@@ -80,8 +80,8 @@ export function makeBent(given: BentParams): Result<MadeBlank> {
       { least: Math.ceil(sweepDeg / 60) },
     );
   const solids = Array.from({ length: wedges * segments }, (_, place) => wedgePiece(given, place, angle));
-  const thick = wedgeThickness(curveMm + outerMm, angle);
-  const thin = wedgeThickness(curveMm - outerMm, angle);
+  const thick = wedgeThickness(curveMm + outerRadiusMm, angle);
+  const thin = wedgeThickness(curveMm - outerRadiusMm, angle);
   const clearance = linkAsideMm > 0 ? linkClearance(curveMm, corner, linkAsideMm) : null;
   const kinds: PieceKind[] = [
     {
@@ -90,9 +90,9 @@ export function makeBent(given: BentParams): Result<MadeBlank> {
       heightMm: mm(thick),
       stock: {
         from: 'strip',
-        longEdgeMm: mm(2 * outerMm * Math.tan(half)),
-        shortEdgeMm: mm(2 * innerMm * Math.cos(half) * Math.tan(half)),
-        widthMm: mm(outerMm - innerMm * Math.cos(half)),
+        longEdgeMm: mm(2 * outerRadiusMm * Math.tan(half)),
+        shortEdgeMm: mm(2 * innerRadiusMm * Math.cos(half) * Math.tan(half)),
+        widthMm: mm(outerRadiusMm - innerRadiusMm * Math.cos(half)),
         thicknessMm: mm(thick),
         cutAngle: rad(half),
         bladeTilt: rad(0),
@@ -131,17 +131,17 @@ const secondLink = (solid: Solid, aside: number): Solid => ({
 
 /** One segment of one wedge: its section, mitred ends to its neighbours, between the two faces of the wedge. */
 function wedgePiece(
-  { outerMm, innerMm, segments, curveMm }: BentParams,
+  { outerRadiusMm, innerRadiusMm, segments, curveMm }: BentParams,
   place: number,
   angle: number,
 ): Solid {
   const [wedge, segment] = [Math.floor(place / segments), place % segments];
   const half = Math.PI / segments;
   const middle = (2 * segment + 1) * half;
-  const hole = innerMm * Math.cos(half);
+  const hole = innerRadiusMm * Math.cos(half);
   const section = [
-    [outerMm, -1],
-    [outerMm, 1],
+    [outerRadiusMm, -1],
+    [outerRadiusMm, 1],
     [hole, 1],
     [hole, -1],
   ].map(([from, side]) => {
@@ -172,11 +172,14 @@ function wedgePiece(
 }
 
 /** The tube slit open and laid flat: a row for each segment, its cells as wide as the wedge is there. */
-function flatCell({ outerMm, segments, curveMm }: BentParams, place: number, angle: number) {
+function flatCell({ outerRadiusMm, segments, curveMm }: BentParams, place: number, angle: number) {
   const [wedge, segment] = [Math.floor(place / segments), place % segments];
-  const high = 2 * outerMm * Math.tan(Math.PI / segments);
-  const width = wedgeThickness(curveMm + outerMm * Math.cos(((2 * segment + 1) * Math.PI) / segments), angle);
-  const pitch = wedgeThickness(curveMm + outerMm, angle);
+  const high = 2 * outerRadiusMm * Math.tan(Math.PI / segments);
+  const width = wedgeThickness(
+    curveMm + outerRadiusMm * Math.cos(((2 * segment + 1) * Math.PI) / segments),
+    angle,
+  );
+  const pitch = wedgeThickness(curveMm + outerRadiusMm, angle);
   const left = wedge * pitch + (pitch - width) / 2;
   return [
     { x: left, y: segment * high },

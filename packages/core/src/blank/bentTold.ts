@@ -4,8 +4,8 @@ import { say, sayMade, sayMm, sayRad } from '../measure/said.js';
 
 /** A bent stack as it is told of: sizes in mm, radii, the sweep in degrees. */
 interface BentTold {
-  readonly outerMm: number;
-  readonly innerMm: number;
+  readonly outerRadiusMm: number;
+  readonly innerRadiusMm: number;
   readonly segments: number;
   readonly wedges: number;
   readonly curveMm: number;
@@ -41,7 +41,7 @@ export function bentWarnings(
 
 /** What is done to make a bent stack, in order. */
 export const bentSteps = (
-  { outerMm, innerMm, segments, wedges, curveMm, sweepDeg }: BentTold,
+  { outerRadiusMm, innerRadiusMm, segments, wedges, curveMm, sweepDeg }: BentTold,
   angle: number,
   thick: number,
   thin: number,
@@ -50,7 +50,7 @@ export const bentSteps = (
   step(
     'rings',
     'clamps',
-    say`Glue ${sayMade(wedges)} rings of ${segments} segments, ${sayMm(outerMm)} outside across the flats and ${sayMm(innerMm)} inside, at least ${sayMm(thick, 'thickness')} high.`,
+    say`Glue ${sayMade(wedges)} rings of ${segments} segments, ${sayMm(outerRadiusMm)} outside across the flats and ${sayMm(innerRadiusMm)} inside, at least ${sayMm(thick, 'thickness')} high.`,
     ['short-pieces', 'trapped-offcut', 'dust'],
   ),
   step(
@@ -62,7 +62,7 @@ export const bentSteps = (
   step(
     'curve',
     'clamps',
-    say`Glue them on their faces round a former of ${sayMm(curveMm - outerMm)}, segments in line or turned by a step; ${sweepDeg === 360 ? 'dry-fit the last one before the circle is closed' : say`${sayRad((sweepDeg * Math.PI) / 180)} in all`}.`,
+    say`Glue them on their faces round a former of ${sayMm(curveMm - outerRadiusMm)}, segments in line or turned by a step; ${sweepDeg === 360 ? 'dry-fit the last one before the circle is closed' : say`${sayRad((sweepDeg * Math.PI) / 180)} in all`}.`,
   ),
   ...(clearance === null
     ? []

@@ -93,7 +93,7 @@ describe('a bent stack', () => {
     expect(made(bent({ wedges: 30, segments: 8 })).solids).toHaveLength(240);
   });
   test('a closed tube of many wedges has the volume of Pappus: 2π·R times the section', () => {
-    const { solids } = made(bent({ wedges: 360, segments: 12, outerMm: mm(12), curveMm: mm(70) }));
+    const { solids } = made(bent({ wedges: 360, segments: 12, outerRadiusMm: mm(12), curveMm: mm(70) }));
     const section = 12 * 144 * Math.tan(Math.PI / 12);
     expect(volumeOfBlank({ solids }) / (2 * Math.PI * 70 * section)).toBeCloseTo(1, 3);
   });
@@ -137,7 +137,7 @@ describe('a bent stack', () => {
     expect(codes({ linkAsideMm: mm(60) })).toEqual([]);
   });
   test.each([
-    ['tube-no-wall', { innerMm: mm(14) }],
+    ['tube-no-wall', { innerRadiusMm: mm(14) }],
     ['curve-too-tight', { curveMm: mm(15) }],
     ['wedge-too-wide', { wedges: 4 }],
   ] as const)('%s is refused with its limit', (code, change) => {
@@ -151,7 +151,7 @@ describe.each([
   globe(),
   globe({ part: 'half', bevels: 'centre' }),
   bent(),
-  bent({ sweepDeg: 120, innerMm: mm(6) }),
+  bent({ sweepDeg: 120, innerRadiusMm: mm(6) }),
 ])('the blank %o', (making) => {
   const blank = made(making);
   test('sampling gives the volume of its pieces, and every piece at its own middle', () => {

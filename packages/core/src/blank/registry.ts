@@ -29,8 +29,8 @@ export const BLANKS = {
     says: 'wedges of rings glued to a curved tube: handles, and links that pass through each other',
     begun: {
       kind: 'bent',
-      outerMm: mm(14),
-      innerMm: mm(0),
+      outerRadiusMm: mm(14),
+      innerRadiusMm: mm(0),
       segments: 6,
       wedges: 24,
       curveMm: mm(60),

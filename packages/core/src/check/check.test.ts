@@ -55,7 +55,7 @@ test.each<[string, (project: Project) => void, Partial<Shop>, string]>([
   [
     'a ring that stays as it is while the form grows',
     (p) => {
-      p.rings[9]!.fixed = { outerMm: mm(70), innerMm: mm(60) };
+      p.rings[9]!.fixed = { outerRadiusMm: mm(70), innerRadiusMm: mm(60) };
     },
     {},
     'too-narrow 10',
@@ -94,7 +94,7 @@ test('every remedy of every check above is an edit that can be made and that put
     (p) => Object.assign(p.rings[1]!, segments(12)),
     (p) => Object.assign(p.rings[9]!, { making: { way: 'disc' }, woods: ['sugar-maple'] }),
     (p) => Object.assign(p.form, { lid: { heightMm: mm(205), roofMm: mm(6) } }),
-    (p) => Object.assign(p.rings[9]!, { fixed: { outerMm: mm(70), innerMm: mm(60) } }),
+    (p) => Object.assign(p.rings[9]!, { fixed: { outerRadiusMm: mm(70), innerRadiusMm: mm(60) } }),
     (p) => Object.assign(p.rings[9]!, { measured: { diameterMm: mm(130) } }),
     (p) => void p.rings.pop(),
     (p) => void p.rings.push({ ...p.rings[0]!, id: 'x' }, { ...p.rings[0]!, id: 'y' }),

@@ -8,8 +8,8 @@ export const hollowDiscChecks = ({ rings }: Subject): Check[] =>
     const solid = pieces.some(
       ({ kind: { stock } }) => stock.from === 'panel' && (stock.shape === 'disc' || stock.shape === 'plug'),
     );
-    if (need.innerMm === 0 || !solid) return [];
-    const message = say`Ring ${index + 1} is solid where a ring would do: a hole of ${sayMm(2 * need.innerMm)} is turned away.`;
+    if (need.innerRadiusMm === 0 || !solid) return [];
+    const message = say`Ring ${index + 1} is solid where a ring would do: a hole of ${sayMm(2 * need.innerRadiusMm)} is turned away.`;
     return [
       {
         code: 'hollow-disc',

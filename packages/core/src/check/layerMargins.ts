@@ -42,7 +42,7 @@ export const layerMargins = (
         farMm,
         outsideMm,
         insideMm,
-        deepMm: (gives?.outerMm ?? outsideMm) - outsideMm,
+        deepMm: (gives?.outerRadiusMm ?? outsideMm) - outsideMm,
         outsideLeftMm: outsideMm - farMm,
         insideLeftMm: nearMm - insideMm,
       },

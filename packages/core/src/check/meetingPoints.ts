@@ -14,7 +14,7 @@ export const meetingPointChecks = ({ rings }: Subject): Check[] =>
         (stock.from === 'slice' && stock.cutAngle === 0),
     );
     const made = pieces.some(({ kind: { stock } }) => stock.from !== 'stash');
-    if (!gives || gives.innerMm > 0 || filled || floor || !made) return [];
+    if (!gives || gives.innerRadiusMm > 0 || filled || floor || !made) return [];
     const message = `Ring ${index + 1} is solid to the centre, where the points of its segments meet and never meet well. Use a solid disc there, or drill and plug it.`;
     const remedies: Remedy[] = [
       { does: 'make-disc', ring: index },

@@ -27,7 +27,7 @@ describe('a laminated slice', () => {
     const [low, high] = [0, width * Math.tan(angle)];
     return low + board / Math.cos(angle) - high;
   };
-  const need = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(30) };
+  const need = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(30) };
   const zigzag = (change: Partial<ParamsOf<'laminated'>>): ParamsOf<'laminated'> => ({
     ...(begun('laminated', { segments: 12, body: 'b' }) as ParamsOf<'laminated'>),
     ...change,
@@ -62,7 +62,7 @@ test('corners step between neighbours only: 55°, 45°, 15°, 45° at 70 mm', ()
 
 // Worked by hand: 15° − 2·asin(3/100) = 11.562°, 15° − 2·asin(3/80) = 10.702°.
 test('parallel gaps tell their hold inside and outside, and are judged inside', () => {
-  const need = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20) };
+  const need = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(20) };
   const open = (widthMm: number) =>
     madeRing({ way: 'open', count: 12, gap: { sides: 'parallel', widthMm: mm(widthMm) } }, need);
   expect(figure(open(6), 'overlap-at-each-end-outside')).toBeCloseTo(degrees(11.562), 4);
@@ -153,7 +153,7 @@ test('rings that were trued dry take a curve of their whole width; an allowance 
 
 test('a ring from the stash shows nobody’s glue-up', () => {
   const of = begun('laminated', { segments: 12, body: 'b' }) as ParamsOf<'laminated'>;
-  const own = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(30) };
+  const own = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(30) };
   expect(madeRing(of, own).pictures).toBeDefined();
   const stock = { way: 'stock', item: 'i', name: 'n', species: ['x'], ...own, of } as never;
   expect(madeRing(stock, own).pictures).toBeUndefined();

@@ -23,7 +23,7 @@ const open: RingMaking = { way: 'open', count: SEGMENTS, gap: { sides: 'tapered'
 const layered: RingMaking = { way: 'layered', count: SEGMENTS, outerLayerMm: inches(0.40625) };
 
 /** One size for the rings of the wave, so that the left and right leaning pieces of a strip are both used. */
-const WAVE = { outerMm: inches(3.46875), innerMm: inches(2.8125) };
+const WAVE = { outerRadiusMm: inches(3.46875), innerRadiusMm: inches(2.8125) };
 
 /** A ring: height in inches, how it is made, turn in segments, a wood for each group and every other segment's. */
 type Course = readonly [

@@ -167,7 +167,7 @@ export function beaconGlobe(): Project {
     ],
   );
   const globe: BlankMaking = { ...BLANKS.globe.begun, part: 'half' };
-  const links: BlankMaking = { ...BLANKS.bent.begun, outerMm: mm(10), linkAsideMm: mm(60) };
+  const links: BlankMaking = { ...BLANKS.bent.begun, outerRadiusMm: mm(10), linkAsideMm: mm(60) };
   const isosceles = 30;
   return {
     ...stand,

@@ -8,16 +8,16 @@ const inches = (value: number) => mm(value * INCH);
 export const demoStash = (): StashEntry[] => [
   {
     name: 'One too many of the fleece curls',
-    outerMm: inches(4.25),
-    innerMm: inches(3.375),
+    outerRadiusMm: inches(4.25),
+    innerRadiusMm: inches(3.375),
     heightMm: inches(0.75),
     species: Array.from({ length: 18 }, (_, i) => (i % 3 === 0 ? 'american-holly' : 'american-sycamore')),
     of: { way: 'flat', count: 18 },
   },
   {
     name: 'Rim ring with wenge lines',
-    outerMm: inches(3),
-    innerMm: inches(2.375),
+    outerRadiusMm: inches(3),
+    innerRadiusMm: inches(2.375),
     heightMm: inches(0.5),
     species: [
       ...Array.from({ length: 12 }, () => 'black-cherry'),

@@ -67,7 +67,7 @@ describe('outlines for a router', () => {
 
 test('a template is at full size, with a line of 100 mm and a path for every piece', () => {
   const star = begun('medallion', { segments: 8, body: 'b' })!;
-  const made = madeRing(star, { outerMm: mm(80), innerMm: mm(0), heightMm: mm(10) });
+  const made = madeRing(star, { outerRadiusMm: mm(80), innerRadiusMm: mm(0), heightMm: mm(10) });
   const svg = templateSvg(made);
   const [, wide] = /width="([\d.]+)mm"/.exec(svg)!;
   const [, box] = /viewBox="0 0 ([\d.]+)/.exec(svg)!;

@@ -6,7 +6,7 @@ import type { Made } from './contract.js';
 interface Kept {
   readonly need: RingNeed;
   /** What the need answered when it was asked how the wall leans. */
-  readonly leans: ReadonlyMap<number, { readonly outerMm: number; readonly innerMm: number }>;
+  readonly leans: ReadonlyMap<number, { readonly outerRadiusMm: number; readonly innerRadiusMm: number }>;
   readonly made: Result<Made>;
 }
 
@@ -30,7 +30,7 @@ export function madeOnce<Making extends object>(
       if (place > 0) known.set(making, [found, ...kept.filter((each) => each !== found)]);
       return found.made;
     }
-    const leans = new Map<number, { outerMm: number; innerMm: number }>();
+    const leans = new Map<number, { outerRadiusMm: number; innerRadiusMm: number }>();
     const listened: RingNeed = need.leaning
       ? {
           ...need,
@@ -56,12 +56,12 @@ function sameNeed({ need, leans }: Kept, other: RingNeed): boolean {
     (need.leaning === undefined) === (other.leaning === undefined) &&
     [...leans].every(([slope, band]) => {
       const now = other.leaning!(slope);
-      return now.outerMm === band.outerMm && now.innerMm === band.innerMm;
+      return now.outerRadiusMm === band.outerRadiusMm && now.innerRadiusMm === band.innerRadiusMm;
     })
   );
 }
 
-type Size = { readonly outerMm: number; readonly innerMm: number; readonly heightMm: number };
+type Size = { readonly outerRadiusMm: number; readonly innerRadiusMm: number; readonly heightMm: number };
 
 const sameSize = (a: Size, b: Size): boolean =>
-  a.outerMm === b.outerMm && a.innerMm === b.innerMm && a.heightMm === b.heightMm;
+  a.outerRadiusMm === b.outerRadiusMm && a.innerRadiusMm === b.innerRadiusMm && a.heightMm === b.heightMm;

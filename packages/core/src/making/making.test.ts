@@ -27,7 +27,7 @@ import {
 import { cautionsOf } from './step.js';
 import { mitred } from './stock.js';
 
-const NEED = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20) };
+const NEED = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(20) };
 
 /** Bottom, middle and top of a ring, a hair off heights at which parts of pieces meet. */
 const SHARES = [1e-7, 0.4987, 1 - 1e-7] as const;
@@ -142,7 +142,7 @@ describe.each(WAYS)('the way “%s”', (way) => {
             true,
           );
       }
-      expect(made.placeAt(made.gives.outerMm * 0.99, 0, made.heightMm + 0.1)).toBeNull();
+      expect(made.placeAt(made.gives.outerRadiusMm * 0.99, 0, made.heightMm + 0.1)).toBeNull();
     }));
 
   test('the volume found by sampling is the volume of the pieces', () =>
@@ -164,24 +164,26 @@ describe.each(WAYS)('the way “%s”', (way) => {
   test('holds the ring that must survive, exactly, and reaches no farther than its corner', () =>
     always(({ need, made }) => {
       if (way !== 'stock' && made.lean === 0) {
-        expect(made.gives.outerMm).toBeGreaterThanOrEqual(need.outerMm - 1e-9);
-        expect(made.gives.innerMm).toBeLessThanOrEqual(need.innerMm + 1e-9);
+        expect(made.gives.outerRadiusMm).toBeGreaterThanOrEqual(need.outerRadiusMm - 1e-9);
+        expect(made.gives.innerRadiusMm).toBeLessThanOrEqual(need.innerRadiusMm + 1e-9);
       }
       const full = made.closed
         ? 2 * Math.PI
-        : woodOn(made, (made.gives.outerMm + made.gives.innerMm) / 2, SHARES[1]);
+        : woodOn(made, (made.gives.outerRadiusMm + made.gives.innerRadiusMm) / 2, SHARES[1]);
       /** Parallel gaps take more of a small circle than of a large one. */
       const loose = made.closed || made.radial;
       for (const share of SHARES) {
-        const { outerMm, innerMm } = bandAt(made, share * made.heightMm);
-        if (loose) expect(woodOn(made, outerMm - 1e-4, share)).toBeCloseTo(full, 5);
-        if (loose && innerMm > 0.1) expect(woodOn(made, innerMm + 1e-4, share)).toBeCloseTo(full, 5);
+        const { outerRadiusMm, innerRadiusMm } = bandAt(made, share * made.heightMm);
+        if (loose) expect(woodOn(made, outerRadiusMm - 1e-4, share)).toBeCloseTo(full, 5);
+        if (loose && innerRadiusMm > 0.1)
+          expect(woodOn(made, innerRadiusMm + 1e-4, share)).toBeCloseTo(full, 5);
       }
       const some = (radius: (band: ReturnType<typeof bandAt>) => number) =>
         Math.min(...SHARES.map((share) => woodOn(made, radius(bandAt(made, share * made.heightMm)), share)));
-      if (made.closed) expect(some(({ outerMm }) => outerMm * 1.001 + 0.05)).toBeLessThan(full - 1e-6);
-      if (made.closed && made.gives.innerMm > 1)
-        expect(some(({ innerMm }) => innerMm * 0.999 - 0.05)).toBeLessThan(full - 1e-6);
+      if (made.closed)
+        expect(some(({ outerRadiusMm }) => outerRadiusMm * 1.001 + 0.05)).toBeLessThan(full - 1e-6);
+      if (made.closed && made.gives.innerRadiusMm > 1)
+        expect(some(({ innerRadiusMm }) => innerRadiusMm * 0.999 - 0.05)).toBeLessThan(full - 1e-6);
       const corners = layOut(made).flatMap(({ bottom, top }) => [...bottom, ...top]);
       expect(Math.max(...corners.map(({ x, y }) => Math.hypot(x, y)))).toBeLessThanOrEqual(
         made.cornerMm * 1.0002,
@@ -231,7 +233,7 @@ const plugged = (made: Made, places: readonly number[]): boolean =>
 test('a ring with no width is refused with its figures', () => {
   const refused = makeRing(
     { way: 'flat', count: 12 },
-    { outerMm: mm(50), innerMm: mm(50), heightMm: mm(10) },
+    { outerRadiusMm: mm(50), innerRadiusMm: mm(50), heightMm: mm(10) },
   );
   expect(refused).toMatchObject({ ok: false, reasons: [{ code: 'ring-no-width' }] });
 });
@@ -240,15 +242,15 @@ test('a ring that came out smaller keeps its strips: the hole is smaller too', (
   const flatMade = ringAsMeasured({ way: 'flat', count: 12 }, NEED, mm(98));
   // Strips keep their width: Ri = (Ro − w) / cos θ with w = 100 − 80·cos 15°.
   const width = 100 - 80 * Math.cos(Math.PI / 12);
-  expect(flatMade.innerMm).toBeCloseTo((98 - width) / Math.cos(Math.PI / 12), 9);
+  expect(flatMade.innerRadiusMm).toBeCloseTo((98 - width) / Math.cos(Math.PI / 12), 9);
   const spacedMade = ringAsMeasured(
     { way: 'spaced', count: 12, spacers: { at: 'every', thicknessMm: mm(3) } },
     NEED,
     mm(98),
   );
-  expect(spacedMade.innerMm).toBeLessThan(80);
-  expect(ringAsMeasured({ way: 'disc' }, { ...NEED, innerMm: mm(0) }, mm(98))).toMatchObject({
-    outerMm: 98,
-    innerMm: 0,
+  expect(spacedMade.innerRadiusMm).toBeLessThan(80);
+  expect(ringAsMeasured({ way: 'disc' }, { ...NEED, innerRadiusMm: mm(0) }, mm(98))).toMatchObject({
+    outerRadiusMm: 98,
+    innerRadiusMm: 0,
   });
 });

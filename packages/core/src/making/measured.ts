@@ -21,16 +21,24 @@ function widthOf(made: Result<Made>): number | null {
  * The size of a ring that came out with another outer radius: its strips were cut to the planned width, so the hole is
  * the one with which strips of that width make the ring. A hole that would be less than nothing is 0.
  */
-export function sameStrips(make: (need: RingNeed) => Result<Made>, planned: RingNeed, outerMm: Mm): RingNeed {
+export function sameStrips(
+  make: (need: RingNeed) => Result<Made>,
+  planned: RingNeed,
+  outerRadiusMm: Mm,
+): RingNeed {
   const width = widthOf(make(planned));
-  const sized = (inner: number): RingNeed => ({ heightMm: planned.heightMm, outerMm, innerMm: mm(inner) });
-  if (width === null) return sized(Math.min(planned.innerMm, outerMm));
-  let [least, most] = [0, Number(outerMm)];
+  const sized = (inner: number): RingNeed => ({
+    heightMm: planned.heightMm,
+    outerRadiusMm,
+    innerRadiusMm: mm(inner),
+  });
+  if (width === null) return sized(Math.min(planned.innerRadiusMm, outerRadiusMm));
+  let [least, most] = [0, Number(outerRadiusMm)];
   for (let i = 0; i < HALVINGS; i++) {
     const middle = (least + most) / 2;
     const here = widthOf(make(sized(middle)));
     if (here === null || here <= width) most = middle;
     else least = middle;
   }
-  return sized(most < outerMm * 1e-12 ? 0 : most);
+  return sized(most < outerRadiusMm * 1e-12 ? 0 : most);
 }

@@ -7,7 +7,7 @@ import { placesIn } from './layOut.js';
 import { begun, groupsOf, placesOf, type RingMaking, tonesOf, WAYS, withSegments } from './registry.js';
 
 const FROM = { segments: 12, body: 'b' };
-const NEED = { outerMm: mm(100), innerMm: mm(75), heightMm: mm(24) };
+const NEED = { outerRadiusMm: mm(100), innerRadiusMm: mm(75), heightMm: mm(24) };
 const begunWays = WAYS.flatMap((way): (readonly [string, RingMaking])[] => {
   const making = begun(way, FROM);
   return making ? [[way, making]] : [];

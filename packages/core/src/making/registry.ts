@@ -154,5 +154,5 @@ export const insteadOf = (making: RingMaking, need: RingNeed): RingMaking | null
 };
 
 /** What a ring of the planned size is when it was made and its outer radius, across the flats, is another. */
-export const ringAsMeasured = (making: RingMaking, planned: RingNeed, outerMm: Mm): RingNeed =>
-  sameStrips((need) => makeRing(making, need), planned, outerMm);
+export const ringAsMeasured = (making: RingMaking, planned: RingNeed, outerRadiusMm: Mm): RingNeed =>
+  sameStrips((need) => makeRing(making, need), planned, outerRadiusMm);

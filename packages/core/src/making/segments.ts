@@ -27,9 +27,9 @@ export const SEGMENT_CAUTIONS: readonly CautionId[] = ['short-pieces', 'trapped-
  */
 export const segmentStock = (faces: Faces, half: number, heightMm: number): StripStock => ({
   from: 'strip',
-  longEdgeMm: mm(2 * faces.outerMm * Math.tan(half)),
-  shortEdgeMm: mm(2 * faces.innerMm * Math.tan(half)),
-  widthMm: mm(faces.outerMm - faces.innerMm),
+  longEdgeMm: mm(2 * faces.outerRadiusMm * Math.tan(half)),
+  shortEdgeMm: mm(2 * faces.innerRadiusMm * Math.tan(half)),
+  widthMm: mm(faces.outerRadiusMm - faces.innerRadiusMm),
   thicknessMm: mm(heightMm),
   cutAngle: rad(half),
   bladeTilt: rad(0),
@@ -37,13 +37,13 @@ export const segmentStock = (faces: Faces, half: number, heightMm: number): Stri
 });
 
 /** A refusal where a ring has no wood between its faces; null where it has. */
-export const withoutWidth = (outerMm: number, innerMm: number): Result<never> | null =>
-  outerMm - innerMm > SAME_LENGTH
+export const withoutWidth = (outerRadiusMm: number, innerRadiusMm: number): Result<never> | null =>
+  outerRadiusMm - innerRadiusMm > SAME_LENGTH
     ? null
     : refuse(
         'ring-no-width',
-        'innerMm',
-        say`The ring has no width: its outer radius is ${sayMm(outerMm)}, its inner one ${sayMm(innerMm)}.`,
+        'innerRadiusMm',
+        say`The ring has no width: its outer radius is ${sayMm(outerRadiusMm)}, its inner one ${sayMm(innerRadiusMm)}.`,
       );
 
 export const setTheSaw = (

@@ -18,16 +18,22 @@ export function slabOutline(angle: number, before: Side, after: Side): Point[] {
   const along = ({ wedge: { shift } }: Side) => shift.x * cos + shift.y * sin;
   const across = ({ wedge: { shift } }: Side) => shift.y * cos - shift.x * sin;
   const corner = (side: Side, apothem: number) => along(side) + apothem / Math.cos(side.wedge.half);
-  const outer = Math.max(corner(before, before.faces.outerMm), corner(after, after.faces.outerMm));
-  const inner = Math.min(corner(before, before.faces.innerMm), corner(after, after.faces.innerMm));
+  const outer = Math.max(
+    corner(before, before.faces.outerRadiusMm),
+    corner(after, after.faces.outerRadiusMm),
+  );
+  const inner = Math.min(
+    corner(before, before.faces.innerRadiusMm),
+    corner(after, after.faces.innerRadiusMm),
+  );
   const at = (t: number, s: number) => ({ x: t * cos - s * sin, y: t * sin + s * cos });
   const [from, to] = [across(before), across(after)];
   return [at(outer, from), at(outer, to), at(inner, to), at(inner, from)];
 }
 
-/** The least ao of a wedge with which a spacer beside it, as long as its joint, reaches the circle of `outerMm`. */
-export function outerForSlab(angle: number, { shift, half }: Wedge, outerMm: number): number {
-  return (outerMm - shift.x * Math.cos(angle) - shift.y * Math.sin(angle)) * Math.cos(half);
+/** The least ao of a wedge with which a spacer beside it, as long as its joint, reaches the circle of `outerRadiusMm`. */
+export function outerForSlab(angle: number, { shift, half }: Wedge, outerRadiusMm: number): number {
+  return (outerRadiusMm - shift.x * Math.cos(angle) - shift.y * Math.sin(angle)) * Math.cos(half);
 }
 
 /** A spacer's blank, `s × (w / cos θ) × h`: sawn square off a thin strip as thick as the ring, grain along its length. */

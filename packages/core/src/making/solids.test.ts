@@ -42,7 +42,9 @@ function solid({ bottom, top, fromMm, toMm }: LaidPiece) {
 function survivor({ gives, lean, heightMm: h }: Made) {
   const at = (radius: number, dz: number) => Math.max(0, radius + lean * dz);
   const cone = (radius: number) => kernel.Manifold.cylinder(h, at(radius, -h / 2), at(radius, h / 2), ROUND);
-  return gives.innerMm > 1e-6 ? cone(gives.outerMm).subtract(cone(gives.innerMm)) : cone(gives.outerMm);
+  return gives.innerRadiusMm > 1e-6
+    ? cone(gives.outerRadiusMm).subtract(cone(gives.innerRadiusMm))
+    : cone(gives.outerRadiusMm);
 }
 
 const FROM = { segments: 12, body: 'section' };
@@ -239,8 +241,8 @@ const examples: readonly (readonly [string, RingMaking, outer: number, inner: nu
       way: 'stock',
       item: 'a',
       name: 'a',
-      outerMm: mm(95),
-      innerMm: mm(70),
+      outerRadiusMm: mm(95),
+      innerRadiusMm: mm(70),
       heightMm: mm(20),
       species: ['black-walnut'],
       of: { way: 'flat', count: 18 },
@@ -253,7 +255,11 @@ const examples: readonly (readonly [string, RingMaking, outer: number, inner: nu
 
 describe.each(examples)('%s', (_, making, outer, inner, height) => {
   const ring = () => {
-    const made = makeRing(making, { outerMm: mm(outer), innerMm: mm(inner), heightMm: mm(height) });
+    const made = makeRing(making, {
+      outerRadiusMm: mm(outer),
+      innerRadiusMm: mm(inner),
+      heightMm: mm(height),
+    });
     if (!made.ok) throw new Error(plain(made.reasons[0]!.message));
     return made.value;
   };
@@ -282,7 +288,7 @@ describe.each(examples)('%s', (_, making, outer, inner, height) => {
 test('a ring cut any narrower would not hold its round ring', () => {
   const made = makeRing(
     { way: 'spaced', count: 12, spacers: { at: 'even', number: 3, thicknessMm: mm(6) } },
-    { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20) },
+    { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(20) },
   );
   if (!made.ok) throw new Error('ring');
   const whole = kernel.Manifold.union(layOut(made.value).map((piece) => solid(piece)));
@@ -291,7 +297,7 @@ test('a ring cut any narrower would not hold its round ring', () => {
       kernel.Manifold.cylinder(20, inner, inner, ROUND),
     );
   const missing = (outer: number, inner: number) => tube(outer, inner).subtract(whole).volume();
-  expect(missing(made.value.gives.outerMm, made.value.gives.innerMm)).toBeLessThan(0.2);
-  expect(missing(made.value.gives.outerMm + 0.3, made.value.gives.innerMm)).toBeGreaterThan(2);
-  expect(missing(made.value.gives.outerMm, made.value.gives.innerMm - 0.3)).toBeGreaterThan(2);
+  expect(missing(made.value.gives.outerRadiusMm, made.value.gives.innerRadiusMm)).toBeLessThan(0.2);
+  expect(missing(made.value.gives.outerRadiusMm + 0.3, made.value.gives.innerRadiusMm)).toBeGreaterThan(2);
+  expect(missing(made.value.gives.outerRadiusMm, made.value.gives.innerRadiusMm - 0.3)).toBeGreaterThan(2);
 });

@@ -11,15 +11,20 @@ test('one thick ring into three 0.200 in slices is 3 × 0.200 in and 2 kerfs (co
   expect(thickHeight([slice, slice, slice], 1.5, 0)).toBeCloseTo(3 * slice + 3, 12);
   const making: RingMaking = { way: 'resawn', count: 12, from: 'a', kerfMm: mm(1.5), cleanUpMm: mm(1) };
   const members = [80, 84, 88].map((inner) => ({
-    outerMm: 100 + inner / 10,
-    innerMm: inner,
+    outerRadiusMm: 100 + inner / 10,
+    innerRadiusMm: inner,
     heightMm: slice,
   }));
   const slices = members.map((member, index) => {
-    const size = { outerMm: mm(member.outerMm), innerMm: mm(member.innerMm), heightMm: mm(slice) };
+    const size = {
+      outerRadiusMm: mm(member.outerRadiusMm),
+      innerRadiusMm: mm(member.innerRadiusMm),
+      heightMm: mm(slice),
+    };
     return madeRing(making, { ...size, body: { members, index } } as typeof EXAMPLE_NEED);
   });
-  for (const { gives } of slices) expect(gives).toEqual({ outerMm: 108.8, innerMm: expect.closeTo(80, 9) });
+  for (const { gives } of slices)
+    expect(gives).toEqual({ outerRadiusMm: 108.8, innerRadiusMm: expect.closeTo(80, 9) });
   expect(slices.map(({ kinds }) => kinds[0]!.stock.from)).toEqual(['strip', 'slice', 'slice']);
   expect((slices[0]!.kinds[0]!.stock as StripStock).thicknessMm).toBeCloseTo(3 * slice + 4, 9);
 });
@@ -27,7 +32,7 @@ test('one thick ring into three 0.200 in slices is 3 × 0.200 in and 2 kerfs (co
 test('two layers: an apothem of 4.000 at the middle reaches 4.141 at the joints of 12 segments', () => {
   const made = madeRing(
     { way: 'layered', count: 12, outerLayerMm: mm(2) },
-    { outerMm: mm(6), innerMm: mm(2), heightMm: mm(5) },
+    { outerRadiusMm: mm(6), innerRadiusMm: mm(2), heightMm: mm(5) },
   );
   expect(made.layers[0]).toMatchObject({ nearMm: expect.closeTo(4, 9), farMm: expect.closeTo(4.141, 3) });
   expect(made.placeAt(3.99, 0.01 * 4, 2)).toBe(12);
@@ -83,15 +88,15 @@ test('a ring from the stash keeps its sizes and can only be made thinner', () =>
     way: 'stock',
     item: 'x',
     name: 'Maple ring',
-    outerMm: mm(95),
-    innerMm: mm(70),
+    outerRadiusMm: mm(95),
+    innerRadiusMm: mm(70),
     heightMm: mm(19),
     species: [],
     of: { way: 'flat', count: 12 },
   };
   expect(madeRing(stock, { ...EXAMPLE_NEED, heightMm: mm(15) }).gives).toEqual({
-    outerMm: 95,
-    innerMm: expect.closeTo(70, 9),
+    outerRadiusMm: 95,
+    innerRadiusMm: expect.closeTo(70, 9),
   });
   expect(plain(refusalOf(stock)?.message ?? '')).toMatch(/19 mm high and 20 mm is planned/);
 });
@@ -102,7 +107,7 @@ test.each([
 ] as const)(
   '%s: the limit of its refusal is in the measure of its field, and holds',
   (way, field, count, steep, high, hole) => {
-    const need = { outerMm: mm(100), innerMm: mm(hole), heightMm: mm(high) };
+    const need = { outerRadiusMm: mm(100), innerRadiusMm: mm(hole), heightMm: mm(high) };
     const started = begun(way, { segments: count, body: 'b' })!;
     const at = (value: number) => makeRing({ ...started, [field]: value } as typeof started, need);
     const refused = at(steep);

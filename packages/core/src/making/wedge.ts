@@ -22,9 +22,9 @@ export interface Wedge {
 /** Where the lines outside and inside lie, from the apex, at half height; both lean out alike. */
 export interface Faces {
   /** ao */
-  readonly outerMm: number;
+  readonly outerRadiusMm: number;
   /** ai */
-  readonly innerMm: number;
+  readonly innerRadiusMm: number;
   /** Change of both per mm of height. */
   readonly lean: number;
 }
@@ -50,15 +50,19 @@ function apexOf({ middle, shift }: Wedge): Point {
  * Outline at `dz` above half height: outer corners clockwise and counter-clockwise, then the inner ones
  * counter-clockwise and clockwise. A joint line moved aside by s meets the line at x at ±x·tan θ + s/cos θ.
  */
-export function wedgeOutline(wedge: Wedge, { outerMm, innerMm, lean }: Faces, dz: number): Point[] {
+export function wedgeOutline(
+  wedge: Wedge,
+  { outerRadiusMm, innerRadiusMm, lean }: Faces,
+  dz: number,
+): Point[] {
   const { middle, half, shift, tiltFrom, tiltTo } = wedge;
   const [cos, sin] = [Math.cos(middle), Math.sin(middle)];
   const [tan, secant] = [Math.tan(half), 1 / Math.cos(half)];
   const at = (x: number, y: number) => ({ x: shift.x + x * cos - y * sin, y: shift.y + x * sin + y * cos });
   const from = (x: number) => at(x, -x * tan + dz * tiltFrom * secant);
   const to = (x: number) => at(x, x * tan + dz * tiltTo * secant);
-  const [outer, inner] = [outerMm + lean * dz, innerMm + lean * dz];
-  const points = innerMm === 0 && lean === 0 && tiltFrom === 0 && tiltTo === 0;
+  const [outer, inner] = [outerRadiusMm + lean * dz, innerRadiusMm + lean * dz];
+  const points = innerRadiusMm === 0 && lean === 0 && tiltFrom === 0 && tiltTo === 0;
   return [from(outer), to(outer), to(inner), ...(points ? [] : [from(inner)])];
 }
 
@@ -66,25 +70,25 @@ export function wedgeOutline(wedge: Wedge, { outerMm, innerMm, lean }: Faces, dz
 const ENDS = [-0.5, 0.5] as const;
 
 /**
- * The least ao with which pieces hold the circle of radius `outerMm` at every height: the nearest point of each outer
+ * The least ao with which pieces hold the circle of radius `outerRadiusMm` at every height: the nearest point of each outer
  * face has to lie on it, the foot of the perpendicular from the axis or, where that is off the face, a corner.
  */
-export function leastOuter(wedges: readonly Wedge[], outerMm: number, heightMm: number): number {
+export function leastOuter(wedges: readonly Wedge[], outerRadiusMm: number, heightMm: number): number {
   let least = 0;
   for (const wedge of wedges)
-    for (const end of ENDS) least = Math.max(least, outerFor(wedge, outerMm, end * heightMm));
+    for (const end of ENDS) least = Math.max(least, outerFor(wedge, outerRadiusMm, end * heightMm));
   return least;
 }
 
-function outerFor(wedge: Wedge, outerMm: number, dz: number): number {
+function outerFor(wedge: Wedge, outerRadiusMm: number, dz: number): number {
   const apex = apexOf(wedge);
   const [cos, sin] = [Math.cos(wedge.half), Math.sin(wedge.half)];
-  const foot = outerMm - apex.x;
+  const foot = outerRadiusMm - apex.x;
   const reach = (foot * sin) / cos;
   const [from, to] = [(dz * wedge.tiltFrom) / cos + apex.y, (dz * wedge.tiltTo) / cos + apex.y];
   if (from - reach <= 0 && to + reach >= 0) return foot;
   const side = to + reach < 0 ? 1 : -1;
-  return alongJoint({ x: apex.x, y: side > 0 ? to : from }, { x: cos, y: side * sin }, outerMm)! * cos;
+  return alongJoint({ x: apex.x, y: side > 0 ? to : from }, { x: cos, y: side * sin }, outerRadiusMm)! * cos;
 }
 
 /** How far along `toward` from `start` the circle of a radius is left: −s·e + √(r² − |s × e|²); null where it is missed. */
@@ -95,12 +99,12 @@ function alongJoint(start: Point, toward: Point, radius: number): number | null 
 }
 
 /**
- * The greatest ai with which no corner of the hole lies outside the circle of radius `innerMm` at any height; null
+ * The greatest ai with which no corner of the hole lies outside the circle of radius `innerRadiusMm` at any height; null
  * where the hole cannot be as small as that. A corner beyond the apex does not count: ai is 0 or more.
  */
 export function mostInner(
   wedges: readonly Wedge[],
-  innerMm: number,
+  innerRadiusMm: number,
   heightMm: number,
   lean = 0,
 ): number | null {
@@ -110,7 +114,7 @@ export function mostInner(
     const [cos, sin] = [Math.cos(wedge.half), Math.sin(wedge.half)];
     for (const end of ENDS) {
       const dz = end * heightMm;
-      const grown = innerMm + lean * dz;
+      const grown = innerRadiusMm + lean * dz;
       for (const [side, tilt] of [
         [1, wedge.tiltTo],
         [-1, wedge.tiltFrom],
@@ -137,9 +141,11 @@ export const farthest = (points: readonly Point[]): number =>
   points.reduce((most, { x, y }) => Math.max(most, Math.hypot(x, y)), 0);
 
 /** A band without the rounding that keeps it from the one that was asked for. */
-export const asAsked = ({ outerMm, innerMm }: Band, asked: Band): Band => ({
-  outerMm: Math.abs(outerMm - asked.outerMm) < SAME_LENGTH ? asked.outerMm : outerMm,
-  innerMm: Math.abs(innerMm - asked.innerMm) < SAME_LENGTH ? asked.innerMm : innerMm,
+export const asAsked = ({ outerRadiusMm, innerRadiusMm }: Band, asked: Band): Band => ({
+  outerRadiusMm:
+    Math.abs(outerRadiusMm - asked.outerRadiusMm) < SAME_LENGTH ? asked.outerRadiusMm : outerRadiusMm,
+  innerRadiusMm:
+    Math.abs(innerRadiusMm - asked.innerRadiusMm) < SAME_LENGTH ? asked.innerRadiusMm : innerRadiusMm,
 });
 
 /** Radii that survive turning, at half height, and the farthest corner, of pieces with the same faces. */
@@ -157,5 +163,5 @@ export function bandOf(
       inner = Math.max(inner, farthest(outline.slice(2)) - faces.lean * dz);
       corner = Math.max(corner, farthest(outline));
     }
-  return { gives: { outerMm: outer, innerMm: inner }, cornerMm: mm(corner) };
+  return { gives: { outerRadiusMm: outer, innerRadiusMm: inner }, cornerMm: mm(corner) };
 }

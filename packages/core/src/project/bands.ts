@@ -106,13 +106,13 @@ interface Board {
   readonly thicknessMm: Mm;
 }
 
-function madeBand({ lengthMm, widthMm, thicknessMm }: Board, outerMm: number, heightMm: number): Made {
-  const corner = outerMm / Math.cos(Math.PI / CORNERS);
+function madeBand({ lengthMm, widthMm, thicknessMm }: Board, outerRadiusMm: number, heightMm: number): Made {
+  const corner = outerRadiusMm / Math.cos(Math.PI / CORNERS);
   const outline = Array.from({ length: CORNERS }, (_, i) => polar(corner, (2 * Math.PI * i) / CORNERS));
   const piece: LaidPiece = { place: 0, fromMm: 0, toMm: heightMm, bottom: outline, top: outline };
   return {
     heightMm: mm(heightMm),
-    gives: { outerMm, innerMm: 0 },
+    gives: { outerRadiusMm, innerRadiusMm: 0 },
     lean: 0,
     closed: true,
     radial: false,

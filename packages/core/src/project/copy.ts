@@ -20,6 +20,6 @@ export const fromStash = ({ rings }: Pick<Project, 'rings'>): number =>
 function anew(ring: Ring): Ring {
   const { making } = ring;
   if (making.way !== 'stock') return ring;
-  const { outerMm, innerMm, of } = making;
-  return { ...ring, making: of, fixed: { outerMm, innerMm } };
+  const { outerRadiusMm, innerRadiusMm, of } = making;
+  return { ...ring, making: of, fixed: { outerRadiusMm, innerRadiusMm } };
 }

@@ -117,8 +117,8 @@ function overHeights(of: (z: number) => number, vessel: Vessel, low: number, hig
  */
 function placeVolumes(made: Made, vessel: Vessel, z0: number, z1: number, whole: boolean): number[] {
   if (whole && made.radial) {
-    const { outerMm, innerMm } = made.gives;
-    return overPlaces(made, (place) => areaBetween(made.lay(place)[0]!.bottom, innerMm, outerMm));
+    const { outerRadiusMm, innerRadiusMm } = made.gives;
+    return overPlaces(made, (place) => areaBetween(made.lay(place)[0]!.bottom, innerRadiusMm, outerRadiusMm));
   }
   const volume = (piece: LaidPiece) =>
     overHeights(

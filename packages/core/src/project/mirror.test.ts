@@ -19,9 +19,9 @@ test('the mirror image is a sound piece, shows each wood where the mirror does, 
         const other = there.value.rings[i]!;
         expect(other.made.ok).toBe(ring.made.ok);
         if (!ring.made.ok || !other.made.ok) return;
-        const { outerMm, innerMm } = ring.made.value.gives;
+        const { outerRadiusMm, innerRadiusMm } = ring.made.value.gives;
         const at = (made: typeof ring.made.value, turn: number, direction: number) => {
-          const { x, y } = polar((outerMm + innerMm) / 2, direction - turn);
+          const { x, y } = polar((outerRadiusMm + innerRadiusMm) / 2, direction - turn);
           return made.placeAt(x, y, made.heightMm / 3);
         };
         const [a, b] = [at(ring.made.value, ring.turn, angle), at(other.made.value, other.turn, -angle)];

@@ -25,7 +25,7 @@ export const mirrorImage = (project: Project, name: string): Project => ({
 
 /** So large that a ring of any parameters can be made of it, at its height or thin: which place lies where does not hang on it. */
 const sizes = ({ heightMm }: Ring) =>
-  [mm(1), heightMm].map((high) => ({ outerMm: mm(1000), innerMm: mm(600), heightMm: high }));
+  [mm(1), heightMm].map((high) => ({ outerRadiusMm: mm(1000), innerRadiusMm: mm(600), heightMm: high }));
 
 /** Woods by place in the mirrored ring: each place takes that of the piece which lies where it is seen in the mirror. */
 function woodsOf(ring: Ring, making: RingMaking): string[] {

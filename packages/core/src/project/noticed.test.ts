@@ -153,7 +153,7 @@ test('reach is asked for from the rim down to the floor, and not from the bench'
 });
 
 test('only what lies on a ring below is glued to it: layers farther up in the same segment add nothing', () => {
-  const need = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(30) };
+  const need = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(30) };
   const flat = madeRing({ way: 'flat', count: 12 }, need);
   const striped = madeRing(
     {
@@ -164,7 +164,7 @@ test('only what lies on a ring below is glued to it: layers farther up in the sa
     } as never,
     need,
   );
-  const left = { outerMm: 98, innerMm: 82 };
+  const left = { outerRadiusMm: 98, innerRadiusMm: 82 };
   const turn = Math.PI / 12;
   const plain = leastContact({ made: flat, turn: 0 }, { made: flat, turn }, left);
   expect(leastContact({ made: flat, turn: 0 }, { made: striped, turn }, left)).toBeCloseTo(plain, 3);

@@ -76,8 +76,8 @@ export function stackUp(project: Stacking): Result<Prepared> {
   const cuts = slants.length > 0 ? cutsOf(slants) : NO_CUTS;
   const { heightMm } = vessel.value;
   const reaches = reachesOf(cuts, stack, heightMm, (z) => {
-    const { outerMm, innerMm } = wallAtHeight(vessel.value, z);
-    return [outerMm, (outerMm + innerMm) / 2, innerMm];
+    const { outerRadiusMm, innerRadiusMm } = wallAtHeight(vessel.value, z);
+    return [outerRadiusMm, (outerRadiusMm + innerRadiusMm) / 2, innerRadiusMm];
   });
   const sized = project.rings.map((ring, i) => {
     const course = stack[i]!;

@@ -85,7 +85,7 @@ describe('what is refused, by name and with what is allowed', () => {
     [
       'a fixed ring with a hole wider than itself',
       (p) => {
-        p.rings[7].fixed = { outerMm: 50, innerMm: 60 };
+        p.rings[7].fixed = { outerRadiusMm: 50, innerRadiusMm: 60 };
       },
       /Ring 8: The ring's inner radius is 60 mm; it has to be smaller than the outer one of 50 mm/,
     ],

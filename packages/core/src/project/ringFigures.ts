@@ -42,7 +42,7 @@ function figuresOf(
     need,
     turn: { segments: ring.turn, angle: turn },
     fixed: ring.fixed !== undefined || ring.measured?.diameterMm !== undefined,
-    cornerMm: it?.cornerMm ?? need.outerMm,
+    cornerMm: it?.cornerMm ?? need.outerRadiusMm,
     gives: it?.gives ?? null,
     overlapMm: lies.overlapMm,
     contactMm2: lies.contactMm2,
@@ -58,7 +58,7 @@ function figuresOf(
       steps ??= it?.steps(sandedFaces(ring) * faceSandingMm) ?? NONE;
       return steps;
     },
-    instead: it || need.outerMm <= 0 ? null : insteadOf(ring.making, { ...need, ...ring.fixed }),
+    instead: it || need.outerRadiusMm <= 0 ? null : insteadOf(ring.making, { ...need, ...ring.fixed }),
   };
 }
 

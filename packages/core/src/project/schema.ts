@@ -9,7 +9,7 @@ import { TONES } from '../pattern/tones.js';
 import { SANDED } from '../ring/sanded.js';
 import { MOST_SLANTS, slantSchema } from '../ring/slant.js';
 
-export const SCHEMA_VERSION = 7;
+export const SCHEMA_VERSION = 8;
 export const MOST_BLANKS = 8;
 export const MOST_RINGS = 400;
 
@@ -61,15 +61,15 @@ const ringSchema = z.strictObject({
   /** A ring whose pieces are cut or that comes from stock: what it gives, whatever the form asks for. */
   fixed: z
     .strictObject({
-      outerMm: length('Outer radius of the ring', 1, 1000),
-      innerMm: length('Inner radius of the ring', 0, 1000),
+      outerRadiusMm: length('Outer radius of the ring', 1, 1000),
+      innerRadiusMm: length('Inner radius of the ring', 0, 1000),
     })
-    .refine(({ outerMm, innerMm }) => outerMm > innerMm, {
-      path: ['innerMm'],
+    .refine(({ outerRadiusMm, innerRadiusMm }) => outerRadiusMm > innerRadiusMm, {
+      path: ['innerRadiusMm'],
       error: ({ input }) => {
-        const { outerMm, innerMm } = input as { outerMm: number; innerMm: number };
+        const { outerRadiusMm, innerRadiusMm } = input as { outerRadiusMm: number; innerRadiusMm: number };
         return forZod(
-          say`The ring's inner radius is ${sayMm(innerMm)}; it has to be smaller than the outer one of ${sayMm(outerMm)}.`,
+          say`The ring's inner radius is ${sayMm(innerRadiusMm)}; it has to be smaller than the outer one of ${sayMm(outerRadiusMm)}.`,
         );
       },
     })

@@ -133,20 +133,20 @@ function wallIn(vessel: Vessel, { course, reaches }: Standing, slope: number): B
   const middle = (course.bottomMm + course.topMm) / 2;
   const bands = reaches.map(({ region: { shift }, fromMm, toMm }): Band => {
     const heights = { bottomMm: mm(fromMm), topMm: mm(toMm) };
-    const { outerMm, innerMm } = wallBand(vessel, heights, slope, middle + shift.z);
+    const { outerRadiusMm, innerRadiusMm } = wallBand(vessel, heights, slope, middle + shift.z);
     const aside = Math.hypot(shift.x, shift.y);
-    return { outerMm: outerMm + aside, innerMm: Math.max(0, innerMm - aside) };
+    return { outerRadiusMm: outerRadiusMm + aside, innerRadiusMm: Math.max(0, innerRadiusMm - aside) };
   });
   return {
-    outerMm: Math.max(...bands.map(({ outerMm }) => outerMm)),
-    innerMm: Math.min(...bands.map(({ innerMm }) => innerMm)),
+    outerRadiusMm: Math.max(...bands.map(({ outerRadiusMm }) => outerRadiusMm)),
+    innerRadiusMm: Math.min(...bands.map(({ innerRadiusMm }) => innerRadiusMm)),
   };
 }
 
 /** The turned wall at one height, by its radii. */
 export const wallAtHeight = (vessel: Vessel, z: number): Band => ({
-  outerMm: radiusAt(vessel.outside, z),
-  innerMm: Math.max(0, insideAt(vessel, z) ?? 0, recessAt(vessel.recess, z)),
+  outerRadiusMm: radiusAt(vessel.outside, z),
+  innerRadiusMm: Math.max(0, insideAt(vessel, z) ?? 0, recessAt(vessel.recess, z)),
 });
 
 /** The size a ring is made to: as measured, else as fixed, else what the form asks for. */

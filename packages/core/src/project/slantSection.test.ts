@@ -40,7 +40,9 @@ function drawnAt(direction: number, r: number, z: number): string[] {
       const row = cutRows(ring, turn, direction, region.shift).find(
         ({ fromMm: a, toMm: b }) => up >= a && up <= b,
       );
-      const part = row?.parts.find(({ innerMm, outerMm }) => r >= innerMm && r <= outerMm);
+      const part = row?.parts.find(
+        ({ innerRadiusMm, outerRadiusMm }) => r >= innerRadiusMm && r <= outerRadiusMm,
+      );
       return part && part.place !== null ? [`${index} ${part.place}`] : [];
     });
   });
@@ -70,7 +72,7 @@ describe('the cut through a piece with slanted bands', () => {
         between(2, vessel.heightMm - 2),
         between(0.02, 0.98),
         (direction, z, share) => {
-          const band = { outer: Math.max(...prepared.rings.map(({ wall }) => wall.outerMm)) };
+          const band = { outer: Math.max(...prepared.rings.map(({ wall }) => wall.outerRadiusMm)) };
           const r = share * band.outer;
           const there = metAt(direction, r, z);
           const drawn = drawnAt(direction, r, z);
@@ -90,8 +92,8 @@ describe('the cut through a piece with slanted bands', () => {
     for (let direction = 0.01; direction < 6.28; direction += 0.37)
       for (const { fromMm, toMm, parts } of cutRows(ring.value, turn, direction, aside)) {
         const z = (fromMm + toMm) / 2;
-        for (const { place, innerMm, outerMm } of parts) {
-          const r = (innerMm + outerMm) / 2;
+        for (const { place, innerRadiusMm, outerRadiusMm } of parts) {
+          const r = (innerRadiusMm + outerRadiusMm) / 2;
           const [x, y] = [r * Math.cos(direction) - aside.x, r * Math.sin(direction) - aside.y];
           const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
           expect(meets(ring.value, x * cos + y * sin, y * cos - x * sin, z)).toBe(place);

@@ -30,7 +30,7 @@ test('a straight box by hand: four rings share their strips, every figure worked
   if (!planned.ok) throw new Error('plan');
   const { rings, lumber, pieces } = planned.value;
   // Outside 96 + 4 = 100; inside 96 − 8 − 4 = 84; tan 15° = 0.267949, sin 15° = 0.258819, cos 15° = 0.965926
-  expect(rings[2]!.need).toMatchObject({ outerMm: 100, innerMm: expect.closeTo(84, 9) });
+  expect(rings[2]!.need).toMatchObject({ outerRadiusMm: 100, innerRadiusMm: expect.closeTo(84, 9) });
   const stock = rings[2]!.pieces[0]!.kind.stock;
   if (stock.from !== 'strip') throw new Error('strip');
   expect(stock.longEdgeMm).toBeCloseTo(53.5898, 4);

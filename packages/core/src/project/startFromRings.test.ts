@@ -38,11 +38,11 @@ function expectWithin(project: Project) {
     if (!made.ok) throw new Error(plain(made.reasons[0]!.message));
     const { outside, inside } = prepared.value.vessel;
     expect(extremes(outside, course.bottomMm, course.topMm).most).toBeLessThanOrEqual(
-      made.value.gives.outerMm - outsideMm + 1e-6,
+      made.value.gives.outerRadiusMm - outsideMm + 1e-6,
     );
-    if (made.value.gives.innerMm > 0 && inside)
+    if (made.value.gives.innerRadiusMm > 0 && inside)
       expect(extremes(inside, course.bottomMm, course.topMm).least).toBeGreaterThanOrEqual(
-        made.value.gives.innerMm + insideMm - 5e-3,
+        made.value.gives.innerRadiusMm + insideMm - 5e-3,
       );
   }
 }

@@ -86,7 +86,7 @@ function ringsOf({ sizes, count, woods }: RingsBeginning): Ring[] {
       making,
       turn: (i % 2) / 2,
       woods: Array.from({ length: Math.min(2000, placesOf(making)) }, () => woods[0]),
-      fixed: { outerMm: mm(outerDiameterMm / 2), innerMm: mm(innerDiameterMm / 2) },
+      fixed: { outerRadiusMm: mm(outerDiameterMm / 2), innerRadiusMm: mm(innerDiameterMm / 2) },
     };
   });
 }

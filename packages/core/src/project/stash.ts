@@ -9,7 +9,7 @@ import type { Project } from './schema.js';
 export const stashedRingSchema = z
   .strictObject({ ...madeRingFields, of: sawnSchema })
   .check(({ value, issues }) => {
-    const { outerMm, innerMm, heightMm, species, of } = value;
+    const { outerRadiusMm, innerRadiusMm, heightMm, species, of } = value;
     const wrong = (path: string, message: string) =>
       issues.push({ code: 'custom', path: [path], message, input: value });
     if (bodyOf(of) !== null)
@@ -20,7 +20,7 @@ export const stashedRingSchema = z
     const places = placesOf(of);
     if (species.length !== places)
       wrong('species', `The ring has ${places} places and ${species.length} woods; it needs one for each.`);
-    const made = makeRing(of, { outerMm, innerMm, heightMm });
+    const made = makeRing(of, { outerRadiusMm, innerRadiusMm, heightMm });
     if (!made.ok) wrong('of', forZod(say`Such a ring cannot be: ${made.reasons[0]!.message}`));
   });
 

@@ -50,8 +50,8 @@ describe('what is given is judged before anything loops over it', () => {
             makingSchema.safeParse(given);
             stashedRingSchema.safeParse({
               name: 'x',
-              outerMm: 60,
-              innerMm: 40,
+              outerRadiusMm: 60,
+              innerRadiusMm: 40,
               heightMm: 18,
               species: ['a'],
               of: given,
@@ -84,8 +84,8 @@ describe('what is given is judged before anything loops over it', () => {
   test('blanks of thousands of pieces are counted without being made, and limited together', () => {
     const bent = {
       kind: 'bent',
-      outerMm: 30,
-      innerMm: 20,
+      outerRadiusMm: 30,
+      innerRadiusMm: 20,
       segments: 60,
       wedges: 360,
       curveMm: 100,
@@ -313,8 +313,8 @@ test('a copy has rings of the stash planned anew, of their sizes and woods', () 
     way: 'stock',
     item: 'one',
     name: 'Ring',
-    outerMm: 60,
-    innerMm: 40,
+    outerRadiusMm: 60,
+    innerRadiusMm: 40,
     heightMm: 18,
     species: Array(12).fill('sugar-maple'),
     of: { way: 'flat', count: 12 },
@@ -329,7 +329,7 @@ test('a copy has rings of the stash planned anew, of their sizes and woods', () 
   expect(copy.name).toHaveLength(80);
   expect(copy.rings[8]).toMatchObject({
     making: { way: 'flat', count: 12 },
-    fixed: { outerMm: 60, innerMm: 40 },
+    fixed: { outerRadiusMm: 60, innerRadiusMm: 40 },
   });
   expect(copy.rings[7]).toBe(project.rings[7]);
 });

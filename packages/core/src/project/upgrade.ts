@@ -1,6 +1,7 @@
 import { overLimits } from '../measure/limits.js';
 import { done, type Result, refuse, refused } from '../measure/reason.js';
 import { say } from '../measure/said.js';
+import { radiiByName } from './radiiByName.js';
 import { SCHEMA_VERSION } from './schema.js';
 
 type Document = Record<string, unknown>;
@@ -13,10 +14,18 @@ export const UPGRADES: Readonly<Record<number, (document: Document) => Document>
   4: featureRings,
   5: slantedBands,
   6: sandedFaces,
+  7: radiiNamed,
 };
 
-/** Documents of this version and later have the shape that undo steps saved with them speak of. */
-export const STEPS_STAND_SINCE = 2;
+/** Documents of this version and later have the shape that undo steps saved with them speak of, but for the names of radii. */
+const STEPS_STAND_SINCE = 2;
+const RADII_NAMED_SINCE = 8;
+
+/** Undo steps saved with a document of version `schema`, as they speak of its shape today; null where they no longer fit. */
+export function upgradedSteps<T>(history: T, schema: number): T | null {
+  if (schema < STEPS_STAND_SINCE) return null;
+  return schema < RADII_NAMED_SINCE ? (radiiByName(history) as T) : history;
+}
 
 /** Version 2: the inside is a wall or a curve of its own; foot recess, lid and a picture underneath. */
 function wallAsInside({ form, ...rest }: Document): Document {
@@ -52,6 +61,11 @@ function slantedBands(document: Document): Document {
  */
 function sandedFaces(document: Document): Document {
   return { ...document, schema: 7 };
+}
+
+/** Version 8: radii are called radii, `outerMm` and `innerMm` before. */
+function radiiNamed(document: Document): Document {
+  return { ...(radiiByName(document) as Document), schema: 8 };
 }
 
 /** Brings a document of any older version up to date, one step at a time; leaves judging its fields to the schema. */

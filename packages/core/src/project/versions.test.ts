@@ -1,11 +1,16 @@
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
 import { readProjectFile, writeProjectFile } from '../exchange/projectFile.js';
+import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
+import { run } from './commands/command.js';
+import * as edit from './commands/edits.js';
 import { readProject } from './inspect.js';
 import { mirrorImage } from './mirror.js';
+import { radiiByName } from './radiiByName.js';
 import type { Project } from './schema.js';
+import { upgradedSteps } from './upgrade.js';
 
 const demo = (name: string) => demoProjects().find((project) => project.name.includes(name))!;
 const stored = (project: unknown) => JSON.parse(JSON.stringify(project));
@@ -14,6 +19,29 @@ describe('documents of earlier versions and of this one', () => {
   test.each([4, 5])('a version %i piece comes in as it was', (schema) => {
     const cup = stored(demoProjects()[0]!);
     expect(readProject({ ...cup, schema })).toEqual({ ok: true, value: cup });
+  });
+  test('a version 7 piece comes in with its radii called radii, and so do the steps to undo them', () => {
+    const size = { outerRadiusMm: mm(60), innerRadiusMm: mm(40) };
+    const change = run(demoProjects()[0]!, edit.setFixed([2], size));
+    if (!change.ok) throw new Error(plain(change.reasons[0]!.message));
+    const { project, patches, inverse } = change.value;
+    const older = (kept: unknown) =>
+      JSON.parse(
+        JSON.stringify(kept)
+          .replace(/outerRadiusMm/g, 'outerMm')
+          .replace(/innerRadiusMm/g, 'innerMm'),
+      );
+    const further = { path: ['rings', 2, 'fixed', 'outerRadiusMm'], op: 'replace', value: 61 };
+    const steps = [...patches, further, ...inverse];
+    expect(JSON.stringify(older(steps))).not.toContain('RadiusMm');
+    expect(readProject({ ...older(project), schema: 7 })).toEqual({ ok: true, value: stored(project) });
+    expect(readProject(older(project)).ok).toBe(false);
+    expect(upgradedSteps(older(steps), 7)).toEqual(stored(steps));
+    expect(upgradedSteps(older(steps), 1)).toBeNull();
+    expect(radiiByName({ woods: ['outerMm'], path: 'outerMm' })).toEqual({
+      woods: ['outerMm'],
+      path: 'outerMm',
+    });
   });
   test.each(demoProjects().map((project) => [project.name, project] as const))(
     '%s goes out as a file and comes back',

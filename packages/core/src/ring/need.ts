@@ -13,9 +13,9 @@ export interface Allowances {
 
 /** The round ring that must survive turning: outer and inner radius over the ring's whole height, mm. */
 export interface RingNeed {
-  readonly outerMm: Mm;
+  readonly outerRadiusMm: Mm;
   /** 0 where any height in the ring is solid: a disc, or segments whose points meet. */
-  readonly innerMm: Mm;
+  readonly innerRadiusMm: Mm;
   readonly heightMm: Mm;
   /**
    * The same for a ring whose radii grow by `slope` for every mm of height: the cones that hold it, by their radii at
@@ -44,8 +44,8 @@ export function wallBand(
   const top = Math.min(course.topMm, vessel.heightMm);
   const lean = { slope, about };
   return {
-    outerMm: extremes(vessel.outside, course.bottomMm, top, lean).most,
-    innerMm: innermost(vessel, course.bottomMm, top, lean),
+    outerRadiusMm: extremes(vessel.outside, course.bottomMm, top, lean).most,
+    innerRadiusMm: innermost(vessel, course.bottomMm, top, lean),
   };
 }
 
@@ -64,8 +64,8 @@ export const needOf = (wall: Band, course: Course, allowances: Allowances): Ring
 
 /** A wall with the allowances round it. */
 export const allowed = (wall: Band, { outsideMm, insideMm }: Allowances) => ({
-  outerMm: mm(wall.outerMm + outsideMm),
-  innerMm: mm(Math.max(0, wall.innerMm - insideMm)),
+  outerRadiusMm: mm(wall.outerRadiusMm + outsideMm),
+  innerRadiusMm: mm(Math.max(0, wall.innerRadiusMm - insideMm)),
 });
 
 /** By how much a ring fails to hold the wall: too small outside, its hole too large inside; 0 where it holds it (mm). */
@@ -73,6 +73,6 @@ export const shortfall = (
   gives: Band,
   wall: Band,
 ): { readonly outsideMm: number; readonly insideMm: number } => ({
-  outsideMm: Math.max(0, wall.outerMm - gives.outerMm),
-  insideMm: Math.max(0, gives.innerMm - wall.innerMm),
+  outsideMm: Math.max(0, wall.outerRadiusMm - gives.outerRadiusMm),
+  insideMm: Math.max(0, gives.innerRadiusMm - wall.innerRadiusMm),
 });

@@ -2,8 +2,8 @@ import { type Mm, mm } from '../measure/quantity.js';
 
 /** The radii between which a blank is sure to have wood all round, mm. */
 export interface Band {
-  readonly outerMm: number;
-  readonly innerMm: number;
+  readonly outerRadiusMm: number;
+  readonly innerRadiusMm: number;
 }
 
 /** A ring whose radii grow by `lean` for every mm of height; `gives` are those at half its height. */
@@ -17,9 +17,12 @@ interface Leaning {
 export function bandAt({ gives, lean, heightMm }: Leaning, z: number): Band {
   if (lean === 0) return gives;
   const more = lean * (z - heightMm / 2);
-  return { outerMm: gives.outerMm + more, innerMm: Math.max(0, gives.innerMm + more) };
+  return {
+    outerRadiusMm: gives.outerRadiusMm + more,
+    innerRadiusMm: Math.max(0, gives.innerRadiusMm + more),
+  };
 }
 
 /** Width of the glue joint between two neighbouring rings: `min(Ro) − max(Ri)`. Zero or less: they do not meet. */
 export const overlap = (below: Band, above: Band): Mm =>
-  mm(Math.min(below.outerMm, above.outerMm) - Math.max(below.innerMm, above.innerMm));
+  mm(Math.min(below.outerRadiusMm, above.outerRadiusMm) - Math.max(below.innerRadiusMm, above.innerRadiusMm));

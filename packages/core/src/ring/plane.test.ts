@@ -110,18 +110,18 @@ describe('in space, worked by hand', () => {
 describe('rings on each other', () => {
   test('the joint is what both have: 100/80 on 90/60 is 10 wide; apart they do not meet', () => {
     const [lower, upper] = [
-      { outerMm: 100, innerMm: 80 },
-      { outerMm: 90, innerMm: 60 },
+      { outerRadiusMm: 100, innerRadiusMm: 80 },
+      { outerRadiusMm: 90, innerRadiusMm: 60 },
     ];
     expect(overlap(lower, upper)).toBe(10);
     expect(overlap(upper, lower)).toBe(10);
-    expect(overlap(lower, { outerMm: 70, innerMm: 50 })).toBe(-10);
+    expect(overlap(lower, { outerRadiusMm: 70, innerRadiusMm: 50 })).toBe(-10);
   });
   test('a leaning ring gives more where it is wider, and a hole is never less than nothing', () => {
-    const ring = { gives: { outerMm: 50, innerMm: 3 }, lean: 0.5, heightMm: 20 };
-    expect(bandAt(ring, 10)).toEqual({ outerMm: 50, innerMm: 3 });
-    expect(bandAt(ring, 20)).toEqual({ outerMm: 55, innerMm: 8 });
-    expect(bandAt(ring, 0)).toEqual({ outerMm: 45, innerMm: 0 });
+    const ring = { gives: { outerRadiusMm: 50, innerRadiusMm: 3 }, lean: 0.5, heightMm: 20 };
+    expect(bandAt(ring, 10)).toEqual({ outerRadiusMm: 50, innerRadiusMm: 3 });
+    expect(bandAt(ring, 20)).toEqual({ outerRadiusMm: 55, innerRadiusMm: 8 });
+    expect(bandAt(ring, 0)).toEqual({ outerRadiusMm: 45, innerRadiusMm: 0 });
   });
 });
 

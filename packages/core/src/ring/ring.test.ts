@@ -34,10 +34,10 @@ test('every ring of any slicing holds the wall over its whole height, and shrunk
         });
         const outer = Math.max(...sampled.map((at) => at.outer));
         const inner = Math.min(...sampled.map((at) => at.inner));
-        expect(need.outerMm).toBeGreaterThanOrEqual(outer - 1e-9);
-        expect(need.outerMm - TOLERANCE).toBeLessThan(outer);
-        expect(need.innerMm).toBeLessThanOrEqual(inner + 1e-9);
-        if (inner > 0.5) expect(need.innerMm + TOLERANCE).toBeGreaterThan(inner);
+        expect(need.outerRadiusMm).toBeGreaterThanOrEqual(outer - 1e-9);
+        expect(need.outerRadiusMm - TOLERANCE).toBeLessThan(outer);
+        expect(need.innerRadiusMm).toBeLessThanOrEqual(inner + 1e-9);
+        if (inner > 0.5) expect(need.innerRadiusMm + TOLERANCE).toBeGreaterThan(inner);
       }
     }),
     { numRuns: 60 },
@@ -45,6 +45,10 @@ test('every ring of any slicing holds the wall over its whole height, and shrunk
 });
 
 test('overlap is the width that both rings share; below zero it is air', () => {
-  expect(overlap({ outerMm: 60, innerMm: 40 }, { outerMm: 55, innerMm: 45 })).toBe(10);
-  expect(overlap({ outerMm: 60, innerMm: 50 }, { outerMm: 45, innerMm: 30 })).toBe(-5);
+  expect(overlap({ outerRadiusMm: 60, innerRadiusMm: 40 }, { outerRadiusMm: 55, innerRadiusMm: 45 })).toBe(
+    10,
+  );
+  expect(overlap({ outerRadiusMm: 60, innerRadiusMm: 50 }, { outerRadiusMm: 45, innerRadiusMm: 30 })).toBe(
+    -5,
+  );
 });

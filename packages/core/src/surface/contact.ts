@@ -58,7 +58,7 @@ export function leastContact(lower: Turned, upper: Turned, left: Band): number {
         if (other.middle !== null && Math.abs(round(middle, other.middle)) > NEAR) continue;
         for (const side of [0, 1] as const) {
           const part = common(common(segment, other.outline), halfPlane(middle, side));
-          if (part.length > 2) glued[side]! += areaBetween(part, left.innerMm, left.outerMm);
+          if (part.length > 2) glued[side]! += areaBetween(part, left.innerRadiusMm, left.outerRadiusMm);
         }
       }
     }

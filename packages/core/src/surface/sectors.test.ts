@@ -9,7 +9,7 @@ import { madeRing } from '../testing/rings.js';
 import { sectored } from './sectors.js';
 import { cutRows, placeToward } from './toward.js';
 
-const NEED = { outerMm: mm(60), innerMm: mm(0), heightMm: mm(8) };
+const NEED = { outerRadiusMm: mm(60), innerRadiusMm: mm(0), heightMm: mm(8) };
 const LEVELS = [{ blankZ: 0, z: 0, outer: 50, inner: 20 }];
 
 describe('pieces that lie across the axis', () => {
@@ -40,7 +40,7 @@ describe('pieces that lie across the axis', () => {
     },
   );
   test('pieces between joints to the axis are left whole', () => {
-    const made = madeRing({ way: 'flat', count: 12 }, { ...NEED, innerMm: mm(40) });
+    const made = madeRing({ way: 'flat', count: 12 }, { ...NEED, innerRadiusMm: mm(40) });
     const [whole] = made.lay(0);
     expect(sectored(made, whole!, LEVELS)).toEqual([whole]);
   });
@@ -51,7 +51,7 @@ describe('a cut through a ring of many parts', () => {
     ...(begun('laminated', { segments: 12, body: 'b' }) as ParamsOf<'laminated'>),
     angleDeg: 25,
   };
-  const made = madeRing(zigzag, { outerMm: mm(100), innerMm: mm(80), heightMm: mm(24) });
+  const made = madeRing(zigzag, { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(24) });
   test('meets at every height and radius what sampling finds there', () => {
     fc.assert(
       fc.property(between(0, 6.28), between(0.5, 23.5), between(0.05, 0.95), (direction, z, share) => {
@@ -59,7 +59,7 @@ describe('a cut through a ring of many parts', () => {
         const middle = (row.fromMm + row.toMm) / 2;
         const radius = 80 + 20 * share;
         const part = row.parts.find(
-          ({ innerMm, outerMm }) => radius > innerMm + 0.1 && radius < outerMm - 0.1,
+          ({ innerRadiusMm, outerRadiusMm }) => radius > innerRadiusMm + 0.1 && radius < outerRadiusMm - 0.1,
         );
         if (!part || row.toMm - row.fromMm > 1) return;
         expect(placeToward(made, 0, radius, direction, middle)).toBe(part.place);
@@ -84,7 +84,7 @@ test('parts of a piece that begin and end at heights of their own are met there 
     ...(begun('inlaid', { segments: 12, body: 'b' }) as ParamsOf<'inlaid'>),
     plugs: [{ shape: 'square' as const, acrossMm: mm(6), asideMm: mm(0), upMm: mm(2), depthMm: mm(8) }],
   };
-  const made = madeRing(given, { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20) });
+  const made = madeRing(given, { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(20) });
   const middle = Math.PI / 12;
   expect(volumeOfAll(made.lay(12))).toBeCloseTo(6 * 6 * 8, 9);
   const at = (radius: number, z: number) => placeToward(made, 0, radius, middle, z);

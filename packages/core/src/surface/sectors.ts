@@ -29,7 +29,7 @@ export function sectored(
   levels: readonly Level[],
 ): readonly LoftPart[] {
   const { bottom, top } = part;
-  const floor = made.gives.innerMm === 0;
+  const floor = made.gives.innerRadiusMm === 0;
   const wide = floor || aroundAxis(bottom) || widthFromAxis(bottom) > NARROW;
   if (made.radial || bottom !== top || !wide || !isConvex(bottom)) return [part];
   const rays = raysThrough(bottom, new Set(levels.flatMap(({ outer, inner }) => [outer, inner])));

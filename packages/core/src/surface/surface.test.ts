@@ -27,11 +27,11 @@ const cases = fc
 
 /** A wall in the wood of a ring, a little cone, and its line from foot to top. */
 function wallOf({ made, bottomMm }: Standing) {
-  const { outerMm, innerMm } = made.gives;
-  const width = outerMm - innerMm;
+  const { outerRadiusMm, innerRadiusMm } = made.gives;
+  const width = outerRadiusMm - innerRadiusMm;
   const top = bottomMm + made.heightMm;
   const at = (share: number) =>
-    outerMm - width * (0.1 + 0.2 * share) + made.lean * made.heightMm * (share - 0.5);
+    outerRadiusMm - width * (0.1 + 0.2 * share) + made.lean * made.heightMm * (share - 0.5);
   const [r0, r1] = [at(0), at(1)];
   const slope = (r1 - r0) / made.heightMm;
   const outside: Curve = { pieces: [{ z0: bottomMm, z1: top, r0, r1, d0: slope, d1: slope }] };
@@ -55,7 +55,8 @@ test('the unrolled wall shows at every angle and height the place that is found 
         return [{ place, from: low.from + t * (high.from - low.from), to: low.to + t * (high.to - low.to) }];
       });
       // Faces, stars and squares are full of corners, which levels follow roughly.
-      const angular = ring.made.together.length > 0 || (ring.made.gives.innerMm === 0 && !ring.made.radial);
+      const angular =
+        ring.made.together.length > 0 || (ring.made.gives.innerRadiusMm === 0 && !ring.made.radial);
       const covered = parts.reduce(
         (sum, { from, to }) => sum + Math.max(0, Math.min(1, to) - Math.max(0, from)),
         0,
@@ -72,7 +73,7 @@ test('the unrolled wall shows at every angle and height the place that is found 
         .map(({ place }) => place);
       const found = placeToward(ring.made, ring.turn, radius(z), share * 2 * Math.PI, z - ring.bottomMm);
       // Over one level the wall's radius changes by a fortieth of the ring's width.
-      const level = (ring.made.gives.outerMm - ring.made.gives.innerMm) / 40;
+      const level = (ring.made.gives.outerRadiusMm - ring.made.gives.innerRadiusMm) / 40;
       const touched = ring.made.layers.some(({ nearMm, farMm }) =>
         [nearMm, farMm].some((line) => Math.abs(radius(z) - line) < 0.5 + level),
       );
@@ -150,12 +151,12 @@ test('a cut meets what sampling finds along it, from the hole to the outside', (
     fc.property(cases, fc.integer({ min: 0, max: 628 }), ({ ring: { made, turn } }, step) => {
       const direction = step / 100 + 0.00137;
       const parts = cutParts(made, turn, direction);
-      expect(parts[0]!.innerMm).toBeCloseTo(made.gives.innerMm, 1);
-      expect(parts.at(-1)!.outerMm).toBeCloseTo(made.gives.outerMm, 1);
+      expect(parts[0]!.innerRadiusMm).toBeCloseTo(made.gives.innerRadiusMm, 1);
+      expect(parts.at(-1)!.outerRadiusMm).toBeCloseTo(made.gives.outerRadiusMm, 1);
       if (made.closed) expect(parts.every(({ place }) => place !== null)).toBe(true);
-      for (const { place, innerMm, outerMm } of parts)
-        if (outerMm - innerMm > 0.2)
-          expect(placeToward(made, turn, (innerMm + outerMm) / 2, direction)).toBe(place);
+      for (const { place, innerRadiusMm, outerRadiusMm } of parts)
+        if (outerRadiusMm - innerRadiusMm > 0.2)
+          expect(placeToward(made, turn, (innerRadiusMm + outerRadiusMm) / 2, direction)).toBe(place);
     }),
   );
 });
@@ -163,12 +164,12 @@ test('a cut meets what sampling finds along it, from the hole to the outside', (
 test('a cut shows layers and gaps from the inside out', () => {
   const layered = makeRing(
     { way: 'layered', count: 12, outerLayerMm: mm(9) },
-    { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20) },
+    { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(20) },
   );
   if (!layered.ok) throw new Error('ring');
   const parts = cutParts(layered.value, 0, Math.PI / 12);
   expect(parts.map(({ place }) => place)).toEqual([12, 0]);
-  expect(parts[0]!.outerMm).toBeCloseTo(91, 0);
+  expect(parts[0]!.outerRadiusMm).toBeCloseTo(91, 0);
 });
 
 test('the outline of the wood, turned about the axis, is the wood’s volume: π/3 · Σ(r² + rr′ + r′²)·Δz (frusta)', () => {

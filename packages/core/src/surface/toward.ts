@@ -20,8 +20,8 @@ export const placeToward = (
 /** A stretch of a level line from the axis outwards, and the place that it runs through (null in air), mm. */
 export interface CutPart {
   readonly place: number | null;
-  readonly innerMm: number;
-  readonly outerMm: number;
+  readonly innerRadiusMm: number;
+  readonly outerRadiusMm: number;
 }
 
 /** Gaps and stretches shorter than this are nothing (mm): rims are drawn with straight sides. */
@@ -89,7 +89,8 @@ const alike = (a: readonly CutPart[], b: readonly CutPart[]): boolean =>
   a.length === b.length &&
   a.every((part, i) => {
     const other = b[i]!;
-    const moved = Math.abs(part.innerMm - other.innerMm) + Math.abs(part.outerMm - other.outerMm);
+    const moved =
+      Math.abs(part.innerRadiusMm - other.innerRadiusMm) + Math.abs(part.outerRadiusMm - other.outerRadiusMm);
     return part.place === other.place && moved < NOTHING;
   });
 
@@ -108,22 +109,22 @@ function partsAt(rims: Rims, pieces: readonly LaidPiece[], z: number, x: number,
     .flatMap((piece) =>
       stretches(outlineAtHeight(piece, z), x, y).map(([from, to]) => ({
         place: piece.place,
-        innerMm: Math.max(from, rims?.innerMm ?? 0),
-        outerMm: Math.min(to, rims?.outerMm ?? to),
+        innerRadiusMm: Math.max(from, rims?.innerRadiusMm ?? 0),
+        outerRadiusMm: Math.min(to, rims?.outerRadiusMm ?? to),
       })),
     )
-    .filter((part) => part.outerMm - part.innerMm > NOTHING)
-    .sort((a, b) => a.innerMm - b.innerMm);
+    .filter((part) => part.outerRadiusMm - part.innerRadiusMm > NOTHING)
+    .sort((a, b) => a.innerRadiusMm - b.innerRadiusMm);
   const parts: CutPart[] = [];
-  let reached = rims?.innerMm ?? met[0]?.innerMm ?? 0;
+  let reached = rims?.innerRadiusMm ?? met[0]?.innerRadiusMm ?? 0;
   for (const part of met) {
-    if (part.innerMm - reached > NOTHING)
-      parts.push({ place: null, innerMm: reached, outerMm: part.innerMm });
+    if (part.innerRadiusMm - reached > NOTHING)
+      parts.push({ place: null, innerRadiusMm: reached, outerRadiusMm: part.innerRadiusMm });
     parts.push(part);
-    reached = part.outerMm;
+    reached = part.outerRadiusMm;
   }
-  if (rims && rims.outerMm - reached > NOTHING)
-    parts.push({ place: null, innerMm: reached, outerMm: rims.outerMm });
+  if (rims && rims.outerRadiusMm - reached > NOTHING)
+    parts.push({ place: null, innerRadiusMm: reached, outerRadiusMm: rims.outerRadiusMm });
   return parts;
 }
 

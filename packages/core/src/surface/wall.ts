@@ -67,7 +67,7 @@ function worked(made: Made, bottomMm: number, outside: Curve, from: number, to: 
     placesRound(made, radiusAt(outside, z), 0, Math.min(made.heightMm, Math.max(0, z - bottomMm)));
   if (made.radial) return round((from + to) / 2).map((arc) => patchOf(arc, arc, from, to));
   // The middle of a floor or a twisted slice is met twice by one circle: its levels are not joined.
-  const floor = made.gives.innerMm === 0;
+  const floor = made.gives.innerRadiusMm === 0;
   const levels =
     floor || made.together.length > 0 ? LEVELS.faces : made.layers.length > 0 ? LEVELS.layers : LEVELS.joints;
   const at = (i: number) => from + ((to - from) * i) / levels;

@@ -74,8 +74,8 @@ export const anyRichForm: fc.Arbitrary<Form> = fc
 export const anyNeed = fc
   .record({ outer: between(20, 200), share: between(0, 0.95), height: between(3, 60) })
   .map(({ outer, share, height }) => ({
-    outerMm: mm(outer),
-    innerMm: mm(share < 0.1 ? 0 : outer * share),
+    outerRadiusMm: mm(outer),
+    innerRadiusMm: mm(share < 0.1 ? 0 : outer * share),
     heightMm: mm(height),
   }));
 

@@ -7,7 +7,7 @@ import { plain } from '../measure/said.js';
 import type { RingNeed } from '../ring/need.js';
 
 /** The ring of worked examples: 100 outside, 80 inside, 20 high (mm). */
-export const EXAMPLE_NEED = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20) };
+export const EXAMPLE_NEED = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(20) };
 
 /** A ring that can be made; throws its sentence where it cannot. */
 export function madeRing(making: RingMaking, need: RingNeed = EXAMPLE_NEED): Made {

@@ -109,13 +109,13 @@ export function TurnCell(row: LedgerRing) {
 }
 
 /** A diameter that the ring keeps; emptied, the ring follows the form again. */
-export function FixedCell({ side, ...row }: LedgerRing & { side: 'outerMm' | 'innerMm' }) {
+export function FixedCell({ side, ...row }: LedgerRing & { side: 'outerRadiusMm' | 'innerRadiusMm' }) {
   const { fixed } = row.prepared.ring;
   return (
     <LengthCell
-      column={side === 'outerMm' ? 'outer' : 'inner'}
+      column={side === 'outerRadiusMm' ? 'outer' : 'inner'}
       ring={indexOf(row)}
-      label={side === 'outerMm' ? 'Fixed diameter' : 'Fixed hole'}
+      label={side === 'outerRadiusMm' ? 'Fixed diameter' : 'Fixed hole'}
       value={fixed && mm(2 * fixed[side])}
       empty="–"
       command={(rings, value) =>

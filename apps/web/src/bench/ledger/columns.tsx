@@ -60,7 +60,7 @@ function edges(ring: LedgerRing): string {
 /** The step of a ring's joints beside those of the ring below, where the two meet at the outside. */
 function step({ prepared, below }: LedgerRing): number | null {
   if (!below?.made.ok || !prepared.made.ok) return null;
-  const radius = Math.min(prepared.wall.outerMm, below.wall.outerMm);
+  const radius = Math.min(prepared.wall.outerRadiusMm, below.wall.outerRadiusMm);
   return stepAtJoint(
     { made: below.made.value, turn: below.turn },
     { made: prepared.made.value, turn: prepared.turn },
@@ -106,14 +106,14 @@ export const columns = helper.columns([
     id: 'needs',
     header: 'needs ø',
     cell: ({ row: { original: ring } }) =>
-      `${diameter(ring.plan.need.outerMm, ring)} / ${diameter(ring.plan.need.innerMm, ring)}`,
+      `${diameter(ring.plan.need.outerRadiusMm, ring)} / ${diameter(ring.plan.need.innerRadiusMm, ring)}`,
   }),
   helper.display({
     id: 'gives',
     header: 'gives ø',
     cell: ({ row: { original: ring } }) =>
       ring.plan.gives &&
-      `${diameter(ring.plan.gives.outerMm, ring)} / ${diameter(ring.plan.gives.innerMm, ring)}`,
+      `${diameter(ring.plan.gives.outerRadiusMm, ring)} / ${diameter(ring.plan.gives.innerRadiusMm, ring)}`,
   }),
   helper.display({
     id: 'overlap',
@@ -123,12 +123,12 @@ export const columns = helper.columns([
   helper.display({
     id: 'outer',
     header: 'fixed ø',
-    cell: ({ row }) => <FixedCell side="outerMm" {...row.original} />,
+    cell: ({ row }) => <FixedCell side="outerRadiusMm" {...row.original} />,
   }),
   helper.display({
     id: 'inner',
     header: 'fixed hole',
-    cell: ({ row }) => <FixedCell side="innerMm" {...row.original} />,
+    cell: ({ row }) => <FixedCell side="innerRadiusMm" {...row.original} />,
   }),
   helper.display({
     id: 'made',

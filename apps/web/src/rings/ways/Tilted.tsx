@@ -21,7 +21,7 @@ export function TiltedControls({ targets }: ControlsProps) {
   const dispatch = useActions();
   const plan = useApp(planOf);
   const { all, common, set } = useParams('tilted', targets);
-  const walls = plan.ok ? targets.flatMap((index) => plan.value.rings[index]?.wall.outerMm ?? []) : [];
+  const walls = plan.ok ? targets.flatMap((index) => plan.value.rings[index]?.wall.outerRadiusMm ?? []) : [];
   const [chosen, choose] = useState<number | null>(null);
   const radiusMm = mm(chosen ?? (walls.length > 0 ? Math.max(...walls) : 50));
   return (

@@ -155,8 +155,8 @@ test('staves lean by hand or like the wall; a ring from the stash has nothing to
       edit.useStashed(6, {
         item: 'a',
         name: 'Left over',
-        outerMm: mm(90),
-        innerMm: mm(60),
+        outerRadiusMm: mm(90),
+        innerRadiusMm: mm(60),
         heightMm: mm(18),
         species: Array.from({ length: 12 }, () => 'white-ash'),
         of: { way: 'flat', count: 12 },

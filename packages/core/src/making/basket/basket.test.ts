@@ -6,7 +6,7 @@ import { outlineAt, volumeOfAll } from '../layOut.js';
 import { insteadOf, makeRing, type ParamsOf } from '../registry.js';
 import type { StripStock } from '../stock.js';
 
-const NEED = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(15) };
+const NEED = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(15) };
 const basket = (change: Partial<ParamsOf<'basket'>> = {}): ParamsOf<'basket'> => ({
   way: 'basket',
   count: 16,
@@ -49,7 +49,7 @@ describe('a basket band', () => {
   });
   test.each([
     ['tilt-eats-segment', basket({ count: 40, leanDeg: 45 }), { ...NEED, heightMm: mm(60) }],
-    ['hole-too-small', basket({ count: 40, waferMm: mm(8) }), { ...NEED, innerMm: mm(2) }],
+    ['hole-too-small', basket({ count: 40, waferMm: mm(8) }), { ...NEED, innerRadiusMm: mm(2) }],
   ] as const)(
     '%s is refused with figures, and something near it is proposed where there is',
     (code, making, need) => {

@@ -60,8 +60,8 @@ export const basket: Making<BasketParams> = {
   tones: ({ count }) => Array.from({ length: 2 * count }, (_, i) => (i < count ? 'light' : 'dark')),
   make(given, need) {
     const { count, waferMm, leanDeg, hand } = given;
-    const { outerMm, innerMm, heightMm } = need;
-    const narrow = withoutWidth(outerMm, innerMm);
+    const { outerRadiusMm, innerRadiusMm, heightMm } = need;
+    const narrow = withoutWidth(outerRadiusMm, innerRadiusMm);
     if (narrow) return narrow;
     const tau = fromDegrees(leanDeg);
     const half = Math.PI / count;
@@ -71,8 +71,8 @@ export const basket: Making<BasketParams> = {
     const wedges = pushed(shiftsOf(thicknesses)).map((wedge) => ({ ...wedge, tiltFrom: lean, tiltTo: lean }));
     const moved = heightMm * Math.tan(tau);
     const outer = Math.max(
-      leastOuter(wedges.slice(0, 1), outerMm, heightMm),
-      outerForSlab(0, wedges[0]!, outerMm),
+      leastOuter(wedges.slice(0, 1), outerRadiusMm, heightMm),
+      outerForSlab(0, wedges[0]!, outerRadiusMm),
     );
     const edge = 2 * outer * Math.tan(half);
     if (edge <= moved / Math.cos(half) + SAME_LENGTH)
@@ -81,16 +81,16 @@ export const basket: Making<BasketParams> = {
         'leanDeg',
         say`Leaning by ${sayRad(tau)}, each wafer moves by ${sayMm(moved)} from bottom to top, and the segments between them are ${sayMm(Math.max(0, edge))} long. Lean less, make the ring thinner or take fewer segments.`,
       );
-    const inner = mostInner(wedges.slice(0, 1), innerMm, heightMm);
+    const inner = mostInner(wedges.slice(0, 1), innerRadiusMm, heightMm);
     if (inner === null)
       return refuse(
         'hole-too-small',
-        'innerMm',
-        say`The hole cannot be as small as ${sayMm(2 * innerMm)} across with wafers of ${sayMm(waferMm)} that lean by ${sayRad(tau)}. Take fewer or thinner wafers, or make this ring another way.`,
+        'innerRadiusMm',
+        say`The hole cannot be as small as ${sayMm(2 * innerRadiusMm)} across with wafers of ${sayMm(waferMm)} that lean by ${sayRad(tau)}. Take fewer or thinner wafers, or make this ring another way.`,
       );
     const none = withoutWidth(outer, inner);
     if (none) return none;
-    const faces = { outerMm: outer, innerMm: inner, lean: 0 };
+    const faces = { outerRadiusMm: outer, innerRadiusMm: inner, lean: 0 };
     // Corners of leaning segments slide along their faces: wafers are long enough for them at every height.
     const corners = [-0.5, 0.5].map((end) => wedgeOutline(wedges[0]!, faces, end * heightMm));
     const reach = Math.max(...corners.map(([from]) => from!.x));
@@ -122,7 +122,10 @@ export const basket: Making<BasketParams> = {
     return done(
       assemble({
         heightMm,
-        gives: asAsked({ outerMm: Math.min(gives.outerMm, ...ends), innerMm: gives.innerMm }, need),
+        gives: asAsked(
+          { outerRadiusMm: Math.min(gives.outerRadiusMm, ...ends), innerRadiusMm: gives.innerRadiusMm },
+          need,
+        ),
         cornerMm: mm(corner),
         radial: false,
         repeats: count,
@@ -174,7 +177,7 @@ export const basket: Making<BasketParams> = {
     );
   },
   instead(given, need) {
-    const most = need.outerMm * Math.sin(Math.PI / given.count);
+    const most = need.outerRadiusMm * Math.sin(Math.PI / given.count);
     const leanDeg = Math.floor((Math.atan(most / need.heightMm) * 180) / Math.PI);
     const waferMm = mm(Math.max(0.3, Math.min(given.waferMm, most / 3)));
     return leanDeg >= 1 ? { ...given, waferMm, leanDeg: Math.min(given.leanDeg, leanDeg) } : null;

@@ -27,16 +27,16 @@ export const disc: Making<DiscParams> = {
   segments: () => null,
   withSegments: (given) => given,
   pitch: () => TURN,
-  make(_, { outerMm, heightMm }) {
-    const corner = outerMm / Math.cos(Math.PI / DRAWN_SIDES);
+  make(_, { outerRadiusMm, heightMm }) {
+    const corner = outerRadiusMm / Math.cos(Math.PI / DRAWN_SIDES);
     const outline = Array.from({ length: DRAWN_SIDES }, (_, i) => polar(corner, (i * TURN) / DRAWN_SIDES));
-    const across = mm(2 * outerMm);
+    const across = mm(2 * outerRadiusMm);
     return done(
       assemble({
         heightMm,
-        gives: { outerMm, innerMm: 0 },
+        gives: { outerRadiusMm, innerRadiusMm: 0 },
         repeats: 1,
-        cornerMm: outerMm,
+        cornerMm: outerRadiusMm,
         groups: disc.groups({ way: 'disc' }),
         kinds: [
           {

@@ -27,12 +27,12 @@ const over = ({ at, slope }: FaceLine, by: number): Rising => ({ at: at / by, sl
 export function carve(
   { fromMm, toMm, left, right, behind }: Trapezoid,
   half: number,
-  { outerMm, innerMm }: Faces,
+  { outerRadiusMm, innerRadiusMm }: Faces,
 ): CarvedPart[] {
   const tan = Math.tan(half);
   const meetings = [over(left, tan), over(left, -tan), over(right, tan), over(right, -tan)];
   return behind.flatMap(({ piece, frontMm, backMm }) => {
-    const [front, back] = [outerMm - frontMm, Math.max(innerMm, outerMm - backMm)];
+    const [front, back] = [outerRadiusMm - frontMm, Math.max(innerRadiusMm, outerRadiusMm - backMm)];
     if (front - back < NOTHING) return [];
     const depths = [fixed(back), fixed(front), ...meetings];
     const heights = crossings(depths, fromMm, toMm);

@@ -13,7 +13,7 @@ import { cuttable } from './cutter.js';
 import { box, type FacePoint, field, loopArea, pocket, round, throughShape } from './face.js';
 import { lineAt, trapezoids } from './sweep.js';
 
-const NEED = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(24) };
+const NEED = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(24) };
 const inlaid = (change: Partial<ParamsOf<'inlaid'>>): ParamsOf<'inlaid'> => ({
   ...(begun('inlaid', { segments: 12, body: 'b' }) as ParamsOf<'inlaid'>),
   ...change,
@@ -165,7 +165,7 @@ describe('letters', () => {
 });
 
 describe('a wedge carved by a trapezoid', () => {
-  const faces = { outerMm: 100, innerMm: 80, lean: 0 };
+  const faces = { outerRadiusMm: 100, innerRadiusMm: 80, lean: 0 };
   const half = Math.PI / 12;
   const tan = Math.tan(half);
   /** Volume between two lines of the face by slices: a fine sum that knows nothing of parts. */

@@ -47,7 +47,14 @@ export function sizedForFaces(count: number, spacerMm: number, need: RingNeed): 
     });
   }
   const thicknesses = Array.from({ length: count }, () => spacerMm);
-  const sized = pushedRing(thicknesses, shiftsOf(thicknesses), need.outerMm, need.innerMm, heightMm, true);
+  const sized = pushedRing(
+    thicknesses,
+    shiftsOf(thicknesses),
+    need.outerRadiusMm,
+    need.innerRadiusMm,
+    heightMm,
+    true,
+  );
   if (!sized.ok) return sized;
   const { wedges, faces } = sized.value;
   const slab = (joint: number) =>
@@ -62,7 +69,13 @@ export function sizedForFaces(count: number, spacerMm: number, need: RingNeed): 
     wedges,
     faces,
     half,
-    gives: asAsked({ outerMm: Math.min(gives.outerMm, nearest(from!, to!)), innerMm: gives.innerMm }, need),
+    gives: asAsked(
+      {
+        outerRadiusMm: Math.min(gives.outerRadiusMm, nearest(from!, to!)),
+        innerRadiusMm: gives.innerRadiusMm,
+      },
+      need,
+    ),
     cornerMm,
     segment: segmentStock(faces, half, heightMm),
     spacer: {
@@ -170,4 +183,4 @@ function byPiece(
 }
 
 /** Width of the face at the outside (mm). */
-export const faceWidth = ({ faces, half }: FacedRing): Mm => mm(2 * faces.outerMm * Math.tan(half));
+export const faceWidth = ({ faces, half }: FacedRing): Mm => mm(2 * faces.outerRadiusMm * Math.tan(half));

@@ -64,19 +64,19 @@ export function segmentAndRing(
   const { faces, half, segment } = ring;
   const wedge = { middle: Math.PI / 2, shift: { x: 0, y: 0 }, half, tiltFrom: 0, tiltTo: 0 };
   const plan = placed(wedge, [
-    { x: faces.outerMm, y: -faces.outerMm * Math.tan(half) },
-    { x: faces.outerMm, y: faces.outerMm * Math.tan(half) },
-    { x: faces.innerMm, y: faces.innerMm * Math.tan(half) },
-    { x: faces.innerMm, y: -faces.innerMm * Math.tan(half) },
+    { x: faces.outerRadiusMm, y: -faces.outerRadiusMm * Math.tan(half) },
+    { x: faces.outerRadiusMm, y: faces.outerRadiusMm * Math.tan(half) },
+    { x: faces.innerRadiusMm, y: faces.innerRadiusMm * Math.tan(half) },
+    { x: faces.innerRadiusMm, y: -faces.innerRadiusMm * Math.tan(half) },
   ]);
-  const above = heightMm * 1.35 - faces.innerMm;
+  const above = heightMm * 1.35 - faces.innerRadiusMm;
   const lifted = plan.map(({ x, y }) => ({ x, y: y + above }));
   const sizes: PictureSize[] = [
     { from: { x: -width / 2, y: 0 }, to: { x: width / 2, y: 0 }, mm: width },
     { from: { x: width / 2, y: 0 }, to: { x: width / 2, y: heightMm }, mm: heightMm },
     {
-      from: { x: -width / 2, y: faces.innerMm + above },
-      to: { x: -width / 2, y: faces.outerMm + above },
+      from: { x: -width / 2, y: faces.innerRadiusMm + above },
+      to: { x: -width / 2, y: faces.outerRadiusMm + above },
       mm: segment.widthMm,
     },
   ];

@@ -8,7 +8,11 @@ import { partsFromDegrees } from './parts.js';
 import { anglesOf, flatRing } from './ring.js';
 
 const sized = (count: number, outer: number, inner: number) => {
-  const ring = flatRing(count, anglesOf(count), { outerMm: mm(outer), innerMm: mm(inner), heightMm: mm(1) });
+  const ring = flatRing(count, anglesOf(count), {
+    outerRadiusMm: mm(outer),
+    innerRadiusMm: mm(inner),
+    heightMm: mm(1),
+  });
   if (!ring.ok) throw new Error('ring');
   return segmentStock(ring.value.faces, Math.PI / count, 1);
 };
@@ -45,7 +49,7 @@ describe('a flat ring', () => {
 });
 
 describe('unequal segments', () => {
-  const need = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20) };
+  const need = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(20) };
 
   test('wide and narrow ones are two kinds; together they close the circle', () => {
     const made = makeRing({ way: 'flat', count: 12, parts: [2, 1] }, need);

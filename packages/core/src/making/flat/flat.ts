@@ -52,7 +52,7 @@ export const flat: Making<FlatParams> = {
             : [
                 {
                   key: 'step-between-outside-corners',
-                  value: stepBetween(anglesOf(count, parts), need.outerMm),
+                  value: stepBetween(anglesOf(count, parts), need.outerRadiusMm),
                   unit: 'mm',
                 },
               ],
@@ -79,7 +79,7 @@ export const flat: Making<FlatParams> = {
 };
 
 /** The most by which outside corners of neighbours differ: Ro·|sec(βi/2) − sec(βj/2)|; it is turned away. */
-export function stepBetween(angles: readonly number[], outerMm: number): number {
-  const corners = angles.map((angle) => outerMm / Math.cos(angle / 2));
+export function stepBetween(angles: readonly number[], outerRadiusMm: number): number {
+  const corners = angles.map((angle) => outerRadiusMm / Math.cos(angle / 2));
   return Math.max(...corners.map((corner, i) => Math.abs(corner - corners[(i + 1) % corners.length]!)));
 }

@@ -49,7 +49,7 @@ export function flatRing(count: number, pattern: readonly number[], need: RingNe
       'parts',
       say`The widest segment takes ${sayRad(widest)} of the circle; ${sayRad(WIDEST)} is the most that can be mitred.`,
     );
-  const narrow = withoutWidth(need.outerMm, need.innerMm);
+  const narrow = withoutWidth(need.outerRadiusMm, need.innerRadiusMm);
   if (narrow) return narrow;
   let sum = 0;
   const wedges = pattern.map((angle) => {
@@ -59,8 +59,8 @@ export function flatRing(count: number, pattern: readonly number[], need: RingNe
   const repeat = sum;
   const { heightMm } = need;
   const faces: Faces = {
-    outerMm: leastOuter(wedges, need.outerMm, heightMm),
-    innerMm: mostInner(wedges, need.innerMm, heightMm)!,
+    outerRadiusMm: leastOuter(wedges, need.outerRadiusMm, heightMm),
+    innerRadiusMm: mostInner(wedges, need.innerRadiusMm, heightMm)!,
     lean: 0,
   };
   const wedge = (place: number): Wedge => {

@@ -28,10 +28,10 @@ export function sizedHalf({ count, spacerMm }: Half, side: number, divider: numb
     }
     return radialWedge((2 * i + 1) * half + turn, half, side === 0 ? { x, y } : { x: -x, y: -y });
   });
-  const { outerMm, innerMm, heightMm } = need;
-  const slabs = wedges.map((wedge) => outerForSlab(wedge.middle - wedge.half, wedge, outerMm));
-  const outer = Math.max(leastOuter(wedges, outerMm, heightMm), ...slabs);
-  const inner = mostInner(wedges, innerMm, heightMm);
+  const { outerRadiusMm, innerRadiusMm, heightMm } = need;
+  const slabs = wedges.map((wedge) => outerForSlab(wedge.middle - wedge.half, wedge, outerRadiusMm));
+  const outer = Math.max(leastOuter(wedges, outerRadiusMm, heightMm), ...slabs);
+  const inner = mostInner(wedges, innerRadiusMm, heightMm);
   const name = side === 0 ? 'first' : 'second';
   if (outer <= SAME_LENGTH)
     return refuse(
@@ -43,16 +43,16 @@ export function sizedHalf({ count, spacerMm }: Half, side: number, divider: numb
     const least = 2 * Math.max(...wedges.map(({ shift }) => Math.hypot(shift.x, shift.y)));
     return refuse(
       'hole-too-small',
-      'innerMm',
-      say`The hole of the ${name} half cannot be smaller than ${sayMm(least)} across with what lies between its segments, and ${sayMm(2 * innerMm)} is asked for.`,
+      'innerRadiusMm',
+      say`The hole of the ${name} half cannot be smaller than ${sayMm(least)} across with what lies between its segments, and ${sayMm(2 * innerRadiusMm)} is asked for.`,
       { least: least / 2 },
     );
   }
   if (outer - inner <= SAME_LENGTH)
     return refuse(
       'ring-no-width',
-      'innerMm',
-      say`The ring has no width: its outer radius is ${sayMm(outerMm)}, its inner one ${sayMm(innerMm)}.`,
+      'innerRadiusMm',
+      say`The ring has no width: its outer radius is ${sayMm(outerRadiusMm)}, its inner one ${sayMm(innerRadiusMm)}.`,
     );
-  return done({ wedges, faces: { outerMm: outer, innerMm: inner, lean: 0 } });
+  return done({ wedges, faces: { outerRadiusMm: outer, innerRadiusMm: inner, lean: 0 } });
 }

@@ -67,8 +67,8 @@ export const halves: Making<HalvesParams> = {
         heightMm: need.heightMm,
         gives: asAsked(
           {
-            outerMm: Math.min(...bands.map(({ gives }) => gives.outerMm), ...ends),
-            innerMm: Math.max(...bands.map(({ gives }) => gives.innerMm)),
+            outerRadiusMm: Math.min(...bands.map(({ gives }) => gives.outerRadiusMm), ...ends),
+            innerRadiusMm: Math.max(...bands.map(({ gives }) => gives.innerRadiusMm)),
           },
           need,
         ),

@@ -52,8 +52,8 @@ export function kindsOf(
   const { heightMm } = need;
   const both =
     pair[0].wedges.length === pair[1].wedges.length &&
-    Math.abs(pair[0].faces.outerMm - pair[1].faces.outerMm) < SAME_LENGTH &&
-    Math.abs(pair[0].faces.innerMm - pair[1].faces.innerMm) < SAME_LENGTH;
+    Math.abs(pair[0].faces.outerRadiusMm - pair[1].faces.outerRadiusMm) < SAME_LENGTH &&
+    Math.abs(pair[0].faces.innerRadiusMm - pair[1].faces.innerRadiusMm) < SAME_LENGTH;
   const kinds = (['Segment', 'Spacer', 'Divider'] as const).flatMap((name) =>
     (both || name === 'Divider' ? [[0, 1]] : [[0], [1]]).map((sides): PieceKind => {
       const places = parts.flatMap((part, place) =>

@@ -9,7 +9,7 @@ import { begun, groupsOf, makingSchema, mirrored, type ParamsOf, tonesOf } from 
 import { ILLUSIONS, type IllusionName } from './illusion.js';
 
 const NAMES = Object.keys(ILLUSIONS) as IllusionName[];
-const NEED = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(30) };
+const NEED = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(30) };
 const illusion = (change: Partial<ParamsOf<'illusion'>> = {}): ParamsOf<'illusion'> => ({
   ...(begun('illusion', { segments: 12, body: 'b' }) as ParamsOf<'illusion'>),
   ...change,

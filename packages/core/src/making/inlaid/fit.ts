@@ -56,7 +56,7 @@ export function bottoms(given: InlaidParams, { faces, wedges }: FacedRing, heigh
       ...Array.from({ length: segments }, (_, segment) => plugsIn(given, segment)[i]!.acrossMm),
     );
     const { asideMm, upMm } = given.plugs[i]!;
-    const line = faces.outerMm - depthMm + push;
+    const line = faces.outerRadiusMm - depthMm + push;
     const [half, aside] = [largest / 2, Math.abs(asideMm)];
     return [
       {

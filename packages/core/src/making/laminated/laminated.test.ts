@@ -10,7 +10,7 @@ import type { PanelStock } from '../stock.js';
 import { boardLength, boardsFor, type Slices, slicesFrom } from './board.js';
 import { isSymmetric } from './params.js';
 
-const NEED = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(30) };
+const NEED = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(30) };
 const laminated = (change: Partial<ParamsOf<'laminated'>> = {}): ParamsOf<'laminated'> => ({
   ...(begun('laminated', { segments: 12, body: 'b' }) as ParamsOf<'laminated'>),
   ...change,

@@ -33,7 +33,7 @@ export function onHand({ given, ring, sizes, slices }: Laminate): Warning[] {
 /** A number of segments that the board would do for, by making every slice as wide as it then has to be. */
 function countFor({ given, ring, sizes, slices }: Laminate, lengthMm: number, each: number): Said[] {
   for (let count = given.count - 1; count >= 3; count--) {
-    const face = 2 * ring.gives.outerMm * Math.tan(Math.PI / count);
+    const face = 2 * ring.gives.outerRadiusMm * Math.tan(Math.PI / count);
     const widthMm = face / sizes.across + given.trimMm;
     const tall = (sizes.rowMm + widthMm * Math.tan(Math.abs(sizes.angle))) * Math.cos(sizes.angle);
     if (tall > sizes.boardMm) break;

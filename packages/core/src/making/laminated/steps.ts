@@ -90,6 +90,6 @@ const bevelStep = ({ given, ring: { half, faces } }: Laminate): Step =>
   step(
     'saw',
     'saw',
-    say`Bevel the ends at ${sayRad(half, 'cut-angle')} so that ${sayMm(2 * faces.outerMm * Math.tan(half), 'stop')} are left outside, the same off both ends; ${sayMade(given.count)} segments.`,
+    say`Bevel the ends at ${sayRad(half, 'cut-angle')} so that ${sayMm(2 * faces.outerRadiusMm * Math.tan(half), 'stop')} are left outside, the same off both ends; ${sayMade(given.count)} segments.`,
     SEGMENT_CAUTIONS,
   );

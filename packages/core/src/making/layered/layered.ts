@@ -44,7 +44,7 @@ export const layered: Making<LayeredParams> = {
     const sized = flatRing(count, anglesOf(count), need);
     if (!sized.ok) return sized;
     const { faces, gives, cornerMm, repeats, wedge } = sized.value;
-    const width = faces.outerMm - faces.innerMm;
+    const width = faces.outerRadiusMm - faces.innerRadiusMm;
     if (outerLayerMm >= width - SAME_LENGTH)
       return refuse(
         'layer-too-thick',
@@ -53,9 +53,9 @@ export const layered: Making<LayeredParams> = {
         { most: width },
       );
     const half = Math.PI / count;
-    const line = faces.outerMm - outerLayerMm;
-    const outside: Faces = { ...faces, innerMm: line };
-    const inside: Faces = { ...faces, outerMm: line };
+    const line = faces.outerRadiusMm - outerLayerMm;
+    const outside: Faces = { ...faces, innerRadiusMm: line };
+    const inside: Faces = { ...faces, outerRadiusMm: line };
     const whole = segmentStock(faces, half, heightMm);
     const outlineOf = (at: number) => wedgeOutline(wedge(at % count), at < count ? outside : inside, 0);
     const kind = (name: string, layer: Faces, first: number): PieceKind => ({
@@ -135,9 +135,9 @@ export const layered: Making<LayeredParams> = {
   instead(given, need) {
     const sized = flatRing(given.count, anglesOf(given.count), need);
     if (!sized.ok) return null;
-    const { outerMm, innerMm } = sized.value.faces;
-    return given.outerLayerMm < outerMm - innerMm - SAME_LENGTH
+    const { outerRadiusMm, innerRadiusMm } = sized.value.faces;
+    return given.outerLayerMm < outerRadiusMm - innerRadiusMm - SAME_LENGTH
       ? null
-      : { ...given, outerLayerMm: mm((outerMm - innerMm) / 2) };
+      : { ...given, outerLayerMm: mm((outerRadiusMm - innerRadiusMm) / 2) };
   },
 };

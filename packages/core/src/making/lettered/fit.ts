@@ -61,7 +61,7 @@ export function bottoms(
 ): LayerLine[] {
   const points = pockets.filter((_, i) => order.includes(i)).flat(2);
   if (points.length === 0) return [];
-  const line = faces.outerMm - depthMm + Math.hypot(wedges[0]!.shift.x, wedges[0]!.shift.y);
+  const line = faces.outerRadiusMm - depthMm + Math.hypot(wedges[0]!.shift.x, wedges[0]!.shift.y);
   return [
     {
       name: 'The bottom of the letters',

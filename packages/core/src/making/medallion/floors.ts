@@ -45,24 +45,24 @@ const block = (
 
 export function layStar(
   given: MedallionParams,
-  outerMm: number,
+  outerRadiusMm: number,
   heightMm: Mm,
 ): Laid | { refused: ReturnType<typeof refuse> } {
   const { floor, borderMm } = given;
   if (floor.figure !== 'star') throw new Error(`floor ${floor.figure}`);
   const P = floor.points;
-  const star = starHolding(P, outerMm - borderMm);
+  const star = starHolding(P, outerRadiusMm - borderMm);
   if (star.shortMm < LEAST_ACROSS)
     return {
       refused: refuse(
         'star-too-small',
         'borderMm',
-        say`Inside a border of ${sayMm(borderMm)} the floor of ${sayMm(2 * outerMm)} leaves points ${sayMm(Math.max(0, star.shortMm))} across; they have to be at least ${sayMm(LEAST_ACROSS)}.`,
-        { most: outerMm },
+        say`Inside a border of ${sayMm(borderMm)} the floor of ${sayMm(2 * outerRadiusMm)} leaves points ${sayMm(Math.max(0, star.shortMm))} across; they have to be at least ${sayMm(LEAST_ACROSS)}.`,
+        { most: outerRadiusMm },
       ),
     };
   const half = Math.PI / P;
-  const faces = { outerMm, innerMm: outerMm - borderMm, lean: 0 };
+  const faces = { outerRadiusMm, innerRadiusMm: outerRadiusMm - borderMm, lean: 0 };
   const [first, second] =
     floor.lit === 'clockwise' ? [clockwiseHalf, counterHalf] : [counterHalf, clockwiseHalf];
   const bordered = hasBorder(given);
@@ -155,18 +155,18 @@ const starSteps = (
 
 export function layCabin(
   { floor }: MedallionParams,
-  outerMm: number,
+  outerRadiusMm: number,
   heightMm: Mm,
 ): Laid | { refused: ReturnType<typeof refuse> } {
   if (floor.figure !== 'cabin') throw new Error(`floor ${floor.figure}`);
-  const cabin = cabinHolding(floor.rounds, floor.heart, outerMm);
+  const cabin = cabinHolding(floor.rounds, floor.heart, outerRadiusMm);
   if (cabin.logMm < 1 - SAME_LENGTH)
     return {
       refused: refuse(
         'logs-too-thin',
         'rounds',
-        say`${floor.rounds} rounds in a floor of ${sayMm(2 * outerMm)} leave logs of ${sayMm(cabin.logMm)}; they have to be at least ${sayMm(1)}.`,
-        { most: Math.floor(outerMm * (1 - floor.heart)) },
+        say`${floor.rounds} rounds in a floor of ${sayMm(2 * outerRadiusMm)} leave logs of ${sayMm(cabin.logMm)}; they have to be at least ${sayMm(1)}.`,
+        { most: Math.floor(outerRadiusMm * (1 - floor.heart)) },
       ),
     };
   const count = 4 * floor.rounds;
@@ -197,7 +197,7 @@ export function layCabin(
       step(
         'square',
         'bench',
-        say`After ${floor.rounds} rounds it is ${sayMm(2 * outerMm)} square and holds the disc.`,
+        say`After ${floor.rounds} rounds it is ${sayMm(2 * outerRadiusMm)} square and holds the disc.`,
       ),
     ],
     figures: [

@@ -8,7 +8,7 @@ import { makingSchema, type ParamsOf } from '../registry.js';
 import { nearest } from '../wedge.js';
 import { starHolding } from './star.js';
 
-const NEED = { outerMm: mm(90), innerMm: mm(0), heightMm: mm(10) };
+const NEED = { outerRadiusMm: mm(90), innerRadiusMm: mm(0), heightMm: mm(10) };
 const star = (points: number, borderMm = 0): ParamsOf<'medallion'> => ({
   way: 'medallion',
   floor: { figure: 'star', points, lit: 'clockwise' },
@@ -82,6 +82,6 @@ describe('a log cabin', () => {
     expect(Math.min(...last.map((p, i) => nearest(p, last[(i + 1) % 4]!)))).toBeGreaterThan(70);
   });
   test('logs that would be too thin are refused', () => {
-    expect(refusalOf(cabin(12), { ...NEED, outerMm: mm(10) })?.code).toBe('logs-too-thin');
+    expect(refusalOf(cabin(12), { ...NEED, outerRadiusMm: mm(10) })?.code).toBe('logs-too-thin');
   });
 });

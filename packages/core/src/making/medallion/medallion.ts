@@ -58,16 +58,18 @@ export const medallion: Making<MedallionParams> = {
           floor: { ...given.floor, lit: given.floor.lit === 'clockwise' ? 'counter-clockwise' : 'clockwise' },
         },
   make(given, need) {
-    const { heightMm, outerMm } = need;
+    const { heightMm, outerRadiusMm } = need;
     const laid =
-      given.floor.figure === 'star' ? layStar(given, outerMm, heightMm) : layCabin(given, outerMm, heightMm);
+      given.floor.figure === 'star'
+        ? layStar(given, outerRadiusMm, heightMm)
+        : layCabin(given, outerRadiusMm, heightMm);
     if ('refused' in laid) return laid.refused;
     const { outlines, kinds, repeats, steps, figures } = laid;
     const corner = Math.max(...outlines.map(farthest));
     return done(
       assemble({
         heightMm,
-        gives: { outerMm, innerMm: 0 },
+        gives: { outerRadiusMm, innerRadiusMm: 0 },
         cornerMm: mm(corner),
         radial: false,
         repeats,
@@ -81,7 +83,7 @@ export const medallion: Making<MedallionParams> = {
     );
   },
   instead: (given, need) =>
-    given.floor.figure === 'star' && given.borderMm >= need.outerMm
-      ? { ...given, borderMm: mm(need.outerMm / 5) }
+    given.floor.figure === 'star' && given.borderMm >= need.outerRadiusMm
+      ? { ...given, borderMm: mm(need.outerRadiusMm / 5) }
       : null,
 };

@@ -61,13 +61,13 @@ export const open: Making<OpenParams> = {
   pitch: ({ count }) => pitchOfCount(count),
   make(given, need) {
     const { count, gap } = given;
-    const { heightMm, outerMm } = need;
+    const { heightMm, outerRadiusMm } = need;
     const theta = Math.PI / count;
     const holdAt = (radius: number) =>
       gap.sides === 'tapered' ? theta * (1 - 2 * gap.share) : theta - 2 * gapAngle(gap, radius);
-    const outside = holdAt(outerMm);
-    if (outside <= 0) return noHold(given, outerMm);
-    const inside = Math.max(0, holdAt(need.innerMm));
+    const outside = holdAt(outerRadiusMm);
+    if (outside <= 0) return noHold(given, outerRadiusMm);
+    const inside = Math.max(0, holdAt(need.innerRadiusMm));
     const sized =
       gap.sides === 'tapered' ? taperedRing(count, gap.share, need) : parallelRing(count, gap.widthMm, need);
     if (!sized.ok) return sized;
@@ -130,7 +130,7 @@ export const open: Making<OpenParams> = {
   instead: (given, need) => {
     const { gap } = given;
     if (gap.sides === 'tapered') return gap.share >= 0.5 ? { ...given, gap: { ...gap, share: 0.25 } } : null;
-    const most = 2 * need.outerMm * Math.sin(Math.PI / (2 * given.count));
+    const most = 2 * need.outerRadiusMm * Math.sin(Math.PI / (2 * given.count));
     return gap.widthMm >= most ? { ...given, gap: { ...gap, widthMm: mm(most / 3) } } : null;
   },
 };
@@ -151,7 +151,7 @@ function littleHold(inside: number, outside: number, theta: number): Warning {
 const gapAngle = ({ widthMm }: { widthMm: number }, radius: number): number =>
   widthMm >= 2 * radius ? Math.PI / 2 : Math.asin(widthMm / (2 * radius));
 
-function noHold({ count, gap }: OpenParams, outerMm: number): Result<Made> {
+function noHold({ count, gap }: OpenParams, outerRadiusMm: number): Result<Made> {
   if (gap.sides === 'tapered')
     return refuse(
       'gap-no-contact',
@@ -159,11 +159,11 @@ function noHold({ count, gap }: OpenParams, outerMm: number): Result<Made> {
       say`Gaps that take ${Math.round(gap.share * 100)} % of the circle leave no contact with the next ring half a pitch round; they have to take less than 50 %.`,
       { most: 0.5 },
     );
-  const most = 2 * outerMm * Math.sin(Math.PI / (2 * count));
+  const most = 2 * outerRadiusMm * Math.sin(Math.PI / (2 * count));
   return refuse(
     'gap-no-contact',
     'gap.widthMm',
-    say`Gaps of ${sayMm(gap.widthMm)} leave no contact with the next ring half a pitch round; in a ring of ${sayMm(2 * outerMm)} with ${count} segments they have to be less than ${sayMm(most)}.`,
+    say`Gaps of ${sayMm(gap.widthMm)} leave no contact with the next ring half a pitch round; in a ring of ${sayMm(2 * outerRadiusMm)} with ${count} segments they have to be less than ${sayMm(most)}.`,
     { most },
   );
 }
@@ -171,20 +171,24 @@ function noHold({ count, gap }: OpenParams, outerMm: number): Result<Made> {
 type Sized = Result<{ wedges: readonly Wedge[]; faces: Faces }>;
 type Need = Parameters<typeof open.make>[1];
 
-function parallelRing(count: number, widthMm: number, { outerMm, innerMm, heightMm }: Need): Sized {
+function parallelRing(
+  count: number,
+  widthMm: number,
+  { outerRadiusMm, innerRadiusMm, heightMm }: Need,
+): Sized {
   const gaps = Array.from({ length: count }, () => widthMm);
-  return pushedRing(gaps, shiftsOf(gaps), outerMm, innerMm, heightMm, false);
+  return pushedRing(gaps, shiftsOf(gaps), outerRadiusMm, innerRadiusMm, heightMm, false);
 }
 
 /** 2β = 2θ(1 − f); ao = Ro, ai = Ri·cos β. */
-function taperedRing(count: number, share: number, { outerMm, innerMm, heightMm }: Need): Sized {
+function taperedRing(count: number, share: number, { outerRadiusMm, innerRadiusMm, heightMm }: Need): Sized {
   const half = (Math.PI / count) * (1 - share);
   const wedges = Array.from({ length: count }, (_, i) => radialWedge(((2 * i + 1) * Math.PI) / count, half));
-  const narrow = withoutWidth(outerMm, innerMm);
+  const narrow = withoutWidth(outerRadiusMm, innerRadiusMm);
   if (narrow) return narrow;
   const faces = {
-    outerMm: leastOuter(wedges.slice(0, 1), outerMm, heightMm),
-    innerMm: mostInner(wedges.slice(0, 1), innerMm, heightMm)!,
+    outerRadiusMm: leastOuter(wedges.slice(0, 1), outerRadiusMm, heightMm),
+    innerRadiusMm: mostInner(wedges.slice(0, 1), innerRadiusMm, heightMm)!,
     lean: 0,
   };
   return done({ wedges, faces });

@@ -37,15 +37,15 @@ export const pie: Making<PieParams> = {
   pitch: ({ count }) => pitchOfCount(count),
   make(given, need) {
     const { count, plug } = given;
-    const { heightMm, outerMm } = need;
-    if (plug && plug.diameterMm / 2 >= outerMm)
+    const { heightMm, outerRadiusMm } = need;
+    if (plug && plug.diameterMm / 2 >= outerRadiusMm)
       return refuse(
         'plug-too-large',
         'plug.diameterMm',
-        say`The plug is ${sayMm(plug.diameterMm)} across and the ring ${sayMm(2 * outerMm)}; nothing is left of the segments.`,
-        { most: 2 * outerMm },
+        say`The plug is ${sayMm(plug.diameterMm)} across and the ring ${sayMm(2 * outerRadiusMm)}; nothing is left of the segments.`,
+        { most: 2 * outerRadiusMm },
       );
-    const sized = flatRing(count, anglesOf(count), { ...need, innerMm: mm(0) });
+    const sized = flatRing(count, anglesOf(count), { ...need, innerRadiusMm: mm(0) });
     if (!sized.ok) return sized;
     const { kinds, gives, cornerMm, repeats, lay } = sized.value;
     const stock = kinds[0]!.stock as StripStock;
@@ -73,11 +73,14 @@ export const pie: Making<PieParams> = {
       }),
     );
   },
-  instead: (given, { outerMm }) =>
-    given.plug && given.plug.diameterMm / 2 >= outerMm
+  instead: (given, { outerRadiusMm }) =>
+    given.plug && given.plug.diameterMm / 2 >= outerRadiusMm
       ? {
           ...given,
-          plug: { diameterMm: mm(outerMm / 2), drillMm: mm(Math.min(given.plug.drillMm, outerMm / 2)) },
+          plug: {
+            diameterMm: mm(outerRadiusMm / 2),
+            drillMm: mm(Math.min(given.plug.drillMm, outerRadiusMm / 2)),
+          },
         }
       : null,
 };

@@ -56,8 +56,8 @@ export const resawn: Making<ResawnParams> = {
     const { count, parts, kerfMm, cleanUpMm } = given;
     const { members, index } = need.body ?? { members: [need], index: 0 };
     const shared: RingNeed = {
-      outerMm: mm(Math.max(...members.map(({ outerMm }) => outerMm))),
-      innerMm: mm(Math.min(...members.map(({ innerMm }) => innerMm))),
+      outerRadiusMm: mm(Math.max(...members.map(({ outerRadiusMm }) => outerRadiusMm))),
+      innerRadiusMm: mm(Math.min(...members.map(({ innerRadiusMm }) => innerRadiusMm))),
       heightMm: need.heightMm,
     };
     const sized = flatRing(count, anglesOf(count, parts), shared);

@@ -29,21 +29,21 @@ export const largestShift = (wedges: readonly Wedge[]): number =>
 export function pushedRing(
   thicknesses: readonly number[],
   shifts: readonly Point[],
-  outerMm: number,
-  innerMm: number,
+  outerRadiusMm: number,
+  innerRadiusMm: number,
   heightMm: number,
   filled: boolean,
 ): Result<PushedRing> {
-  const narrow = withoutWidth(outerMm, innerMm);
+  const narrow = withoutWidth(outerRadiusMm, innerRadiusMm);
   if (narrow) return narrow;
   const wedges = pushed(shifts);
   const step = (2 * Math.PI) / wedges.length;
   const slabs = thicknesses.flatMap((s, joint) =>
-    s > 0 && filled ? [outerForSlab(joint * step, wedges[joint]!, outerMm)] : [],
+    s > 0 && filled ? [outerForSlab(joint * step, wedges[joint]!, outerRadiusMm)] : [],
   );
-  const outer = Math.max(leastOuter(wedges, outerMm, heightMm), ...slabs);
+  const outer = Math.max(leastOuter(wedges, outerRadiusMm, heightMm), ...slabs);
   const thick = Math.max(...thicknesses);
-  const edge = 2 * outerMm * Math.tan(step / 2);
+  const edge = 2 * outerRadiusMm * Math.tan(step / 2);
   if (outer <= SAME_LENGTH || 2 * outer * Math.tan(step / 2) <= SAME_LENGTH)
     return refuse(
       'no-edge-left',
@@ -51,13 +51,13 @@ export function pushedRing(
       say`What lies between the segments is ${sayMm(thick)} thick and the edge that it is taken from ${sayMm(edge)}; nothing is left of the segments.`,
       { most: edge },
     );
-  const inner = mostInner(wedges, innerMm, heightMm);
+  const inner = mostInner(wedges, innerRadiusMm, heightMm);
   if (inner === null) {
     const least = 2 * largestShift(wedges);
     return refuse(
       'hole-too-small',
-      'innerMm',
-      say`The hole cannot be smaller than ${sayMm(least)} across with ${sayMm(thick)} between the segments, and ${sayMm(2 * innerMm)} is asked for. ${filled ? 'Put in a plug at least that large, or take thinner or fewer spacers.' : 'An open ring has to have a hole; make this one another way, or the gaps narrower.'}`,
+      'innerRadiusMm',
+      say`The hole cannot be smaller than ${sayMm(least)} across with ${sayMm(thick)} between the segments, and ${sayMm(2 * innerRadiusMm)} is asked for. ${filled ? 'Put in a plug at least that large, or take thinner or fewer spacers.' : 'An open ring has to have a hole; make this one another way, or the gaps narrower.'}`,
       { least: least / 2 },
     );
   }
@@ -67,5 +67,5 @@ export function pushedRing(
       'thicknessMm',
       say`With ${sayMm(thick)} between the segments nothing is left of their width.`,
     );
-  return done({ wedges, faces: { outerMm: outer, innerMm: inner, lean: 0 } });
+  return done({ wedges, faces: { outerRadiusMm: outer, innerRadiusMm: inner, lean: 0 } });
 }

@@ -11,7 +11,7 @@ import { type SpacedParams, thicknessesOf } from './params.js';
 import { largestShift, pushed } from './ring.js';
 import { spaced } from './spaced.js';
 
-const need = { outerMm: mm(100), innerMm: mm(80), heightMm: mm(20) };
+const need = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(20) };
 const evenly = (count: number, number: number, s: number): SpacedParams => ({
   way: 'spaced',
   count,
@@ -23,7 +23,7 @@ const picked = (count: number, joints: readonly number[], s = 3): SpacedParams =
   spacers: { at: 'picked', joints: joints.map((joint) => ({ joint: joint % count, thicknessMm: mm(s) })) },
 });
 const made = (params: SpacedParams, outer = 100, inner = 80) => {
-  const ring = makeRing(params, { outerMm: mm(outer), innerMm: mm(inner), heightMm: mm(20) });
+  const ring = makeRing(params, { outerRadiusMm: mm(outer), innerRadiusMm: mm(inner), heightMm: mm(20) });
   if (!ring.ok) throw new Error(plain(ring.reasons[0]!.message));
   return ring.value;
 };
@@ -52,7 +52,11 @@ describe('sizes of a spaced ring', () => {
           const theta = Math.PI / N;
           const Ri = Ro * share;
           const d = s / 2 / Math.sin(Math.PI / M);
-          const ring = makeRing(evenly(N, M, s), { outerMm: mm(Ro), innerMm: mm(Ri), heightMm: mm(20) });
+          const ring = makeRing(evenly(N, M, s), {
+            outerRadiusMm: mm(Ro),
+            innerRadiusMm: mm(Ri),
+            heightMm: mm(20),
+          });
           if (!ring.ok) return;
           const { widthMm, longEdgeMm } = ring.value.kinds[0]!.stock as StripStock;
           const Ao = longEdgeMm / (2 * Math.tan(theta));
@@ -145,13 +149,13 @@ describe('rings that cannot be', () => {
         { code: 'no-edge-left', message: expect.stringMatching(/40 mm thick and the edge.*26.33 mm/) },
       ],
     });
-    const solid = { ...need, innerMm: mm(4) };
+    const solid = { ...need, innerRadiusMm: mm(4) };
     expect(worded(makeRing(evenly(12, 12, 3), solid))).toMatchObject({
       reasons: [{ code: 'hole-too-small', message: expect.stringMatching(/smaller than 11.59 mm across/) }],
     });
     const plugged = spaced.instead!(evenly(12, 12, 3), solid)!;
     expect(plugged.plug?.diameterMm).toBe(16);
-    expect(makeRing(plugged, solid)).toMatchObject({ ok: true, value: { gives: { innerMm: 0 } } });
+    expect(makeRing(plugged, solid)).toMatchObject({ ok: true, value: { gives: { innerRadiusMm: 0 } } });
     for (const [params, sentence] of [
       [evenly(12, 5, 3), /5 spacers do not go evenly into 12.*1, 2, 3, 4, 6, 12/],
       [{ ...picked(12, [3]), count: 3 }, /Joint 4 is not there/],

@@ -53,10 +53,10 @@ export const spaced: Making<SpacedParams> = {
     const thicknesses = thicknessesOf(given);
     if (!closes(thicknesses)) return doesNotClose(thicknesses);
     const { count, plug } = given;
-    const { outerMm, heightMm } = need;
-    const innerMm = plug ? plug.diameterMm / 2 : need.innerMm;
+    const { outerRadiusMm, heightMm } = need;
+    const innerRadiusMm = plug ? plug.diameterMm / 2 : need.innerRadiusMm;
     const shifts = shiftsOf(thicknesses);
-    const sized = pushedRing(thicknesses, shifts, outerMm, innerMm, heightMm, true);
+    const sized = pushedRing(thicknesses, shifts, outerRadiusMm, innerRadiusMm, heightMm, true);
     if (!sized.ok) return sized;
     const { wedges, faces } = sized.value;
     const half = Math.PI / count;
@@ -69,7 +69,7 @@ export const spaced: Making<SpacedParams> = {
       );
     const outline = (place: number): Point[] => {
       if (place < count) return wedgeOutline(wedges[place]!, faces, 0);
-      return place < count + joints.length ? slab(joints[place - count]!) : circle(innerMm);
+      return place < count + joints.length ? slab(joints[place - count]!) : circle(innerRadiusMm);
     };
     const { gives, cornerMm } = bandOf(wedges, faces, heightMm);
     const ends = joints.map((joint) => {
@@ -82,7 +82,10 @@ export const spaced: Making<SpacedParams> = {
       assemble({
         heightMm,
         gives: asAsked(
-          { outerMm: Math.min(gives.outerMm, ...ends), innerMm: plug ? 0 : gives.innerMm },
+          {
+            outerRadiusMm: Math.min(gives.outerRadiusMm, ...ends),
+            innerRadiusMm: plug ? 0 : gives.innerRadiusMm,
+          },
           need,
         ),
         cornerMm,
@@ -103,14 +106,14 @@ export const spaced: Making<SpacedParams> = {
         lay(place) {
           const whole = outline(place);
           const bored = plug && place < count + joints.length;
-          const laid = bored ? drilled(whole, innerMm, place < count ? half : half / 2) : whole;
+          const laid = bored ? drilled(whole, innerRadiusMm, place < count ? half : half / 2) : whole;
           return { place, bottom: laid, top: laid };
         },
         figures: [
           { key: 'pushed-out-by', value: largestShift(wedges), unit: 'mm' },
           ...ovalFigures(wedges, faces, oval),
         ],
-        warnings: [...thickWarning(thicknesses, outerMm, half), ...ovalWarning(oval)],
+        warnings: [...thickWarning(thicknesses, outerRadiusMm, half), ...ovalWarning(oval)],
         steps: (sandedOff) => [
           planeAndRip(segment, sandedOff),
           setTheSaw(segment, count),
@@ -142,8 +145,8 @@ export const spaced: Making<SpacedParams> = {
     }
     const wedges = pushed(shiftsOf(thicknesses));
     const least = largestShift(wedges);
-    const innerMm = given.plug ? given.plug.diameterMm / 2 : need.innerMm;
-    if (innerMm >= least || least > need.outerMm / 2) return null;
+    const innerRadiusMm = given.plug ? given.plug.diameterMm / 2 : need.innerRadiusMm;
+    if (innerRadiusMm >= least || least > need.outerRadiusMm / 2) return null;
     const diameterMm = mm(Math.ceil(2 * least + PLUG_TO_SPARE));
     return { ...given, plug: { diameterMm, drillMm: diameterMm } };
   },
@@ -152,7 +155,7 @@ export const spaced: Making<SpacedParams> = {
 /** How oval it is, and its radii across the flats the short and the long way before turning. */
 function ovalFigures(wedges: readonly Wedge[], faces: Faces, oval: number): Figure[] {
   const flats = wedges.map(
-    ({ middle, shift }) => faces.outerMm + shift.x * Math.cos(middle) + shift.y * Math.sin(middle),
+    ({ middle, shift }) => faces.outerRadiusMm + shift.x * Math.cos(middle) + shift.y * Math.sin(middle),
   );
   return [
     { key: 'oval-before-turning', value: oval, unit: 'mm' },

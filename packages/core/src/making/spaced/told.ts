@@ -23,9 +23,9 @@ export function doesNotClose(thicknesses: readonly number[]): Result<never> {
 }
 
 /** Spacers that leave little of the segments. */
-export function thickWarning(thicknesses: readonly number[], outerMm: number, half: number): Warning[] {
+export function thickWarning(thicknesses: readonly number[], outerRadiusMm: number, half: number): Warning[] {
   const thickest = Math.max(...thicknesses);
-  const edge = 2 * outerMm * Math.tan(half);
+  const edge = 2 * outerRadiusMm * Math.tan(half);
   return thickest < edge / 2
     ? []
     : [

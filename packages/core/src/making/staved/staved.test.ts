@@ -43,7 +43,7 @@ describe('staves', () => {
       plain(
         refusalOf(
           { way: 'staved', count: 8, leanDeg: 70 },
-          { ...EXAMPLE_NEED, innerMm: mm(30), heightMm: mm(60) },
+          { ...EXAMPLE_NEED, innerRadiusMm: mm(30), heightMm: mm(60) },
         )?.message ?? '',
       ),
     ).toMatch(/Leaning by 70° over 60 mm/);

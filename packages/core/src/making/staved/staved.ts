@@ -51,30 +51,30 @@ export const staved: Making<StavedParams> = {
     const t = fromDegrees(leanDeg);
     const lean = Math.tan(t);
     const held = need.leaning?.(lean) ?? need;
-    const narrow = withoutWidth(held.outerMm, held.innerMm);
+    const narrow = withoutWidth(held.outerRadiusMm, held.innerRadiusMm);
     if (narrow) return narrow;
     const half = Math.PI / count;
     const wedges = Array.from({ length: count }, (_, i) => radialWedge((2 * i + 1) * half, half));
-    const inner = mostInner(wedges.slice(0, 1), held.innerMm, heightMm, lean);
+    const inner = mostInner(wedges.slice(0, 1), held.innerRadiusMm, heightMm, lean);
     const spread = (Math.abs(lean) * heightMm) / 2;
     if (inner === null || (lean !== 0 && inner <= spread))
       return refuse(
         'lean-too-steep',
         'leanDeg',
-        say`Leaning by ${sayRad(t)} over ${sayMm(heightMm)}, the staves would meet in the middle at their narrow end: the hole at half height is ${sayMm(2 * held.innerMm)}, and more than ${sayMm(2 * spread)} is needed. Lean them less or make the ring lower.`,
-        { most: degrees(rad(Math.atan((2 * (inner ?? held.innerMm * Math.cos(half))) / heightMm))) },
+        say`Leaning by ${sayRad(t)} over ${sayMm(heightMm)}, the staves would meet in the middle at their narrow end: the hole at half height is ${sayMm(2 * held.innerRadiusMm)}, and more than ${sayMm(2 * spread)} is needed. Lean them less or make the ring lower.`,
+        { most: degrees(rad(Math.atan((2 * (inner ?? held.innerRadiusMm * Math.cos(half))) / heightMm))) },
       );
-    const faces = { outerMm: held.outerMm, innerMm: inner, lean };
+    const faces = { outerRadiusMm: held.outerRadiusMm, innerRadiusMm: inner, lean };
     const { gives, cornerMm } = bandOf(wedges.slice(0, 1), faces, heightMm);
     const { mitre, bladeTilt } = compoundAngles(count, t);
-    const edgeAt = (dz: number) => mm(2 * (faces.outerMm + dz) * Math.tan(half));
+    const edgeAt = (dz: number) => mm(2 * (faces.outerRadiusMm + dz) * Math.tan(half));
     const stock: PanelStock = {
       from: 'panel',
       shape: 'stave',
       lengthMm: mm(heightMm / Math.cos(t)),
       widthMm: edgeAt(spread),
       narrowMm: edgeAt(-spread),
-      thicknessMm: mm((faces.outerMm - inner) * Math.cos(t)),
+      thicknessMm: mm((faces.outerRadiusMm - inner) * Math.cos(t)),
       mitre,
       bladeTilt,
     };

@@ -22,8 +22,8 @@ export interface StockParams<P> {
   readonly way: 'stock';
   readonly item: string;
   readonly name: string;
-  readonly outerMm: Mm;
-  readonly innerMm: Mm;
+  readonly outerRadiusMm: Mm;
+  readonly innerRadiusMm: Mm;
   readonly heightMm: Mm;
   /** Id of the species at every place. */
   readonly species: readonly string[];
@@ -33,8 +33,8 @@ export interface StockParams<P> {
 /** Fields of a made ring, apart from how it was made. */
 export const madeRingFields = {
   name: text('Name of the ring', 60),
-  outerMm: length('Outer radius of the ring', 1, 1000),
-  innerMm: length('Inner radius of the ring', 0, 1000),
+  outerRadiusMm: length('Outer radius of the ring', 1, 1000),
+  innerRadiusMm: length('Inner radius of the ring', 0, 1000),
   heightMm: length('Height of the ring', 0.5, 300),
   species: z.array(z.string().min(1).max(40)).min(1).max(2000, { abort: true }),
 };
@@ -59,7 +59,7 @@ export function fromStock<P>(others: OtherWays<P>): Making<StockParams<P>> {
     withSegments: (given) => given,
     pitch: ({ of }) => others.pitch(of),
     make(given, need) {
-      const { outerMm, innerMm, heightMm, name, of } = given;
+      const { outerRadiusMm, innerRadiusMm, heightMm, name, of } = given;
       if (need.heightMm > heightMm + SAME_LENGTH)
         return refuse(
           'stock-too-thin',
@@ -67,7 +67,7 @@ export function fromStock<P>(others: OtherWays<P>): Making<StockParams<P>> {
           say`The ring “${name}” from the stash is ${sayMm(heightMm)} high and ${sayMm(need.heightMm)} is planned; it can only be made thinner.`,
           { most: heightMm },
         );
-      const made = others.make(of, { outerMm, innerMm, heightMm: need.heightMm });
+      const made = others.make(of, { outerRadiusMm, innerRadiusMm, heightMm: need.heightMm });
       if (!made.ok) return made;
       // It is made: nothing is glued up any more.
       const { pictures: _, ...ring } = made.value;
@@ -78,7 +78,7 @@ export function fromStock<P>(others: OtherWays<P>): Making<StockParams<P>> {
           step(
             'take',
             'bench',
-            say`Take the ring “${name}” from the stash: ${sayMm(2 * outerMm)} outside, ${sayMm(2 * innerMm)} inside, ${sayMm(heightMm)} high.`,
+            say`Take the ring “${name}” from the stash: ${sayMm(2 * outerRadiusMm)} outside, ${sayMm(2 * innerRadiusMm)} inside, ${sayMm(heightMm)} high.`,
           ),
           step(
             'flatten',

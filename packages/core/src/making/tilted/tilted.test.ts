@@ -55,7 +55,7 @@ describe('tilted joints', () => {
       /20.08 mm.*only 17.5 mm/,
     );
     expect(refusalOf(tilted({ count: 24, tiltDeg: 46, cut: 'turned-over' }))?.code).toBe('tilt-eats-segment');
-    expect(plain(refusalOf(tilted(), { ...EXAMPLE_NEED, innerMm: mm(2) })?.message ?? '')).toMatch(
+    expect(plain(refusalOf(tilted(), { ...EXAMPLE_NEED, innerRadiusMm: mm(2) })?.message ?? '')).toMatch(
       /smaller than 7.54 mm across/,
     );
   });

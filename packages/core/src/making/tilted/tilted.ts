@@ -41,15 +41,15 @@ export const tilted: Making<TiltedParams> = {
   mirror: (given) => ({ ...given, hand: given.hand === 'left' ? 'right' : 'left' }),
   make(given, need) {
     const { count, plug, cut, hand } = given;
-    const { outerMm, heightMm } = need;
-    const innerMm = plug ? plug.diameterMm / 2 : need.innerMm;
-    const narrow = withoutWidth(outerMm, innerMm);
+    const { outerRadiusMm, heightMm } = need;
+    const innerRadiusMm = plug ? plug.diameterMm / 2 : need.innerRadiusMm;
+    const narrow = withoutWidth(outerRadiusMm, innerRadiusMm);
     if (narrow) return narrow;
     const tau = fromDegrees(given.tiltDeg);
     const half = Math.PI / count;
     const delta = (heightMm / 2) * Math.tan(tau);
     const aside = delta / Math.cos(half);
-    const edge = 2 * outerMm * Math.tan(half);
+    const edge = 2 * outerRadiusMm * Math.tan(half);
     if (2 * aside >= edge)
       return refuse(
         'tilt-eats-segment',
@@ -57,12 +57,12 @@ export const tilted: Making<TiltedParams> = {
         say`A tilt of ${sayRad(tau)} moves each joint by ${sayMm(2 * aside)} from bottom to top; the long edge is only ${sayMm(edge)}. Tilt less, make the ring thinner or take fewer segments.`,
         { most: degrees(rad(Math.atan((edge * Math.cos(half)) / heightMm))) },
       );
-    const inner = mostInner(leaning(count, tau, given).slice(0, 2), innerMm, heightMm);
+    const inner = mostInner(leaning(count, tau, given).slice(0, 2), innerRadiusMm, heightMm);
     if (inner === null)
       return refuse(
         'hole-too-small',
-        'innerMm',
-        say`Tilted by ${sayRad(tau)}, the hole cannot be smaller than ${sayMm(2 * aside)} across, and ${sayMm(2 * innerMm)} is asked for. Put in a plug at least that large.`,
+        'innerRadiusMm',
+        say`Tilted by ${sayRad(tau)}, the hole cannot be smaller than ${sayMm(2 * aside)} across, and ${sayMm(2 * innerRadiusMm)} is asked for. Put in a plug at least that large.`,
         { least: aside },
       );
     if (cut === 'turned-over' && inner * Math.tan(half) <= aside)
@@ -71,9 +71,9 @@ export const tilted: Making<TiltedParams> = {
         'tiltDeg',
         say`A tilt of ${sayRad(tau)} leaves nothing of the short edge of ${sayMm(2 * inner * Math.tan(half))} on the narrow face of a wedge. Tilt less or take fewer segments.`,
       );
-    if (outerMm - inner <= SAME_LENGTH) return withoutWidth(outerMm, inner)!;
+    if (outerRadiusMm - inner <= SAME_LENGTH) return withoutWidth(outerRadiusMm, inner)!;
     const wedges = leaning(count, tau, given);
-    const faces = { outerMm, innerMm: inner, lean: 0 };
+    const faces = { outerRadiusMm, innerRadiusMm: inner, lean: 0 };
     const { gives, cornerMm } = bandOf(wedges.slice(0, 2), faces, heightMm);
     const stock: StripStock = {
       ...segmentStock(faces, half, heightMm),
@@ -84,7 +84,7 @@ export const tilted: Making<TiltedParams> = {
     return done(
       assemble({
         heightMm,
-        gives: asAsked(plug ? { ...gives, innerMm: 0 } : gives, need),
+        gives: asAsked(plug ? { ...gives, innerRadiusMm: 0 } : gives, need),
         cornerMm,
         radial: false,
         repeats: cut === 'turned-over' ? count / 2 : count,
@@ -92,18 +92,18 @@ export const tilted: Making<TiltedParams> = {
         kinds: [...segmentKinds(stock, count, heightMm), ...plugKind(plug, heightMm, count)],
         lay(place) {
           if (place === count) {
-            const outline = circle(innerMm);
+            const outline = circle(innerRadiusMm);
             return { place, bottom: outline, top: outline };
           }
           const at = (dz: number) => {
             const outline = wedgeOutline(wedges[place]!, faces, dz);
-            return plug ? drilled(outline, innerMm, Math.PI / 2) : outline;
+            return plug ? drilled(outline, innerRadiusMm, Math.PI / 2) : outline;
           };
           return { place, bottom: at(-heightMm / 2), top: at(heightMm / 2) };
         },
         figures: [
           { key: 'joints-move-bottom-to-top', value: 2 * aside, unit: 'mm' },
-          { key: 'turn-of-a-joint-outside', value: 2 * Math.asin(delta / outerMm), unit: 'rad' },
+          { key: 'turn-of-a-joint-outside', value: 2 * Math.asin(delta / outerRadiusMm), unit: 'rad' },
         ],
         steps: (sandedOff) => [
           planeAndRip(stock, sandedOff),
@@ -123,11 +123,11 @@ export const tilted: Making<TiltedParams> = {
       }),
     );
   },
-  instead(given, { outerMm, innerMm, heightMm }) {
+  instead(given, { outerRadiusMm, innerRadiusMm, heightMm }) {
     const half = Math.PI / given.count;
-    const bored = given.plug ? given.plug.diameterMm / 2 : innerMm;
+    const bored = given.plug ? given.plug.diameterMm / 2 : innerRadiusMm;
     const most = Math.min(
-      outerMm * Math.sin(half),
+      outerRadiusMm * Math.sin(half),
       given.cut === 'turned-over' ? bored * Math.sin(half) * 0.5 : Infinity,
     );
     const delta = (heightMm / 2) * Math.tan(fromDegrees(given.tiltDeg));

@@ -8,7 +8,7 @@ import { madeRing, refusalOf } from '../../testing/rings.js';
 import type { ParamsOf } from '../registry.js';
 import { slicesOf } from './twisted.js';
 
-const NEED = { outerMm: mm(60), innerMm: mm(0), heightMm: mm(6) };
+const NEED = { outerRadiusMm: mm(60), innerRadiusMm: mm(0), heightMm: mm(6) };
 const twisted = (stripsMm: readonly number[]): ParamsOf<'twisted'> => ({
   way: 'twisted',
   stripsMm: stripsMm.map((w) => mm(w)),
@@ -33,7 +33,7 @@ describe('a twisted stack', () => {
           const strips = [...widths, Math.max(1, 2 * outer + 5 - whole)];
           const total = strips.reduce((a, b) => a + b, 0);
           if (total < 2 * outer || strips.some((w) => w > 500)) return;
-          const made = madeRing(twisted(strips), { ...NEED, outerMm: mm(outer) });
+          const made = madeRing(twisted(strips), { ...NEED, outerRadiusMm: mm(outer) });
           let at = -total / 2;
           const radius = outer / Math.cos(Math.PI / 180);
           const met = strips.filter((w) => {

@@ -70,7 +70,7 @@ export const twisted: Making<TwistedParams> = {
   make(given, need) {
     const { stripsMm, boardMm, kerfMm, cleanUpMm } = given;
     const { members, index } = need.body ?? { members: [need], index: 0 };
-    const radius = Math.max(...members.map(({ outerMm }) => outerMm));
+    const radius = Math.max(...members.map(({ outerRadiusMm }) => outerRadiusMm));
     const width = stripsMm.reduce((a, b) => a + b, 0);
     if (width < 2 * radius - SAME_LENGTH)
       return refuse(
@@ -127,7 +127,7 @@ export const twisted: Making<TwistedParams> = {
     return done(
       assemble({
         heightMm,
-        gives: { outerMm: radius, innerMm: 0 },
+        gives: { outerRadiusMm: radius, innerRadiusMm: 0 },
         cornerMm: mm(drawn),
         radial: false,
         repeats: 1,
@@ -176,7 +176,7 @@ export const twisted: Making<TwistedParams> = {
     );
   },
   instead(given, need) {
-    const radius = Math.max(...(need.body?.members ?? [need]).map(({ outerMm }) => outerMm));
+    const radius = Math.max(...(need.body?.members ?? [need]).map(({ outerRadiusMm }) => outerRadiusMm));
     const width = given.stripsMm.reduce((a, b) => a + b, 0);
     const by = Math.max(1, (2 * radius * 1.01) / width);
     return {

@@ -41,7 +41,9 @@ describe('commands', () => {
     fc.constant(edit.setLocked([0], true)),
     fc.integer({ min: 4, max: 50 }).map((h) => edit.sliceBy([mm(h)])),
     fc.integer({ min: 0, max: 60 }).map((z) => edit.moveEdge(0, z)),
-    fc.integer({ min: 40, max: 200 }).map((r) => edit.setFixed([0], { outerMm: mm(r), innerMm: mm(20) })),
+    fc
+      .integer({ min: 40, max: 200 })
+      .map((r) => edit.setFixed([0], { outerRadiusMm: mm(r), innerRadiusMm: mm(20) })),
     fc.integer({ min: 1, max: 40 }).map((h) => edit.setMeasured([0], { heightMm: mm(h) })),
     fc.integer({ min: 60, max: 300 }).map((d) => edit.setMeasured([0], { diameterMm: mm(d) })),
     fc.constant(edit.freeInside()),
@@ -70,7 +72,7 @@ describe('commands', () => {
         }
         const planned = plan(project, DEFAULT_SHOP);
         expect(planned.ok).toBe(true);
-        expect(JSON.stringify(planned)).not.toMatch(/null,"(?:outerMm|cornerMm|boardFeet)|NaN/);
+        expect(JSON.stringify(planned)).not.toMatch(/null,"(?:outerRadiusMm|cornerMm|boardFeet)|NaN/);
         for (const inverse of inverses) project = applyPatches(project, [...inverse]);
         expect(project).toEqual(start);
       }),

@@ -13,19 +13,19 @@ const pieceOf = (project: typeof cup, index: number) =>
 test('a long edge gives the diameter, and leaves the width of the ring as it was', () => {
   const wide = planned(cup).rings[8]!.gives!;
   const edged = after(cup, edit.cutTo(8, { longEdgeMm: mm(25) }));
-  const { outerMm, innerMm } = edged.rings[8]!.fixed!;
-  expect(2 * outerMm).toBeCloseTo(25 / Math.tan(Math.PI / 24), 3);
-  expect(outerMm - innerMm).toBeCloseTo(wide.outerMm - wide.innerMm, 6);
+  const { outerRadiusMm, innerRadiusMm } = edged.rings[8]!.fixed!;
+  expect(2 * outerRadiusMm).toBeCloseTo(25 / Math.tan(Math.PI / 24), 3);
+  expect(outerRadiusMm - innerRadiusMm).toBeCloseTo(wide.outerRadiusMm - wide.innerRadiusMm, 6);
   expect(pieceOf(edged, 8).longEdgeMm).toBeCloseTo(25, 4);
 });
 
 test('a strip that is there gives the hole', () => {
-  const outer = planned(cup).rings[8]!.gives!.outerMm;
+  const outer = planned(cup).rings[8]!.gives!.outerRadiusMm;
   const stripped = after(cup, edit.cutTo(8, { stripWidthMm: mm(22) }));
-  const { outerMm, innerMm } = stripped.rings[8]!.fixed!;
-  expect(outerMm).toBeCloseTo(outer, 9);
+  const { outerRadiusMm, innerRadiusMm } = stripped.rings[8]!.fixed!;
+  expect(outerRadiusMm).toBeCloseTo(outer, 9);
   // The strip is as wide as from flat to flat: Ro − Ri·cos(π/N).
-  expect(outerMm - innerMm * Math.cos(Math.PI / 24)).toBeCloseTo(22, 4);
+  expect(outerRadiusMm - innerRadiusMm * Math.cos(Math.PI / 24)).toBeCloseTo(22, 4);
   expect(pieceOf(stripped, 8).widthMm).toBeCloseTo(22, 4);
 });
 

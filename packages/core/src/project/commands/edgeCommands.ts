@@ -32,18 +32,27 @@ export const cutTo = (index: number, size: SawSize): Command => ({
     const now = made.ok ? made.value.gives : need;
     const { making } = draft.rings[index]!;
     const sawn = (outer: number, inner: number): number | null => {
-      const ring = makeRing(making, { heightMm: need.heightMm, outerMm: mm(outer), innerMm: mm(inner) });
+      const ring = makeRing(making, {
+        heightMm: need.heightMm,
+        outerRadiusMm: mm(outer),
+        innerRadiusMm: mm(inner),
+      });
       const pieces = ring.ok ? ring.value.kinds.flatMap(({ stock }) => sawnFrom(stock)) : [];
       if (pieces.length === 0) return null;
       return Math.max(...pieces.map((piece) => ('longEdgeMm' in size ? piece.longEdgeMm : piece.widthMm)));
     };
-    if (sawn(now.outerMm, now.innerMm) === null)
+    if (sawn(now.outerRadiusMm, now.innerRadiusMm) === null)
       return wrong(index, say`Ring ${index + 1} has no mitred pieces; it is sized by its diameter.`);
-    const wide = now.outerMm - now.innerMm;
+    const wide = now.outerRadiusMm - now.innerRadiusMm;
     const found =
       'longEdgeMm' in size
         ? solved((outer) => sawn(outer, outer - wide), size.longEdgeMm, Math.max(LEAST, wide), MOST)
-        : solved((w) => sawn(now.outerMm, now.outerMm - w), size.stripWidthMm, 0.1, now.outerMm);
+        : solved(
+            (w) => sawn(now.outerRadiusMm, now.outerRadiusMm - w),
+            size.stripWidthMm,
+            0.1,
+            now.outerRadiusMm,
+          );
     if (found === null) {
       const asked = 'longEdgeMm' in size ? size.longEdgeMm : size.stripWidthMm;
       const what = 'longEdgeMm' in size ? 'long edge' : 'strip width';
@@ -51,8 +60,8 @@ export const cutTo = (index: number, size: SawSize): Command => ({
     }
     const fixed =
       'longEdgeMm' in size
-        ? { outerMm: mm(found), innerMm: mm(Math.max(0, found - wide)) }
-        : { outerMm: mm(now.outerMm), innerMm: mm(Math.max(0, now.outerMm - found)) };
+        ? { outerRadiusMm: mm(found), innerRadiusMm: mm(Math.max(0, found - wide)) }
+        : { outerRadiusMm: mm(now.outerRadiusMm), innerRadiusMm: mm(Math.max(0, now.outerRadiusMm - found)) };
     return setFixed([index], fixed).apply(draft);
   },
 });

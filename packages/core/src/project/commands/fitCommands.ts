@@ -46,7 +46,7 @@ function fittedForm(draft: Project, fit: Fit): Result<Fitted> {
   // A form no lower than any ring, so that every ring says what it gives.
   const rings = withoutForm(draft);
   if (!rings.ok) return rings;
-  const holed = rings.value.find(({ made }) => made.ok && made.value.gives.innerMm > 0);
+  const holed = rings.value.find(({ made }) => made.ok && made.value.gives.innerRadiusMm > 0);
   if (holed?.course.index === 0)
     return refuse(
       'no-floor',
@@ -113,16 +113,16 @@ function prepareRings(project: Project) {
 /** Radii that the outside may have in a ring so that the wall lies in its wood. */
 function gateOf({ made, course }: PreparedRing, draft: Project, wall: number, floorMm: number): Result<Gate> {
   if (!made.ok) return made;
-  const { outerMm, innerMm } = made.value.gives;
+  const { outerRadiusMm, innerRadiusMm } = made.value.gives;
   const { outsideMm, insideMm } = draft.allowances;
   const hollow = course.topMm > floorMm ? LEAST_HOLLOW : 1 - wall;
-  const least = wall + (innerMm > 0 ? Math.max(hollow, innerMm + insideMm) : hollow);
-  return done({ z0: course.bottomMm, z1: course.topMm, least, most: outerMm - outsideMm });
+  const least = wall + (innerRadiusMm > 0 ? Math.max(hollow, innerRadiusMm + insideMm) : hollow);
+  return done({ z0: course.bottomMm, z1: course.topMm, least, most: outerRadiusMm - outsideMm });
 }
 
 /** By how much the inside comes closer to the axis than a ring's hole and its allowance (mm). */
 function deficit({ made, course }: PreparedRing, vessel: Vessel, { allowances }: Project): number {
-  if (!made.ok || made.value.gives.innerMm === 0 || !vessel.inside) return 0;
+  if (!made.ok || made.value.gives.innerRadiusMm === 0 || !vessel.inside) return 0;
   const { least } = extremes(vessel.inside, course.bottomMm, course.topMm);
-  return Math.max(0, made.value.gives.innerMm + allowances.insideMm - least);
+  return Math.max(0, made.value.gives.innerRadiusMm + allowances.insideMm - least);
 }

@@ -10,7 +10,7 @@ import { setFixed } from './ringCommands.js';
  */
 export const fixSizes = (
   rings: Rings,
-  change: { readonly outerMm?: Mm; readonly innerMm?: Mm } = {},
+  change: { readonly outerRadiusMm?: Mm; readonly innerRadiusMm?: Mm } = {},
 ): Command => ({
   label: `Fixed size of ${named(rings)}`,
   apply(draft) {
@@ -19,7 +19,10 @@ export const fixSizes = (
     for (const index of rings) {
       const { made, need } = prepared.value.rings[index]!;
       const now = made.ok ? made.value.gives : need;
-      const size = draft.rings[index]!.fixed ?? { outerMm: mm(now.outerMm), innerMm: mm(now.innerMm) };
+      const size = draft.rings[index]!.fixed ?? {
+        outerRadiusMm: mm(now.outerRadiusMm),
+        innerRadiusMm: mm(now.innerRadiusMm),
+      };
       setFixed([index], { ...size, ...change }).apply(draft);
     }
     return undefined;

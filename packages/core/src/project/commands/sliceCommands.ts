@@ -37,8 +37,8 @@ export const sliceFromBoards = (stock: readonly Thickness[]): Command => ({
     return sliced(draft, (runMm, fromMm, bounded, vessel) => {
       const wood = (above: number, heightMm: number) => {
         const course = { index: 0, bottomMm: mm(fromMm + above), topMm: mm(fromMm + above + heightMm) };
-        const { outerMm, innerMm } = needOf(wallBand(vessel, course), course, allowances);
-        return (outerMm ** 2 - innerMm ** 2) * heightMm;
+        const { outerRadiusMm, innerRadiusMm } = needOf(wallBand(vessel, course), course, allowances);
+        return (outerRadiusMm ** 2 - innerRadiusMm ** 2) * heightMm;
       };
       const chosen = slicesFromBoards(runMm, left, wood);
       if (!chosen.ok) return chosen;

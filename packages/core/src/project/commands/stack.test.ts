@@ -123,13 +123,13 @@ describe('the stack', () => {
   test('an inserted ring follows the form, a duplicated one keeps what it gives; neither was measured', () => {
     const made = after(
       cup,
-      edit.setFixed([8], { outerMm: mm(90), innerMm: mm(60) }),
+      edit.setFixed([8], { outerRadiusMm: mm(90), innerRadiusMm: mm(60) }),
       edit.setMeasured([8], { heightMm: mm(17) }),
     );
     const inserted = after(made, edit.insertRing(8, 'above')).rings[9]!;
     const doubled = after(made, edit.duplicateRings([8])).rings[9]!;
     expect([inserted.fixed, inserted.measured]).toEqual([undefined, undefined]);
-    expect([doubled.fixed, doubled.measured]).toEqual([{ outerMm: 90, innerMm: 60 }, undefined]);
+    expect([doubled.fixed, doubled.measured]).toEqual([{ outerRadiusMm: 90, innerRadiusMm: 60 }, undefined]);
   });
 });
 
@@ -149,19 +149,19 @@ describe('measured and fixed', () => {
     const made = after(
       cup,
       edit.setMeasured([8], { diameterMm: mm(150) }),
-      edit.setFixed([9], { outerMm: mm(80), innerMm: mm(55) }),
+      edit.setFixed([9], { outerRadiusMm: mm(80), innerRadiusMm: mm(55) }),
     );
     const prepared = prepare(made);
     const gives = (i: number) =>
       prepared.ok && prepared.value.rings[i]!.made.ok && prepared.value.rings[i]!.made.value.gives;
     const planned = prepare(cup);
     const need = planned.ok ? planned.value.rings[8]!.need : null;
-    const width = need!.outerMm - need!.innerMm * Math.cos(Math.PI / 24);
+    const width = need!.outerRadiusMm - need!.innerRadiusMm * Math.cos(Math.PI / 24);
     expect(gives(8)).toMatchObject({
-      outerMm: 75,
-      innerMm: expect.closeTo((75 - width) / Math.cos(Math.PI / 24), 9),
+      outerRadiusMm: 75,
+      innerRadiusMm: expect.closeTo((75 - width) / Math.cos(Math.PI / 24), 9),
     });
-    expect(gives(9)).toMatchObject({ outerMm: 80, innerMm: 55 });
+    expect(gives(9)).toMatchObject({ outerRadiusMm: 80, innerRadiusMm: 55 });
   });
 
   test('several rings are fixed each at its own size; a change goes to all of them', () => {
@@ -169,9 +169,9 @@ describe('measured and fixed', () => {
     const own = (i: number) => prepared.ok && prepared.value.rings[i]!.need;
     const fixed = after(cup, edit.fixSizes([8, 9])).rings;
     for (const i of [8, 9]) expect({ ...own(i) }).toMatchObject({ ...fixed[i]!.fixed });
-    const narrow = after(cup, edit.fixSizes([8, 9], { innerMm: mm(40) })).rings;
+    const narrow = after(cup, edit.fixSizes([8, 9], { innerRadiusMm: mm(40) })).rings;
     expect([8, 9].map((i) => narrow[i]!.fixed)).toEqual(
-      [8, 9].map((i) => ({ outerMm: fixed[i]!.fixed!.outerMm, innerMm: 40 })),
+      [8, 9].map((i) => ({ outerRadiusMm: fixed[i]!.fixed!.outerRadiusMm, innerRadiusMm: 40 })),
     );
   });
 });

@@ -24,8 +24,8 @@ describe('a ring from the stash', () => {
     const { project } = change(lantern, edit.useStashed(3, stashed));
     const ring = rings(project)[3]!;
     expect(ring.made.ok && ring.made.value.gives).toEqual({
-      outerMm: segment!.gives!.outerMm,
-      innerMm: expect.closeTo(segment!.gives!.innerMm, 6),
+      outerRadiusMm: segment!.gives!.outerRadiusMm,
+      innerRadiusMm: expect.closeTo(segment!.gives!.innerRadiusMm, 6),
     });
     expect(project.rings[3]!.heightMm).toBe(cup.rings[8]!.heightMm);
     expect(project.palette.map(({ wood }) => wood)).toContain('purpleheart');

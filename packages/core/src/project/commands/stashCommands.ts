@@ -28,9 +28,18 @@ function keysFor(draft: Project, species: readonly string[]): string[] {
 export const useStashed = (index: number, stashed: StashedRing): Command => ({
   label: `“${stashed.name}” from the stash as ring ${index + 1}`,
   apply(draft) {
-    const { item, name, outerMm, innerMm, heightMm, species, of } = stashed;
+    const { item, name, outerRadiusMm, innerRadiusMm, heightMm, species, of } = stashed;
     const ring = draft.rings[index]!;
-    ring.making = { way: 'stock', item, name, outerMm, innerMm, heightMm, species: [...species], of };
+    ring.making = {
+      way: 'stock',
+      item,
+      name,
+      outerRadiusMm,
+      innerRadiusMm,
+      heightMm,
+      species: [...species],
+      of,
+    };
     ring.woods = keysFor(draft, species);
     ring.heightMm = heightMm;
     delete ring.fixed;
@@ -51,7 +60,7 @@ const alone = (slice: SawnMaking): SawnMaking =>
 export function asStashed(
   project: Project,
   index: number,
-  gives: { readonly outerMm: number; readonly innerMm: number },
+  gives: { readonly outerRadiusMm: number; readonly innerRadiusMm: number },
   item: string,
   name: string,
 ): StashedRing | null {
@@ -62,8 +71,8 @@ export function asStashed(
   return {
     item,
     name,
-    outerMm: gives.outerMm as StashedRing['outerMm'],
-    innerMm: gives.innerMm as StashedRing['innerMm'],
+    outerRadiusMm: gives.outerRadiusMm as StashedRing['outerRadiusMm'],
+    innerRadiusMm: gives.innerRadiusMm as StashedRing['innerRadiusMm'],
     heightMm: ring.measured?.heightMm ?? ring.heightMm,
     species: ring.woods.map((key) => wood.get(key)!),
     of: bodyOf(ring.making) === null ? ring.making : alone(ring.making),

@@ -51,7 +51,7 @@ function stepsLeft(draft: Project, order: Rings, radiusMm: Mm): Said | undefined
   const steps = order.slice(1).flatMap((index, i) => {
     const [lower, upper] = [rings[order[i]!]!, rings[index]!];
     if (index !== order[i]! + 1 || !lower.made.ok || !upper.made.ok) return [];
-    const radius = Math.min(lower.wall.outerMm, upper.wall.outerMm);
+    const radius = Math.min(lower.wall.outerRadiusMm, upper.wall.outerRadiusMm);
     const step = stepAtJoint(
       { made: lower.made.value, turn: lower.turn },
       { made: upper.made.value, turn: upper.turn },
@@ -84,8 +84,8 @@ export const alternateHands = (rings: Rings): Command => ({
         ...draft.rings[other]!.fixed,
       }));
       draft.rings[index]!.fixed = {
-        outerMm: mm(Math.max(...sizes.map(({ outerMm }) => outerMm))),
-        innerMm: mm(Math.min(...sizes.map(({ innerMm }) => innerMm))),
+        outerRadiusMm: mm(Math.max(...sizes.map(({ outerRadiusMm }) => outerRadiusMm))),
+        innerRadiusMm: mm(Math.min(...sizes.map(({ innerRadiusMm }) => innerRadiusMm))),
       };
     });
     return { note: 'Each pair of rings has one size now, so that both hands of a strip are used.' };

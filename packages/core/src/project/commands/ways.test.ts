@@ -156,7 +156,8 @@ test('staves lean like the wall: their cone holds it with less wood than upright
   const [u, l] = [upright, leaning].map((project) => rings(project)[6]!);
   if (!u!.made.ok || !l!.made.ok) throw new Error('ring');
   expect(l!.made.value.lean).toBeGreaterThan(0.2);
-  const width = ({ gives }: { gives: { outerMm: number; innerMm: number } }) => gives.outerMm - gives.innerMm;
+  const width = ({ gives }: { gives: { outerRadiusMm: number; innerRadiusMm: number } }) =>
+    gives.outerRadiusMm - gives.innerRadiusMm;
   expect(width(l!.made.value)).toBeLessThan(width(u!.made.value));
   expect(planned(leaning).checks.map(({ code }) => code)).not.toContain('too-narrow');
 });
