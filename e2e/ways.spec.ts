@@ -179,14 +179,14 @@ test('slices of a thick ring are linked: one is painted and all follow, each kee
   await bar(page).getByLabel('Made as').selectOption('Slices of a thick ring');
   await expect(bar(page)).toContainText('Slices of one thick ring: 8, 9, 10, 11');
   await ring(page, 9).click();
-  await type(page, 'Turn, in segments', '1/4');
+  await type(page, 'Turn', '3.75°');
   await page.getByRole('button', { name: 'Purpleheart' }).click();
   await page.getByRole('button', { name: 'Whole of ring 9' }).click();
   for (const number of [8, 11]) {
     const row = page.locator(`[data-ring="${number}"]`);
     await expect(row).toHaveAttribute('data-woods', 'purpleheart 24');
   }
-  await expect(page.getByRole('textbox', { name: 'Turn, in segments, of ring 9' })).toHaveValue(
+  await expect(page.getByRole('textbox', { name: 'Turn, in segments or degrees, of ring 9' })).toHaveValue(
     '0.25 = 3.75°',
   );
   const sheet = await plan(page, 8);

@@ -70,7 +70,6 @@ export type { RingPlan } from './lumber/ringPlan.js';
 export { changesSaved, type Setup, type Stop, setupSteps, setupsOf } from './lumber/setups.js';
 export { afterCutting, splitBoard } from './lumber/splitBoard.js';
 export { CUTTING_SAID, type StripListRow, sayContents, stripRows } from './lumber/stripRows.js';
-export { turnSaid } from './lumber/turns.js';
 export type { Made, PieceKind } from './making/contract.js';
 export { FIGURE_NAMES, type Figure, type FigureKey } from './making/figures.js';
 export { partsFromDegrees } from './making/flat/parts.js';
@@ -96,6 +95,7 @@ export { divisors, thicknessesOf } from './making/spaced/params.js';
 export { compoundAngles } from './making/staved/staved.js';
 export { cautionsOf, type Step, setOf, TOOLS, type Tool } from './making/step.js';
 export { mitred, type Stock } from './making/stock.js';
+export { turnOf } from './making/turnOf.js';
 export { slicesOf } from './making/twisted/twisted.js';
 export {
   editableLength,
@@ -107,7 +107,7 @@ export {
   UNIT_SYSTEMS,
   type UnitSystem,
 } from './measure/format.js';
-export { parseLength } from './measure/parse.js';
+export { parseLength, readNumber } from './measure/parse.js';
 export { degrees, type Mm, mm, type Rad, rad } from './measure/quantity.js';
 export { done, type Reason, type Result, refuse, refused } from './measure/reason.js';
 export type { ReasonCode } from './measure/reasonCodes.js';
@@ -126,6 +126,7 @@ export {
   shownIn,
   type Unit,
 } from './measure/said.js';
+export { parseTurn, segmentsSaid, type Turn, turnSaid } from './measure/turn.js';
 export { boardFeet, imperialPints, litres, usPints } from './measure/volume.js';
 export {
   type Block,

@@ -14,6 +14,7 @@ import { RingActions } from './RingActions.js';
 import { SlantedBands } from './SlantedBands.js';
 import { SliceDialog } from './SliceDialog.js';
 import { StashDialog } from './StashDialog.js';
+import { TurnField } from './TurnField.js';
 import { shared, useTargets } from './targets.js';
 import { WayControls } from './ways/controls.js';
 
@@ -84,12 +85,7 @@ export function SelectionBar() {
         value={shared(chosen.map(({ heightMm }) => heightMm))}
         onChange={(heightMm) => go(edit.setRingHeight(targets, heightMm))}
       />
-      <NumberField
-        label="Turn, in segments"
-        className="w-20"
-        value={shared(chosen.map(({ turn }) => turn))}
-        onChange={(turn) => go(edit.setTurn(targets, turn))}
-      />
+      <TurnField targets={targets} />
       <BondChoice targets={targets} rings={rings} />
       <RingActions selected={selected} />
       <SliceDialog />

@@ -32,7 +32,7 @@ describe('the selection bar', () => {
     store.dispatch(selectRings([6, 7]));
     expect(await screen.findByText('2 rings')).toBeTruthy();
     await type('Segments', '36');
-    await type('Turn, in segments', '1/4');
+    await type('Turn', '2.5°');
     expect(counts(project().rings).slice(5, 9)).toEqual([24, 36, 36, 24]);
     expect(
       project()
@@ -87,7 +87,7 @@ describe('the selection bar', () => {
     ['Segments', '2', /Segment count is 2/],
     ['Segments', '12.5', /Segment count is 12.5/],
     ['Segments', 'many', /“many” is not a number/],
-    ['Turn, in segments', '1/0', /is not a number/],
+    ['Turn', '1/0', /is not a turn; write it in segments, like 0.5 or 1\/2, or in degrees/],
     ['Ring height', '-3/4', /Ring height is −3\/4"; it has to be a length from 1\/64" to 11 13\/16"/],
   ])('%s “%s” is refused beside the field and changes nothing', async (label, text, sentence) => {
     const { store, project } = showWith(<SelectionBar />);

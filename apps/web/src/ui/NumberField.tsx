@@ -1,17 +1,9 @@
-import { type Result, refuse, type Said, sentenceIn, trimZeros } from '@fellside/core';
+import { type Result, readNumber, refuse, type Said, sentenceIn, trimZeros } from '@fellside/core';
 import { useState } from 'react';
 import { unitsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { Field } from './Field.js';
 import { TextEntry } from './TextEntry.js';
-
-/** Reads a number that may be written as a fraction: `1/2`, `0.5`, `0,5`. */
-function numberFrom(text: string): number | null {
-  const fraction = /^(-?\d+)\s*\/\s*(\d+)$/.exec(text.trim());
-  if (fraction) return Number(fraction[2]) === 0 ? null : Number(fraction[1]) / Number(fraction[2]);
-  const plain = text.trim().replace(',', '.');
-  return /^-?(\d+\.?\d*|\.\d+)$/.test(plain) ? Number(plain) : null;
-}
 
 /** A plain number; `value` null shows that several values stand behind it. */
 export function NumberField({ label, value, unit = '', onChange, className = 'w-full' }: NumberFieldProps) {
@@ -19,7 +11,7 @@ export function NumberField({ label, value, unit = '', onChange, className = 'w-
   const [problem, setProblem] = useState<Said>();
   const text = value === null ? '' : trimZeros(value.toFixed(4));
   const read = (typed: string): Result<unknown> => {
-    const number = numberFrom(typed);
+    const number = readNumber(typed);
     return number === null
       ? refuse('web:not-a-number', label, `“${typed.trim()}” is not a number.`)
       : onChange(number);

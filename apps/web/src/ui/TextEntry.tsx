@@ -76,4 +76,5 @@ export interface TextEntryProps extends ControlProps {
   /** Up (1) or down (−1) was pressed: goes to the field above or below. */
   readonly onWalk?: (step: number) => void;
   readonly className?: string;
+  readonly title?: string;
 }

@@ -3,8 +3,9 @@ import type { Figure } from '../making/figures.js';
 import type { RingMaking } from '../making/registry.js';
 import type { Step } from '../making/step.js';
 import type { Warning } from '../making/warnings.js';
-import type { Mm, Rad } from '../measure/quantity.js';
+import type { Mm } from '../measure/quantity.js';
 import type { Reason } from '../measure/reason.js';
+import type { Turn } from '../measure/turn.js';
 import type { RingNeed } from '../ring/need.js';
 import type { Band } from '../ring/overlap.js';
 import type { Reach } from '../ring/reach.js';
@@ -29,7 +30,7 @@ export interface RingPlan {
   readonly need: RingNeed;
   readonly gives: Band | null;
   /** How it is turned from the index mark, counter-clockwise from above: in its segments, and as an angle. */
-  readonly turn: { readonly segments: number; readonly angle: Rad };
+  readonly turn: Turn;
   /** Whether its size stands, whatever the form asks for: pieces cut, or the ring made and measured. */
   readonly fixed: boolean;
   readonly cornerMm: Mm;

@@ -2,8 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { editableLength, formatAngle, formatLength, UNIT_SYSTEMS } from './format.js';
 import { parseLength } from './parse.js';
-import { fromDegrees, mm } from './quantity.js';
+import { fromDegrees, mm, rad } from './quantity.js';
 import { forZod, fromZod, plain, quantitiesOf, say, sayList, sayMm, sayRad, sentenceIn } from './said.js';
+import { parseTurn, turnSaid } from './turn.js';
 import { BOARD_FOOT, boardFeet } from './volume.js';
 
 const read = (text: string, system: (typeof UNIT_SYSTEMS)[number] = 'inch-fraction') => {
@@ -89,3 +90,28 @@ test('a board foot is 2.359 737 × 10⁻³ m³ (NIST SP 811, Appendix B, from me
 });
 
 test('NaN is a programmer’s mistake and throws', () => expect(() => mm(Number.NaN)).toThrow(/not a length/));
+
+describe('a turn', () => {
+  test.each([
+    ['1/2', 0.5],
+    ['½', 0.5],
+    ['0,25', 0.25],
+    ['-1 1/2', -1.5],
+  ])('“%s” is in segments', (text, segments) => {
+    expect(parseTurn(text)).toEqual({ ok: true, value: segments });
+  });
+  test.each([
+    ['7.5°', Math.PI / 24],
+    ['7 1/2 deg', Math.PI / 24],
+    ['-90 degrees', -Math.PI / 2],
+  ])('“%s” is an angle', (text, angle) => {
+    expect(parseTurn(text)).toEqual({ ok: true, value: { angle: expect.closeTo(angle, 12) } });
+  });
+  test.each(['', '1/0', 'half', '7.5"', '°'])('“%s” is refused', (text) => {
+    expect(parseTurn(text)).toMatchObject({ ok: false, reasons: [{ code: 'not-a-turn' }] });
+  });
+  test('half a segment of 24, and none', () => {
+    expect(turnSaid({ segments: 0.5, angle: rad(Math.PI / 24) })).toBe('½ = 7.5°');
+    expect(turnSaid({ segments: 0, angle: rad(0) })).toBe('0');
+  });
+});

@@ -35,6 +35,13 @@ function numberOf(text: string): number | null {
   return Number(under) === 0 ? null : Number(whole ?? 0) + Number(over) / Number(under);
 }
 
+/** A plain number as a person writes it: `0.5`, `0,5`, `1/2`, `½`, `1 1/2`, `-2`; null where it is none. */
+export function readNumber(text: string): number | null {
+  const given = plain(text);
+  const value = numberOf(given.replace(/^-/, ''));
+  return value === null || !Number.isFinite(value) ? null : given.startsWith('-') ? -value : value;
+}
+
 const TERM = /^(.*?)\s*(mm|cm|inches|inch|in|"|')?$/;
 
 /**

@@ -53,6 +53,7 @@ const REASONS = [
   'no-wall',
   'not-a-length',
   'not-a-project',
+  'not-a-turn',
   'not-json',
   'not-neighbours',
   'off-the-slice',

@@ -1,8 +1,9 @@
 import { type Vessel, vesselOf } from '../form/vessel.js';
 import type { Made } from '../making/contract.js';
-import { makeRing, pitchOf } from '../making/registry.js';
+import { makeRing } from '../making/registry.js';
+import { turnOf } from '../making/turnOf.js';
 import { remembered, rememberedWhenFrozen } from '../measure/memo.js';
-import { mm, type Rad, rad } from '../measure/quantity.js';
+import { mm, type Rad } from '../measure/quantity.js';
 import { done, type Result } from '../measure/reason.js';
 import type { Band } from '../ring/overlap.js';
 import { onAxis, reachesOf } from '../ring/reach.js';
@@ -106,7 +107,7 @@ export function stackUp(project: Stacking): Result<Prepared> {
 const prepareRing = remembered((sized: SizedRing, members: readonly SizedRing[]): PreparedRing => {
   const { ring, course, stands, reaches, wall, foot, need, size, along } = sized;
   const standing = { ring, course, stands, reaches };
-  const turn = rad(ring.turn * pitchOf(ring.making));
+  const turn = turnOf(ring).angle;
   const made = makeRing(ring.making, withBody(sized, size, members));
   const wallAlong = made.ok && made.value.lean !== 0 ? along(made.value.lean) : wall;
   return { ...standing, wall, wallAlong, foot, need, made, turn };

@@ -2,6 +2,7 @@ import {
   edit,
   MAKINGS,
   mm,
+  parseTurn,
   type Result,
   segmentsOf,
   trimZeros,
@@ -91,16 +92,16 @@ export function TurnCell(row: LedgerRing) {
   const { turn } = row.prepared.ring;
   const shown = turnSaid({ segments: turn, angle: row.prepared.turn });
   const read = (text: string): Result<unknown> => {
-    const value = text.trim() === '1/2' ? 0.5 : Number(text.trim() || Number.NaN);
-    return Number.isFinite(value)
-      ? dispatch(editPiece(edit.setTurn(dispatch(rowTargets(indexOf(row))), value)))
-      : dispatch(refusedEntry(`“${text.trim()}” is not a number of segments; write it like 0.5 or 1/2.`));
+    const given = parseTurn(text);
+    return given.ok
+      ? dispatch(editPiece(edit.setTurn(dispatch(rowTargets(indexOf(row))), given.value)))
+      : dispatch(refusedEntry(given.reasons[0]!.message));
   };
   return (
     <Cell
       column="turn"
       ring={indexOf(row)}
-      label="Turn, in segments,"
+      label="Turn, in segments or degrees,"
       shown={shown}
       editable={trimZeros(turn.toFixed(4))}
       read={read}

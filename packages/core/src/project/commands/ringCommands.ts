@@ -1,4 +1,6 @@
 import { groupsOf, usuallySanded } from '../../making/registry.js';
+import { segmentsIn } from '../../making/turnOf.js';
+import type { Rad } from '../../measure/quantity.js';
 import { type Bond, turnIn } from '../../ring/bond.js';
 import type { Sanded } from '../../ring/sanded.js';
 import type { Ring } from '../schema.js';
@@ -29,11 +31,11 @@ export const setMeasured = (rings: Rings, change: NonNullable<Ring['measured']>)
   }),
 });
 
-/** Rotation about the axis, in segments. */
-export const setTurn = (rings: Rings, turn: number): Command => ({
+/** Rotation about the axis: in segments, or as an angle, which is each ring's own share of a segment. */
+export const setTurn = (rings: Rings, turn: number | { readonly angle: Rad }): Command => ({
   label: `Turn of ${named(rings)}`,
   apply: each(rings, (ring) => {
-    ring.turn = turn;
+    ring.turn = typeof turn === 'number' ? turn : segmentsIn(turn.angle, ring.making);
     return undefined;
   }),
 });
