@@ -138,6 +138,16 @@ export function piecesBetween(curve: Curve, z0: number, z1: number): readonly Cu
   return curve.pieces.slice(first, end);
 }
 
+/** Whether two curves are the very same between two heights. */
+export function sameCurve(a: Curve, b: Curve, z0: number, z1: number): boolean {
+  const [these, those] = [piecesBetween(a, z0, z1), piecesBetween(b, z0, z1)];
+  return these.length === those.length && these.every((piece, i) => samePiece(piece, those[i]!));
+}
+
+const samePiece = (a: CurvePiece, b: CurvePiece): boolean =>
+  a === b ||
+  (a.z0 === b.z0 && a.z1 === b.z1 && a.r0 === b.r0 && a.r1 === b.r1 && a.d0 === b.d0 && a.d1 === b.d1);
+
 /** Heights where a piece has a slope: the roots of a quadratic. A monotone piece is nowhere level inside it. */
 function turningHeights(piece: CurvePiece, slope: number): number[] {
   const { z0, z1 } = piece;

@@ -2,7 +2,7 @@ import { rememberedWhenFrozen } from '../measure/memo.js';
 import { done, type Reason, type Result, refuse, refused } from '../measure/reason.js';
 import { say, sayMm } from '../measure/said.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
-import { type Curve, curveThrough, pieceRadius, piecesBetween, radiusAt, topOf } from './curve.js';
+import { type Curve, curveThrough, pieceRadius, piecesBetween, radiusAt, sameCurve, topOf } from './curve.js';
 import { hollowOf } from './hollow.js';
 import { insideOrder, outsideOrder, wallOrder } from './order.js';
 import { type Cap, capOf, recessReasons } from './recess.js';
@@ -39,6 +39,25 @@ export function solidSomewhere(
 ): boolean {
   return from < hollowFromMm - SAME_LENGTH || Math.min(to, heightMm) > hollowToMm + SAME_LENGTH;
 }
+
+/** Whether two forms are the very same between two heights, whatever they are above and below. */
+export function sameBetween(a: Vessel, b: Vessel, from: number, to: number): boolean {
+  if (a === b) return true;
+  const within = (z: number) => Math.min(Math.max(z, from), to);
+  return (
+    within(a.heightMm) === within(b.heightMm) &&
+    within(a.hollowFromMm) === within(b.hollowFromMm) &&
+    within(a.hollowToMm) === within(b.hollowToMm) &&
+    sameRecess(a.recess, b.recess, from) &&
+    sameCurve(a.outside, b.outside, from, to) &&
+    (a.inside === null || b.inside === null ? a.inside === b.inside : sameCurve(a.inside, b.inside, from, to))
+  );
+}
+
+/** Recesses that end below a height are nothing there. */
+const sameRecess = (a: Cap | null, b: Cap | null, from: number): boolean =>
+  Math.max(a?.depthMm ?? 0, b?.depthMm ?? 0) <= from ||
+  (a?.depthMm === b?.depthMm && a?.radiusMm === b?.radiusMm);
 
 /** Height up to which the piece can be filled: the lip of the body. */
 export const brimOf = ({ lidMm, hollowToMm }: Vessel): number =>

@@ -26,7 +26,7 @@ export function finishedVolumes(
   const byWood = new Map<string, number>();
   const add = (wood: string, volume: number) => byWood.set(wood, (byWood.get(wood) ?? 0) + volume);
   rings.forEach((prepared, i) => {
-    for (const [wood, volume] of leftInRing(plans[i]!, prepared, vessel, cuts)) add(wood, volume);
+    for (const [wood, volume] of leftInRing(plans[i]!, prepared, cuts)) add(wood, volume);
   });
   for (const band of bands) add(woodOf.get(band.slant.wood)!, leftInBand(band, vessel, cuts));
   return byWood;
@@ -38,8 +38,8 @@ const leftInBand = remembered(
 
 /** What is left of one ring, by wood; the same as before as long as the ring is. */
 const leftInRing = remembered(
-  ({ pieces }: RingPlan, prepared: PreparedRing, vessel: Vessel, cuts: Cuts): ReadonlyMap<string, number> => {
-    const { made } = prepared;
+  ({ pieces }: RingPlan, prepared: PreparedRing, cuts: Cuts): ReadonlyMap<string, number> => {
+    const { made, vessel } = prepared;
     if (!made.ok) return new Map();
     const full = fullVolume(prepared, made.value, vessel);
     const first = pieces[0]?.wood;

@@ -46,6 +46,16 @@ describe('what an edit does not touch stays the very same', () => {
     const moved = after(cup, edit.moveEdge(6, ringsOf(cup)[6]!.course.topMm + 0.3));
     expect(changed(ringsOf(cup), ringsOf(moved))).toEqual([6, 7]);
   });
+  test('a lip that is moved leaves the rings of the form below the points beside it', () => {
+    const top = cup.form.points.length - 1;
+    const moved = after(cup, edit.setPoint(top, { radiusMm: mm(cup.form.points[top]!.radiusMm + 1) }));
+    const anew = changed(ringsOf(cup), ringsOf(moved));
+    // A slope hangs on the points beside it, so pieces of the curve change as far as two points away; the wall is square to it.
+    const bentFrom = cup.form.points[top - 2]!.heightMm - 20;
+    expect(anew.length).toBeGreaterThan(0);
+    expect(anew.length).toBeLessThan(cup.rings.length);
+    for (const index of anew) expect(ringsOf(cup)[index]!.course.topMm).toBeGreaterThan(bentFrom);
+  });
   test('there and back again is the ring that was there', () => {
     const wider = after(cup, edit.setPoint(2, { radiusMm: mm(cup.form.points[2]!.radiusMm + 1) }));
     const first = ringsOf(cup).map(({ made }) => made);
@@ -65,6 +75,8 @@ test('a plan after many edits is the plan of the same document worked out from n
       edit.setPaletteWood(now.palette[0]!.key, 'american-beech'),
       edit.duplicateRings([0]),
       edit.setFormHeight(mm(now.form.points.at(-1)!.heightMm)),
+      edit.setPoint(now.form.points.length - 1, { radiusMm: mm(now.form.points.at(-1)!.radiusMm - 0.7) }),
+      edit.setPoint(0, { radiusMm: mm(now.form.points[0]!.radiusMm + 0.9) }),
       edit.moveRings([0], Math.min(3, last)),
     ];
     for (const one of edits) {

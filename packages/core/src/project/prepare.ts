@@ -105,8 +105,8 @@ export function stackUp(project: Stacking): Result<Prepared> {
 
 /** A ring with all that is sawn from one glue-up with it; of most rings only itself. */
 const prepareRing = remembered((sized: SizedRing, members: readonly SizedRing[]): PreparedRing => {
-  const { ring, course, stands, reaches, wall, foot, need, size, along } = sized;
-  const standing = { ring, course, stands, reaches };
+  const { ring, vessel, course, stands, reaches, wall, foot, need, size, along } = sized;
+  const standing = { ring, vessel, course, stands, reaches };
   const turn = turnOf(ring).angle;
   const made = makeRing(ring.making, withBody(sized, size, members));
   const wallAlong = made.ok && made.value.lean !== 0 ? along(made.value.lean) : wall;

@@ -1,6 +1,6 @@
 import { radiusAt } from '../form/curve.js';
 import { recessAt } from '../form/recess.js';
-import { insideAt, type Vessel } from '../form/vessel.js';
+import { insideAt, sameBetween, type Vessel } from '../form/vessel.js';
 import { ringAsMeasured } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
@@ -24,6 +24,8 @@ export interface Standing {
 /** A ring with the size that it is made to. */
 export interface SizedRing extends Standing {
   readonly ring: Ring;
+  /** A form that is, where the ring lies, the very one of the piece: the one in which the ring was sized. */
+  readonly vessel: Vessel;
   /** The turned wall in this ring, without allowance. */
   readonly wall: Band;
   /** The turned wall where the ring stands on what is below it. */
@@ -39,7 +41,7 @@ export interface SizedRing extends Standing {
 /** A ring's height as it stands in the stack: as measured, else as planned (mm). */
 export const heightOf = (ring: Ring) => ring.measured?.heightMm ?? ring.heightMm;
 
-/** Sizes a ring; the same as before as long as it stands as it did in the same vessel. */
+/** Sizes a ring; the same as before as long as it stands as it did and the form is the same where it lies. */
 export function sizeRing(
   ring: Ring,
   standing: Standing,
@@ -47,19 +49,34 @@ export function sizeRing(
   allowances: Project['allowances'],
 ): SizedRing {
   const last = sizedBefore.get(ring);
-  if (last && last.vessel === vessel && sameAllowances(last.allowances, allowances)) {
-    if (sameStanding(last.sized, standing)) return last.sized;
-  }
+  if (
+    last &&
+    sameAllowances(last.allowances, allowances) &&
+    sameStanding(last.sized, standing) &&
+    sameWhereItLies(last.sized, vessel)
+  )
+    return last.sized;
   const sized = sizedRing(ring, standing, vessel, allowances);
-  if (Object.isFrozen(ring)) sizedBefore.set(ring, { vessel, allowances, sized });
+  if (Object.isFrozen(ring)) sizedBefore.set(ring, { allowances, sized });
   return sized;
 }
 
 /** Sizes that rings had when they were last worked out. */
 const sizedBefore = new WeakMap<
   Ring,
-  { readonly vessel: Vessel; readonly allowances: Project['allowances']; readonly sized: SizedRing }
+  { readonly allowances: Project['allowances']; readonly sized: SizedRing }
 >();
+
+/** Whether a form is, where a ring lies and stands, the one that it was sized in. */
+function sameWhereItLies({ vessel: last, stands, reaches }: SizedRing, vessel: Vessel): boolean {
+  if (last === vessel) return true;
+  let [from, to] = [stands.bottomMm as number, stands.topMm as number];
+  for (const { fromMm, toMm } of reaches) {
+    from = Math.min(from, fromMm);
+    to = Math.max(to, toMm);
+  }
+  return sameBetween(last, vessel, from, to) && to <= vessel.heightMm;
+}
 
 const sameAllowances = (a: Project['allowances'], b: Project['allowances']): boolean =>
   a.outsideMm === b.outsideMm && a.insideMm === b.insideMm;
@@ -101,6 +118,7 @@ function sizedRing(
   };
   return {
     ring,
+    vessel,
     ...standing,
     wall,
     foot: wallAtHeight(vessel, stands.bottomMm),
@@ -122,7 +140,7 @@ function aboveForm(
 ): SizedRing {
   const wall = wallAtHeight(vessel, vessel.heightMm);
   const need: RingNeed = { ...allowed(wall, allowances), heightMm: heightOf(ring) };
-  return { ring, ...standing, wall, foot: wall, need, size: sizeOf(ring, need), along: () => wall };
+  return { ring, vessel, ...standing, wall, foot: wall, need, size: sizeOf(ring, need), along: () => wall };
 }
 
 /**
