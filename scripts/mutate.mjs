@@ -1,5 +1,5 @@
 // npm run mutate [-- folder …] [--of N]: how many changes to the code of a folder of packages/core/src the unit tests of
-// that folder notice (all folders where none is named). Takes hours for all; --of 8 tries every eighth block of lines, which
+// that folder notice (all folders where none is named). Takes hours for all; --of 8 tries every eighth pair of lines, which
 // is an estimate. Not part of npm test. Reports are in reports/mutation.
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -29,9 +29,9 @@ if (unknown.length > 0) {
 }
 
 /** Lines that are tried or left together. */
-const BLOCK = 8;
+const BLOCK = 2;
 
-/** What of a folder is changed: all of it, or every `of`th block of its lines, one file's blocks beginning where the last one's ended. */
+/** What of a folder is changed: all of it, or every `of`th pair of its lines. */
 function changedIn(folder) {
   if (of === 1) return [`${CORE}/${folder}/**/*.ts`, `!${CORE}/**/*.test.ts`];
   const files = readdirSync(join(ROOT, CORE, folder), { recursive: true })
