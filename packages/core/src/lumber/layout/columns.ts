@@ -86,6 +86,23 @@ export function bestSawn(
   return { sawn: { stock, rips }, value, most, rips: worth };
 }
 
+/**
+ * What no answer costs less than, from any prices of the pieces that no missing piece is cheaper than: `worth` of all that
+ * is wanted, `most` that a board of each stock can be worth. σ·worth − Σ copies·max(0, σ·most − cost) over stocks with so
+ * many copies, σ the least cost/most of the others, at most 1: at prices times σ none of those is worth more than it costs
+ * (Farley, Operations Research 38, 1990), and each of the first earns at most that (Lagrange).
+ */
+export function boundAt({ stocks }: Problem, worth: number, most: readonly number[]): number {
+  const shares = stocks.flatMap(({ copies, cost }, s) =>
+    Number.isFinite(copies) || most[s] === 0 ? [] : [cost / most[s]!],
+  );
+  const sigma = Math.min(1, ...shares);
+  const earned = stocks.map(({ copies, cost }, s) =>
+    Number.isFinite(copies) ? copies * Math.max(0, sigma * most[s]! - cost) : 0,
+  );
+  return sigma * worth - earned.reduce((a, b) => a + b, 0);
+}
+
 /** Rounds of new columns at most, and by how much a column has to be better than its board costs. */
 const MOST_ROUNDS = 60;
 const BETTER = 1e-7;
@@ -131,21 +148,22 @@ export function* generated(
         ? 0
         : Math.max(0, solved.duals[problem.kinds.flatMap(({ pieces }) => pieces).length + row] ?? 0);
     });
+    const best = problem.stocks.map((_, s) => bestSawn(problem, s, now));
     let found = 0;
-    let lagrange = worth;
     problem.stocks.forEach((stock, s) => {
-      const best = bestSawn(problem, s, now);
-      const gain = best.most - stock.cost;
-      // Lagrange: every board of this stock could be worth so much more than it costs.
-      if (gain > 0 && Number.isFinite(stock.copies)) lagrange -= gain * stock.copies;
-      else if (gain > BETTER * stock.cost) lagrange = Math.min(lagrange, (worth * stock.cost) / best.most);
-      if (best.value <= (stock.cost + rents[s]!) * (1 + BETTER) + BETTER) return;
-      const column = columnOf(problem, best.sawn);
+      const { sawn, value } = best[s]!;
+      if (value <= (stock.cost + rents[s]!) * (1 + BETTER) + BETTER) return;
+      const column = columnOf(problem, sawn);
       if (known.has(keyOf(column))) return;
       known.add(keyOf(column));
       columns.push(column);
       found++;
     });
+    const lagrange = boundAt(
+      problem,
+      worth,
+      best.map(({ most }) => most),
+    );
     if (lagrange > bound) [bound, prices] = [lagrange, now];
     yield { round, bound };
     if (found === 0) break;
