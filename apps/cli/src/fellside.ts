@@ -168,7 +168,7 @@ function readBoards(file: string, woods: readonly Species[]): Result<Board[]> {
   if (!text.ok) return text;
   const read = readBoardsCsv(text.value, woods);
   if (!read.ok) return read;
-  const { boards, wrong } = read.value;
+  const { boards, lines, wrong } = read.value;
   if (wrong.length > 0)
     return refused(
       ...wrong.map(
@@ -179,7 +179,7 @@ function readBoards(file: string, woods: readonly Species[]): Result<Board[]> {
         }),
       ),
     );
-  return done(boards.map((board, i) => ({ ...board, id: `line ${i + 2}` })));
+  return done(boards.map((board, i) => ({ ...board, id: `line ${lines[i]!}` })));
 }
 
 const shopGiven = ({ shop }: Given): Result<Shop> =>

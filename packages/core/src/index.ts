@@ -2,7 +2,7 @@ export type { MadeBlank } from './blank/contract.js';
 export { BLANKS, type BlankKind, type BlankMaking, makeBlank } from './blank/registry.js';
 export type { Check } from './check/check.js';
 export { type LayerMargin, layerMargins, marginSaid } from './check/layerMargins.js';
-export { boardsCsv, readBoardsCsv } from './exchange/boardsCsv.js';
+export { boardsCsv } from './exchange/boardsCsv.js';
 export { cutListCsv } from './exchange/cutListCsv.js';
 export { type DrawingFormat, drawingFile, type FlatDrawing } from './exchange/drawing.js';
 export { layoutDrawing } from './exchange/layoutDrawing.js';
@@ -28,6 +28,7 @@ export {
   readProjectFile,
   writeProjectFile,
 } from './exchange/projectFile.js';
+export { readBoardsCsv } from './exchange/readBoardsCsv.js';
 export { ringDrawing } from './exchange/ringDrawing.js';
 export { segmentDrawing } from './exchange/segmentDrawing.js';
 export { accountCsv, buyingCsv, layoutCsv, ringsCsv, setupsCsv, stripsCsv } from './exchange/tablesCsv.js';

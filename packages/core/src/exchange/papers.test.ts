@@ -19,9 +19,10 @@ import { DEFAULT_SHOP } from '../settings/shop.js';
 import { planned } from '../testing/pieces.js';
 import { anyBoard } from '../testing/randomBoards.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
-import { boardsCsv, readBoardsCsv } from './boardsCsv.js';
+import { boardsCsv } from './boardsCsv.js';
 import { drawingDxf, drawingSvg, type FlatDrawing } from './drawing.js';
 import { layoutDrawing } from './layoutDrawing.js';
+import { readBoardsCsv } from './readBoardsCsv.js';
 import { ringDrawing } from './ringDrawing.js';
 import { segmentDrawing } from './segmentDrawing.js';
 import { accountCsv, buyingCsv, layoutCsv, ringsCsv, setupsCsv, stripsCsv } from './tablesCsv.js';
@@ -221,7 +222,7 @@ describe('boards in files and hands', () => {
     if (!answer.ok) throw new Error('csv');
     expect(answer.value.boards).toHaveLength(1);
     expect(answer.value.wrong.map(({ line }) => line)).toEqual([3, 4, 5]);
-    expect(plain(answer.value.wrong[0]!.message)).toMatch(/Length of the board is NaN|it has to be a length/);
+    expect(plain(answer.value.wrong[0]!.message)).toMatch(/Length: “abc” is not a length/);
     expect(plain(answer.value.wrong[2]!.message)).toMatch(/Price is 0; it has to be a number from 0.01/);
   });
   test('a board split in two loses the kerf and keeps its defects with their parts', () => {

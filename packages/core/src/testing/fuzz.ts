@@ -1,10 +1,10 @@
 import { blankPlaces } from '../blank/registry.js';
 import { demoProjects } from '../demo/index.js';
-import { readBoardsCsv } from '../exchange/boardsCsv.js';
 import { readOutline } from '../exchange/outlineFile.js';
 import { readPatternFile, writePatternFile } from '../exchange/patternFile.js';
 import { PROFILE_FORMATS, readProfile, writeProfile } from '../exchange/profile/formats.js';
 import { readProjectFile, writeProjectFile } from '../exchange/projectFile.js';
+import { readBoardsCsv } from '../exchange/readBoardsCsv.js';
 import { demandsOf } from '../lumber/layout/demand.js';
 import { greedy } from '../lumber/layout/greedy.js';
 import { begun, placesOf, type RingMaking, WAYS } from '../making/registry.js';
