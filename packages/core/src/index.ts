@@ -45,11 +45,11 @@ export { type AccountRow, accountRows, type WoodShare, woodShares } from './lumb
 export {
   type Board,
   boardSchema,
+  chargedFeet,
   DEFECTS,
   type Defect,
   type NewBoard,
   newBoardSchema,
-  nominalFeet,
   replaceBoardsSchema,
   surfacedThickness,
 } from './lumber/board.js';

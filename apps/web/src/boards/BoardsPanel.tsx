@@ -1,4 +1,4 @@
-import { type Board, formatLength, mm, nominalFeet, type Species, surfacedThickness } from '@fellside/core';
+import { type Board, chargedFeet, formatLength, mm, type Species, surfacedThickness } from '@fellside/core';
 import { Pencil, Scissors, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { headClass, tableClass } from '../cuts/tables.js';
@@ -104,7 +104,7 @@ interface RowProps {
 }
 
 function Row({ board, species, scale, onEdit, onSplit, onRemove }: RowProps) {
-  const { units, prices, currency } = useApp(shopOf);
+  const { units, prices, currency, charges } = useApp(shopOf);
   const { lengthMm, widthMm, thicknessMm, surfaced, moisturePercent, note, wood } = board;
   const price = board.price ?? prices[wood];
   const name = `${species?.name ?? wood}, ${formatLength(mm(lengthMm), units)}`;
@@ -132,7 +132,7 @@ function Row({ board, species, scale, onEdit, onSplit, onRemove }: RowProps) {
       </td>
       <td>{formatLength(widthMm, units)}</td>
       <td>{formatLength(lengthMm, units)}</td>
-      <td>{nominalFeet(board).toFixed(2)}</td>
+      <td>{chargedFeet(board, { charges }).toFixed(2)}</td>
       <td>{price === undefined || price === null ? '–' : `${currency}${price.toFixed(2)} / bd ft`}</td>
       <td>{moisturePercent === null ? '–' : `${moisturePercent} %`}</td>
       <td className="max-w-48 whitespace-normal">{note}</td>

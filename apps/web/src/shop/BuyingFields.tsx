@@ -53,6 +53,12 @@ export function BuyingFields({ shop, change }: BuyingFieldsProps) {
             onChange={(resawCleanMm) => change({ resawCleanMm })}
           />
           <LengthField
+            label="Widest rip that is resawn"
+            value={shop.resawHeightMm}
+            onChange={(resawHeightMm) => change({ resawHeightMm })}
+          />
+          <span />
+          <LengthField
             label="Offcuts kept from this length"
             value={leastOffcutMm.lengthMm}
             onChange={(lengthMm) => change({ leastOffcutMm: { ...leastOffcutMm, lengthMm } })}
@@ -69,6 +75,21 @@ export function BuyingFields({ shop, change }: BuyingFieldsProps) {
         <p className="mb-2 text-sm text-quiet">
           Widths and lengths that it sells, in every thickness. Random widths: the widths you can count on.
         </p>
+        <div className="mb-2 w-72">
+          <Field label="Boards are charged by">
+            {(control) => (
+              <select
+                {...control}
+                className={controlClass}
+                value={shop.charges}
+                onChange={(event) => change({ charges: event.target.value as Shop['charges'] })}
+              >
+                <option value="nominal">nominal thickness (4/4, 5/4 …)</option>
+                <option value="volume">volume, as thick as they are</option>
+              </select>
+            )}
+          </Field>
+        </div>
         {yard.map((each, i) => (
           <div key={i} className="mb-2 flex items-end gap-2">
             <LengthField

@@ -5,6 +5,7 @@ import { type Mm, mm } from '../measure/quantity.js';
 import type { Reason } from '../measure/reason.js';
 import { forZod, say, sayMm } from '../measure/said.js';
 import { boardFeet } from '../measure/volume.js';
+import type { Shop } from '../settings/shop.js';
 import { QUARTERS } from './quarters.js';
 
 export const DEFECTS = ['crack', 'knot', 'sap', 'other'] as const;
@@ -81,13 +82,25 @@ export function surfacedThickness({ thicknessMm, surfaced }: Pick<Board, 'thickn
   return mm(Math.max(0, quarter?.surfacedMm ?? thicknessMm - USUAL_SURFACING));
 }
 
-/** Board feet that a board is sold as: anything thinner than an inch is charged as one (hardwood trade practice). */
-export const nominalFeet = ({
-  lengthMm,
-  widthMm,
-  thicknessMm,
-}: Pick<Board, 'lengthMm' | 'widthMm' | 'thicknessMm'>): number =>
-  boardFeet(lengthMm * widthMm * Math.max(thicknessMm, INCH));
+/**
+ * Board feet that a board is charged as. Hardwood trade practice: by its nominal thickness, which a surfaced board had before it
+ * was planed and one between two of them has from the next; thinner than an inch counts as one. Or by volume, as it is.
+ */
+export function chargedFeet(
+  {
+    lengthMm,
+    widthMm,
+    thicknessMm,
+    surfaced,
+  }: Pick<Board, 'lengthMm' | 'widthMm' | 'thicknessMm' | 'surfaced'>,
+  { charges }: Pick<Shop, 'charges'>,
+): number {
+  const nominal = QUARTERS.find(
+    (quarter) => thicknessMm < quarter[surfaced ? 'surfacedMm' : 'roughMm'] + SAME_QUARTER,
+  );
+  const thick = charges === 'volume' ? thicknessMm : (nominal?.roughMm ?? thicknessMm);
+  return boardFeet(lengthMm * widthMm * thick);
+}
 
 /** A clear rectangle of a board, mm from its left end and its lower edge. */
 export interface Section {

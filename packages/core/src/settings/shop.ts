@@ -3,6 +3,8 @@ import { length, number, whole } from '../measure/field.js';
 import { UNIT_SYSTEMS } from '../measure/format.js';
 import { mm } from '../measure/quantity.js';
 
+export const CHARGES = ['nominal', 'volume'] as const;
+
 /** The user's shop: what the saw takes, what is kept in hand, and how lengths are shown. */
 export const shopSchema = z.strictObject({
   units: z.enum(UNIT_SYSTEMS, { error: () => `Units are one of ${UNIT_SYSTEMS.join(', ')}.` }),
@@ -47,6 +49,8 @@ export const shopSchema = z.strictObject({
   resaws: z.boolean({ error: () => 'Resawing is on or off.' }),
   resawKerfMm: length('Resaw kerf', 0.1, 10),
   resawCleanMm: length('Clean-up of a resawn leaf', 0, 10),
+  /** Widest rip that stands under the guides of the saw that resaws. */
+  resawHeightMm: length('Resaw height', 10, 1000),
   /** What is left of a board is kept when it is no smaller than this, along and across. */
   leastOffcutMm: z.strictObject({
     lengthMm: length('Shortest offcut kept', 10, 3000),
@@ -61,6 +65,8 @@ export const shopSchema = z.strictObject({
       }),
     )
     .max(12, { error: () => 'There are too many sizes of boards; 12 are allowed.' }),
+  /** Whether the yard books boards by their nominal thickness or by their volume as they are. */
+  charges: z.enum(CHARGES, { error: () => `The yard charges by one of ${CHARGES.join(', ')}.` }),
   /** What a board foot costs, by species; woods without a price count by their board feet. */
   prices: z.record(z.string().min(1).max(60), number('Price of a board foot', 0.01, 100_000)),
   currency: z
@@ -105,12 +111,14 @@ export const DEFAULT_SHOP: Shop = {
   resaws: true,
   resawKerfMm: mm(1.5),
   resawCleanMm: mm(1),
+  resawHeightMm: mm(152.4),
   leastOffcutMm: { lengthMm: mm(200), widthMm: mm(20) },
   yard: [
     { widthMm: mm(127), lengthMm: mm(1828.8) },
     { widthMm: mm(152.4), lengthMm: mm(2438.4) },
     { widthMm: mm(203.2), lengthMm: mm(2438.4) },
   ],
+  charges: 'nominal',
   prices: {},
   currency: '£',
   thicknesses: [

@@ -310,7 +310,7 @@ describe('layouts', () => {
   test('a thick board is resawn where the shop does so: half the width is enough', () => {
     const lumber = lumberOf(0);
     const of = (resaws: boolean) => {
-      const shop = { ...DEFAULT_SHOP, resaws };
+      const shop = { ...DEFAULT_SHOP, resaws, resawHeightMm: mm(200) };
       const all = demandsOf(
         lumber,
         [board({ lengthMm: 450, thicknessMm: 101.6, widthMm: 900 })],

@@ -1,7 +1,7 @@
 import type { Mm } from '../../measure/quantity.js';
 import { boardFeet } from '../../measure/volume.js';
 import type { Shop } from '../../settings/shop.js';
-import { type Board, clearSections, nominalFeet, type Section, surfacedThickness } from '../board.js';
+import { type Board, chargedFeet, clearSections, type Section, surfacedThickness } from '../board.js';
 import { QUARTERS, type Quarter, quarterFor } from '../quarters.js';
 import type { DemandKind } from './kinds.js';
 
@@ -51,7 +51,7 @@ export function crosscut(sections: readonly Section[], partMm: number, { kerfMm 
 
 export function onHand(board: Board, shop: Shop, partMm = Number.POSITIVE_INFINITY): StockBoard {
   const { lengthMm, widthMm, price, wood } = board;
-  const feet = nominalFeet(board);
+  const feet = chargedFeet(board, shop);
   const each = price ?? shop.prices[wood] ?? null;
   return {
     board,
@@ -87,9 +87,14 @@ export function sold(wood: string, kinds: readonly DemandKind[], shop: Shop, par
 }
 
 /** How many strips of a kind one rip gives when it is resawn; 1 where it is not, 0 where the board is too thin. */
-export function leavesOf({ thicknessMm }: DemandKind, board: StockBoard, shop: Shop): number {
+export function leavesOf(
+  { thicknessMm, widthMm }: Pick<DemandKind, 'thicknessMm' | 'widthMm'>,
+  board: Pick<StockBoard, 'thicknessMm'>,
+  shop: Shop,
+): number {
   if (board.thicknessMm < thicknessMm - 0.01) return 0;
-  if (!shop.resaws) return 1;
+  // A rip stands on edge under the bandsaw's guides.
+  if (!shop.resaws || widthMm > shop.resawHeightMm) return 1;
   const leaf = thicknessMm + shop.resawCleanMm + shop.resawKerfMm;
   return Math.max(1, Math.floor((board.thicknessMm + shop.resawKerfMm + 1e-6) / leaf));
 }
