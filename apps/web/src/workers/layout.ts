@@ -36,6 +36,9 @@ export interface WoodState {
   readonly cost: number;
   readonly heuristic: number;
   readonly bound: number;
+  /** In how many ways crosscutting the boards was tried, and the board feet that no layout at all needs less of. */
+  readonly tried: number;
+  readonly leastFeet: number;
   readonly stage: 'at once' | 'working' | 'done';
 }
 
@@ -68,6 +71,8 @@ export async function layOutBoards(
       cost,
       heuristic: cost,
       bound: 0,
+      tried: demand.tried,
+      leastFeet: demand.leastFeet,
       stage: 'at once',
     };
   });
@@ -87,7 +92,7 @@ export async function layOutBoards(
     for (let step = steps.next(); ; step = steps.next()) {
       const { answer, cost, heuristic, bound } = step.value;
       const stage = step.done ? 'done' : 'working';
-      woods[i] = { layout: placed(demand, answer, ask.shop), cost, heuristic, bound, stage };
+      woods[i] = { ...woods[i]!, layout: placed(demand, answer, ask.shop), cost, heuristic, bound, stage };
       await tell(state(step.done === true && i === all.length - 1));
       if (step.done) break;
     }

@@ -62,13 +62,19 @@ const USES: readonly (readonly [keyof BoardAreas, string])[] = [
   ['rest', 'trims, defects and slivers'],
 ];
 
-/** What is known of how good a layout is. */
-function nearness({ cost, bound, stage }: WoodState): string {
-  if (stage === 'at once') return 'laid out at once, not solved yet';
-  if (bound <= 0) return 'being solved';
+/** What was tried and what is known of how good a layout is, and nothing beyond it. */
+function nearness({ cost, bound, stage, tried, leastFeet }: WoodState): string {
+  const least = `no layout at all needs less than ${(Math.floor(10 * leastFeet + 1e-6) / 10).toFixed(1)} bd ft`;
+  if (stage === 'at once') return `laid out at once, not solved yet; ${least}`;
+  if (bound <= 0) return `being solved; ${least}`;
+  const ways =
+    tried === 1 ? 'boards not crosscut' : `${tried} ways to crosscut the boards tried, the best one solved`;
   const over = cost / bound - 1;
-  if (over < 0.0005) return 'proven: with boards crosscut so, no layout does better';
-  return `within ${(100 * over).toFixed(over < 0.1 ? 1 : 0)} % of what is proven to be the least`;
+  const known =
+    over < 0.0005
+      ? 'so sawn, nothing needs less'
+      : `so sawn, at most ${(100 * over).toFixed(over < 0.1 ? 1 : 0)} % could be saved`;
+  return `${ways}; ${known}; ${least}`;
 }
 
 function Board({

@@ -147,6 +147,6 @@ export function wholeBound(problem: Problem, { prices, impossible }: Known, solv
     ],
     whole: true,
   };
-  const solved = solver(program, { seconds: 8, gap: 0 });
+  const solved = solver(program, { entries: 1e7, gap: 0 });
   return solved?.proven ? { cost: solved.value, boards: solved.x.slice(0, first) } : null;
 }

@@ -5,8 +5,8 @@ import { packed } from './packing.js';
 import { type Answer, missingIn, type Problem, type Sawn, wantedOf, yieldOf } from './problem.js';
 import type { Solver } from './program.js';
 
-/** Seconds for a whole answer. */
-const WHOLE_SECONDS = 10;
+/** How long a whole answer is looked for, in entries of the program. */
+const WHOLE_ENTRIES = 1e6;
 
 /** A column with no more of anything than is wanted: several boards of it would give too much. */
 function trimmed(problem: Problem, { sawn }: Column): Column[] {
@@ -27,7 +27,7 @@ function trimmed(problem: Problem, { sawn }: Column): Column[] {
 /** The best answer of whole boards out of columns. */
 export function wholeBoards(problem: Problem, solver: Solver, given: readonly Column[]): Answer | null {
   const columns = distinct([...given, ...given.flatMap((column) => trimmed(problem, column))]);
-  const solved = solver(masterOf(problem, columns, true), { seconds: WHOLE_SECONDS, gap: 1e-6 });
+  const solved = solver(masterOf(problem, columns, true), { entries: WHOLE_ENTRIES, gap: 1e-6 });
   if (!solved) return null;
   const boards: Sawn[] = columns.flatMap(({ sawn }, c) => Array.from({ length: solved.x[c]! }, () => sawn));
   const gives = boards.map(({ rips }) => yieldOf(problem, rips));
@@ -61,13 +61,15 @@ function coverage(problem: Problem, boards: readonly number[], solver: Solver, k
   let step = work.next();
   while (!step.done) step = work.next();
   const { columns, prices } = step.value;
-  const relaxed = solver(masterOf(given, columns, false), { seconds: 20, gap: 0 });
+  const relaxed = solver(masterOf(given, columns, false), { entries: 0, gap: 0 });
   const lacks = relaxed ? relaxed.x.slice(columns.length).reduce((a, b) => a + b, 0) : 1;
   return { lacks, prices, answer: lacks > 1e-6 ? null : wholeBoards(given, solver, columns), columns };
 }
 
 /** Boards that the bound takes are looked at so often at most, and answers beside it. */
 const MOST_ROUNDS = 24;
+/** After so many rounds in which the bound has not risen it is left as it is. */
+const STALLED = 5;
 const BESIDE = 6;
 
 export interface Closed {
@@ -94,10 +96,12 @@ export function* closing(
   let [bound, columns] = [begun.bound, begun.columns];
   const impossible: (readonly number[])[] = [];
   let last: Bound | null = null;
-  for (let round = 0; round < MOST_ROUNDS; round++) {
+  let stalled = 0;
+  for (let round = 0; round < MOST_ROUNDS && stalled < STALLED; round++) {
     const found = wholeBound(problem, { prices, impossible }, solver);
     if (!found) break;
     last = found;
+    stalled = found.cost > bound * (1 + 1e-6) ? 0 : stalled + 1;
     bound = Math.max(bound, found.cost);
     yield bound;
     if (bound >= begun.cost * (1 - 1e-6)) return { bound, answer: null };

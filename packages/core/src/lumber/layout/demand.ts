@@ -6,6 +6,7 @@ import { type Board, tooNarrow } from '../board.js';
 import type { Lumber } from '../lumber.js';
 import { greedy } from './greedy.js';
 import { blockKinds, type DemandKind, lengthOf, overheadOf, stripKinds } from './kinds.js';
+import { leastFeet } from './least.js';
 import { costOf as costOfBoards, missingIn, type Problem } from './problem.js';
 import { alike, leavesOf, onHand, type StockBoard, sold } from './stock.js';
 import { down, up } from './tenths.js';
@@ -19,6 +20,10 @@ export interface Demand {
   readonly problem: Problem;
   /** Pieces that fit on no board at all. They are not laid out. */
   readonly reasons: readonly Reason[];
+  /** In how many ways crosscutting the boards was tried by the quick layout; this is the best of them. */
+  readonly tried: number;
+  /** Board feet that no layout at all needs less of. */
+  readonly leastFeet: number;
 }
 
 /** What is made least of. */
@@ -41,7 +46,8 @@ export function demandsOf(
     const of = (partMm: number) => demandOf(wood, lumber, boards, shop, { goal, buying, roll, partMm });
     const whole = of(Number.POSITIVE_INFINITY);
     const tries = [whole, ...partsFor(whole).map(of)];
-    return tries.reduce((best, next) => (isBetter(next, best) ? next : best));
+    const best = tries.reduce((best, next) => (isBetter(next, best) ? next : best));
+    return { ...best, tried: tries.length };
   });
 }
 
@@ -133,7 +139,12 @@ function demandOf(
       leaves: kinds.map(({ from }) => leaves[s]![from]!),
     })),
   };
-  return { wood, kinds, stocks, problem, reasons };
+  const leastOf = leastFeet(
+    kinds,
+    stocks.map(([board]) => board!),
+    shop,
+  );
+  return { wood, kinds, stocks, problem, reasons, tried: 1, leastFeet: leastOf };
 }
 
 const costOf = (board: StockBoard, goal: Goal): number => {

@@ -21,6 +21,8 @@ export interface DemandKind {
   readonly name: Said;
   readonly setting: StripSetting;
   readonly widthMm: Mm;
+  /** What of the width goes into the work: a part of a block has edges to joint besides. */
+  readonly leastWidthMm: Mm;
   readonly thicknessMm: Mm;
   readonly tailMm: Mm;
   readonly pieces: readonly DemandPiece[];
@@ -50,6 +52,7 @@ export function stripKinds(wood: string, { strips }: Lumber, shop: Shop): Demand
         name: 'strip',
         setting,
         widthMm: list.widthMm,
+        leastWidthMm: list.widthMm,
         thicknessMm: list.thicknessMm,
         tailMm: shop.holdBackMm,
         pieces,
@@ -77,6 +80,7 @@ export function blockKinds(wood: string, { panels }: Lumber, shop: Shop, widestM
         name: parts > 1 ? say`${panel.name}, part of ${parts} glued edge to edge` : panel.name,
         setting,
         widthMm,
+        leastWidthMm: mm(panel.widthMm / parts),
         thicknessMm: panel.thicknessMm,
         tailMm: mm(0),
         pieces: [

@@ -22,7 +22,7 @@ import { howMany } from './howMany.js';
 import { bestAcross, bestRun } from './knapsack.js';
 import { placed, type WoodLayout } from './placed.js';
 import { costOf, missingIn, type Problem } from './problem.js';
-import { lpText, type Solver, solverOf } from './program.js';
+import { modelOf, type Solver, solverOf } from './program.js';
 import { solve } from './solve.js';
 
 let solver: Solver;
@@ -132,24 +132,51 @@ describe('cutting stock', () => {
       }),
     );
   });
-  test('programs are written in lines that are not too long, with signs and bounds', () => {
-    const text = lpText({
+  test('programs go to the solver row by row, with their limits', () => {
+    const program = {
       costs: [1, -2],
       rows: [
         {
           terms: [
             [0, 1],
             [1, -3],
-          ],
+          ] as const,
           least: 2,
         },
+        { terms: [[1, 1]] as const, least: -4 },
       ],
       most: [null, 4],
       whole: true,
+    };
+    expect(modelOf(program, Number.POSITIVE_INFINITY)).toMatchObject({
+      colUpper: [Number.POSITIVE_INFINITY, 4],
+      rowLower: [2, -4],
+      matrix: { starts: [0, 2, 3], indices: [0, 1, 1], values: [1, -3, 1] },
+      integrality: [1, 1],
     });
-    expect(text).toMatch(/r0: \+ 1\.0+ x0 - 3\.0+ x1 >= 2/);
-    expect(text).toMatch(/0 <= x1 <= 4\n/);
-    expect(text).toMatch(/General\n x0 x1/);
+    expect(modelOf({ ...program, whole: false }, 1e30).integrality).toEqual([0, 0]);
+  });
+  test('a program that is stopped early says that nothing is proven, or nothing; always the same', async () => {
+    // Twenty covering rows over fifty columns of 0 or 1: no answer is proven at the root.
+    const figures = (s: number) => Array.from({ length: 50 }, (_, i) => 50 + ((i * s * 7919 + s * 31) % 151));
+    const hard = {
+      costs: figures(1),
+      rows: Array.from({ length: 20 }, (_, k) => ({
+        terms: figures(k + 3).map((by, i) => [i, by] as const),
+        least: 2501,
+      })),
+      most: Array.from({ length: 50 }, () => 1),
+      whole: true,
+    };
+    const solver = solverOf(await load());
+    const [first, again] = [solver(hard, { entries: 1000, gap: 0 }), solver(hard, { entries: 1000, gap: 0 })];
+    expect(first).toEqual(again);
+    expect(first?.proven ?? false).toBe(false);
+    const whole = solver(hard, { entries: 1e8, gap: 0 })!;
+    expect(whole.proven).toBe(true);
+    if (first) expect(first.value).toBeGreaterThanOrEqual(whole.value - 1e-6);
+    for (const { terms, least } of hard.rows)
+      expect(terms.reduce((sum, [i, by]) => sum + by * whole.x[i]!, 0)).toBeGreaterThanOrEqual(least - 1e-6);
   });
 });
 

@@ -2,12 +2,12 @@ import { ripOff } from './greedy.js';
 import { type Answer, missingIn, type Problem, type Rips, type Sawn, wantedOf } from './problem.js';
 import type { Program, Solver } from './program.js';
 
-/** Seconds that boards are tried for. */
-const SECONDS = 6;
+/** How long boards are tried for, in entries of the program. */
+const ENTRIES = 1e6;
 
 /**
  * Whether some boards, one by one, give all that is wanted: whole rips in every section of every board, exactly as wide as they are.
- * `impossible` when it is proven that they do not; an answer when they do; neither when it is not known in time.
+ * `impossible` when it is proven that they do not; an answer when they do; neither when it is not known after as much work as it may take.
  */
 export function packed(
   problem: Problem,
@@ -64,7 +64,7 @@ export function packed(
     rows: [...across, ...along].filter(({ terms }) => terms.length > 0),
     whole: true,
   };
-  const solved = solver(program, { seconds: SECONDS, gap: 0 });
+  const solved = solver(program, { entries: ENTRIES, gap: 0 });
   if (!solved) return { answer: null, impossible: false };
   if (solved.value > 0.5) return { answer: null, impossible: solved.proven };
   const left = wantedOf(problem);

@@ -10,7 +10,7 @@ export interface Program {
   readonly whole: boolean;
 }
 
-/** What a solver says: null where it has no proven answer in its time. */
+/** What a solver says: null where it has no answer. */
 export interface Solved {
   readonly value: number;
   readonly x: readonly number[];
@@ -18,67 +18,108 @@ export interface Solved {
   readonly duals: readonly number[];
 }
 
+/** Limits of work, never of time: the same program has the same answer on every machine, however busy it is. */
 export interface Limits {
-  readonly seconds: number;
+  /** Entries of the program that may be gone through in branching, over all branches; a linear program is solved to its end. */
+  readonly entries: number;
   /** Distance from the proven bound at which a whole answer is good enough, as a share. */
   readonly gap: number;
 }
 
-/** `proven` is false where it ran out of time with some answer. */
+/** `proven` is false where it ran out of work with some answer. */
 export type Solver = (program: Program, limits: Limits) => (Solved & { readonly proven: boolean }) | null;
 
-/** What is asked of HiGHS (highs on npm: `solve` of its one-shot interface); it is handed in, since it comes as WebAssembly. */
-export interface HighsLike {
-  solve(
-    problem: string,
-    options?: { readonly time_limit?: number; readonly mip_rel_gap?: number; readonly output_flag?: boolean },
-  ): {
-    readonly Status: string;
-    readonly ObjectiveValue: number;
-    readonly Columns: Readonly<Record<string, { readonly Index: number; readonly Primal?: number }>>;
-    readonly Rows: readonly { readonly Index: number; readonly Dual?: number }[];
+/** A program as HiGHS takes it: rows one after the other, each with the columns it has something of (compressed sparse rows). */
+interface HighsModelData {
+  readonly numCols: number;
+  readonly numRows: number;
+  readonly colCost: readonly number[];
+  readonly colLower: readonly number[];
+  readonly colUpper: readonly number[];
+  readonly rowLower: readonly number[];
+  readonly rowUpper: readonly number[];
+  readonly matrix: {
+    readonly format: 'csr';
+    readonly numRows: number;
+    readonly numCols: number;
+    readonly starts: readonly number[];
+    readonly indices: readonly number[];
+    readonly values: readonly number[];
   };
+  readonly integrality: readonly (0 | 1)[];
+}
+
+interface HighsModel {
+  readonly options: { set(values: Readonly<Record<string, number | boolean>>): unknown };
+  run(): unknown;
+  getModelStatus(): number;
+  getObjectiveValue(): number;
+  getSolution(): { readonly colValue: ArrayLike<number>; readonly rowDual: ArrayLike<number> };
+}
+
+/** What is asked of HiGHS (highs on npm: a model of its own each time); it is handed in, since it comes as WebAssembly. */
+export interface HighsLike {
+  readonly infinity: number;
+  readonly constants: {
+    readonly modelStatus: Readonly<Record<'optimal' | 'iterationLimit' | 'solutionLimit', number>>;
+  };
+  withModel<T>(source: HighsModelData, operation: (model: HighsModel) => T): T;
 }
 
 export const solverOf =
   (highs: HighsLike): Solver =>
-  (program, { seconds, gap }) => {
-    const answer = highs.solve(lpText(program), {
-      time_limit: seconds,
-      mip_rel_gap: gap,
-      output_flag: false,
+  (program, { entries, gap }) => {
+    const source = modelOf(program, highs.infinity);
+    const { optimal, iterationLimit, solutionLimit } = highs.constants.modelStatus;
+    return highs.withModel(source, (model) => {
+      model.options.set({
+        output_flag: false,
+        mip_max_nodes: Math.max(1, Math.round(entries / Math.max(1, source.matrix.values.length))),
+        mip_rel_gap: gap,
+      });
+      model.run();
+      const status = model.getModelStatus();
+      if (![optimal, iterationLimit, solutionLimit].includes(status)) return null;
+      const { colValue, rowDual } = model.getSolution();
+      const x = Array.from(colValue);
+      if (x.length !== program.costs.length || x.some((value) => !Number.isFinite(value))) return null;
+      if (program.whole && status !== optimal && !holds(program, x.map(Math.round))) return null;
+      return {
+        proven: status === optimal,
+        value: model.getObjectiveValue(),
+        // It may answer −0, and a hair beside whole numbers.
+        x: x.map((value) => (program.whole ? Math.round(value) : value) + 0),
+        duals: program.whole ? [] : Array.from(rowDual),
+      };
     });
-    const proven = answer.Status === 'Optimal';
-    const x = program.costs.map((_, i) => answer.Columns[`x${i}`]?.Primal ?? Number.NaN);
-    if (!proven && (answer.Status !== 'Time limit reached' || x.some((value) => !Number.isFinite(value))))
-      return null;
-    return {
-      proven,
-      value: answer.ObjectiveValue,
-      // It may answer −0, and a hair beside whole numbers.
-      x: x.map((value) => (program.whole ? Math.round(value) : value) + 0),
-      duals: program.whole ? [] : answer.Rows.map(({ Dual = 0 }) => Dual),
-    };
   };
 
-const figure = (value: number): string => `${value < 0 ? '-' : '+'} ${Math.abs(value).toPrecision(15)}`;
+/** Whether figures are an answer to a program: one that stopped early may have none and give zeros. */
+const holds = ({ rows }: Program, x: readonly number[]): boolean =>
+  rows.every(({ terms, least }) => {
+    const sum = terms.reduce((all, [column, by]) => all + by * x[column]!, 0);
+    return sum >= least - 1e-6 * Math.max(1, Math.abs(least));
+  });
 
-/** Terms a few to a line: the format limits how long lines are. */
-const sum = (terms: readonly (readonly [number, number])[]): string =>
-  terms.map(([column, by], i) => `${figure(by)} x${column}${i % 8 === 7 ? '\n' : ''}`).join(' ');
-
-/** The program in the CPLEX LP format, which HiGHS reads. */
-export function lpText({ costs, rows, most, whole }: Program): string {
-  const bounds = (most ?? []).flatMap((limit, i) => (limit === null ? [] : [` 0 <= x${i} <= ${limit}`]));
-  const general = whole
-    ? `General\n${costs.map((_, i) => ` x${i}${i % 16 === 15 ? '\n' : ''}`).join('')}\n`
-    : '';
-  return `Minimize
- obj: ${sum(costs.map((cost, i) => [i, cost] as const))}
-Subject To
-${rows.map(({ terms, least }, i) => ` r${i}: ${sum(terms)} >= ${least.toPrecision(15)}`).join('\n')}
-Bounds
-${bounds.join('\n')}
-${general}End
-`;
+export function modelOf({ costs, rows, most, whole }: Program, infinity: number): HighsModelData {
+  const starts = [0];
+  for (const { terms } of rows) starts.push(starts.at(-1)! + terms.length);
+  return {
+    numCols: costs.length,
+    numRows: rows.length,
+    colCost: costs,
+    colLower: costs.map(() => 0),
+    colUpper: costs.map((_, i) => most?.[i] ?? infinity),
+    rowLower: rows.map(({ least }) => least),
+    rowUpper: rows.map(() => infinity),
+    matrix: {
+      format: 'csr',
+      numRows: rows.length,
+      numCols: costs.length,
+      starts,
+      indices: rows.flatMap(({ terms }) => terms.map(([column]) => column)),
+      values: rows.flatMap(({ terms }) => terms.map(([, by]) => by)),
+    },
+    integrality: costs.map(() => (whole ? 1 : 0)),
+  };
 }
