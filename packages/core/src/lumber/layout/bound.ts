@@ -11,6 +11,9 @@ export interface Known {
   readonly impossible: readonly (readonly number[])[];
 }
 
+/** How much work is put into one bound, in entries of its program. */
+const ENTRIES = 2e6;
+
 /** How many boards of each stock a bound takes, and what they cost: no answer costs less. */
 export interface Bound {
   readonly cost: number;
@@ -147,6 +150,6 @@ export function wholeBound(problem: Problem, { prices, impossible }: Known, solv
     ],
     whole: true,
   };
-  const solved = solver(program, { entries: 1e7, gap: 0 });
-  return solved?.proven ? { cost: solved.value, boards: solved.x.slice(0, first) } : null;
+  const solved = solver(program, { entries: ENTRIES, gap: 0 });
+  return solved && { cost: solved.bound, boards: solved.x.slice(0, first) };
 }

@@ -13,6 +13,8 @@ export interface Program {
 /** What a solver says: null where it has no answer. */
 export interface Solved {
   readonly value: number;
+  /** What no answer is less than: the value itself where it is proven. */
+  readonly bound: number;
   readonly x: readonly number[];
   /** Of every row; empty for whole numbers. */
   readonly duals: readonly number[];
@@ -54,6 +56,7 @@ interface HighsModel {
   run(): unknown;
   getModelStatus(): number;
   getObjectiveValue(): number;
+  readonly info: { get(name: string): number | bigint };
   getSolution(): { readonly colValue: ArrayLike<number>; readonly rowDual: ArrayLike<number> };
 }
 
@@ -87,6 +90,10 @@ export const solverOf =
       return {
         proven: status === optimal,
         value: model.getObjectiveValue(),
+        bound:
+          status === optimal || !program.whole
+            ? model.getObjectiveValue()
+            : Number(model.info.get('mip_dual_bound')),
         // It may answer −0, and a hair beside whole numbers.
         x: x.map((value) => (program.whole ? Math.round(value) : value) + 0),
         duals: program.whole ? [] : Array.from(rowDual),
