@@ -33,11 +33,9 @@ export function LaidBoards({ state, species, room, nameOf, onOwner }: LaidBoards
     <section aria-label={species?.name ?? layout.wood} className="mb-4">
       <h3 className="flex items-center gap-1.5 font-semibold">
         <Swatch wood={species} size={18} /> {species?.name ?? layout.wood}
-        {layout.boards.length > 0 && (
-          <span className="text-xs font-normal text-quiet">{nearness(state)}</span>
-        )}
       </h3>
       {layout.boards.length === 0 && <p className="text-sm text-rust">There is no board of it.</p>}
+      {layout.boards.length > 0 && <p className="text-xs">{nearness(state)}</p>}
       {layout.boards.length > 0 && <p className="text-xs text-quiet">{useOf(state, shop)}</p>}
       {layout.boards.map((laid, i) => (
         <Board key={i} {...{ laid, species, scale, nameOf, onOwner }} kinds={layout.kinds} />
@@ -69,11 +67,11 @@ function nearness({ cost, bound, stage, tried, leastFeet }: WoodState): string {
   if (bound <= 0) return `being solved; ${least}`;
   const ways =
     tried === 1 ? 'boards not crosscut' : `${tried} ways to crosscut the boards tried, the best one solved`;
-  const over = cost / bound - 1;
+  const saved = 1 - bound / cost;
   const known =
-    over < 0.0005
+    saved < 0.0005
       ? 'so sawn, nothing needs less'
-      : `so sawn, at most ${(100 * over).toFixed(over < 0.1 ? 1 : 0)} % could be saved`;
+      : `so sawn, at most ${(100 * saved).toFixed(saved < 0.1 ? 1 : 0)} % could be saved`;
   return `${ways}; ${known}; ${least}`;
 }
 
