@@ -81,6 +81,13 @@ describe('boards as people type them', () => {
     expect(more).toEqual([]);
     expect(read(INCHES + row).boards).toEqual([]);
   });
+  test('line breaks and texts without end in a cell are told shortly', () => {
+    expect(wrongIn(`${INCHES}hard maple,"4\n8",6,4/4,,,,,\n`)).toEqual([
+      expect.stringMatching(/^2: Length: “4\n8” is not a length/),
+    ]);
+    const [long] = wrongIn(`${INCHES}${'w'.repeat(1e5)},${' 1'.repeat(1e5)},6,4/4,,,,,\n`);
+    expect(long!.length).toBeLessThan(300);
+  });
   test('a heading that is there twice refuses the file', () => {
     const answer = readBoardsCsv('wood,length mm,width mm,thickness mm,Width mm\n', SHIPPED_WOODS);
     expect(answer.ok ? '' : plain(answer.reasons[0]!.message)).toBe(

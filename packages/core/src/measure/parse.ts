@@ -1,3 +1,4 @@
+import { brief } from './brief.js';
 import { INCH, type UnitSystem } from './format.js';
 import { type Mm, mm } from './quantity.js';
 import { done, type Result, refuse } from './reason.js';
@@ -37,18 +38,23 @@ function numberOf(text: string): number | null {
 
 /** A plain number as a person writes it: `0.5`, `0,5`, `1/2`, `½`, `1 1/2`, `-2`; null where it is none. */
 export function readNumber(text: string): number | null {
+  if (text.trim().length > MOST_LETTERS) return null;
   const given = plain(text);
   const value = numberOf(given.replace(/^-/, ''));
   return value === null || !Number.isFinite(value) ? null : given.startsWith('-') ? -value : value;
 }
 
-const TERM = /^(.*?)\s*(mm|cm|inches|inch|in|"|')?$/;
+const TERM = /^(.*?)\s*(mm|cm|inches|inch|in|"|')?$/s;
+
+/** No length is written with more letters; longer texts are not looked at. */
+const MOST_LETTERS = 60;
 
 /**
  * Reads a length: `1 3/8`, `1-3/8"`, `1.375`, `35mm`, `3/4 + 1/32`, `2 - 1/16`. A term without a unit takes the unit
  * of the term after it, and the last one the unit of `system`. A leading minus is kept, for the field to judge.
  */
 export function parseLength(text: string, system: UnitSystem, path = ''): Result<Mm> {
+  if (text.trim().length > MOST_LETTERS) return notALength(text, path);
   const given = plain(text);
   const sign = given.startsWith('-') ? -1 : 1;
   const parts = (sign < 0 ? given.slice(1) : given)
@@ -70,5 +76,5 @@ const notALength = (text: string, path: string): Result<never> =>
   refuse(
     'not-a-length',
     path,
-    say`“${text.trim()}” is not a length; write it like 1 3/8, 1.375, 3/4 + 1/32 or 35mm.`,
+    say`“${brief(text)}” is not a length; write it like 1 3/8, 1.375, 3/4 + 1/32 or 35mm.`,
   );

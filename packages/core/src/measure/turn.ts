@@ -1,3 +1,4 @@
+import { brief } from './brief.js';
 import { formatAngle, trimZeros } from './format.js';
 import { readNumber } from './parse.js';
 import { type Rad, rad } from './quantity.js';
@@ -21,13 +22,13 @@ export const segmentsSaid = (segments: number): string =>
 
 /** Reads a turn: `0.5`, `1/2` or `½` are segments, `7.5°`, `7 1/2 deg` an angle, which for each ring is its own share of a segment. */
 export function parseTurn(text: string): Result<number | { readonly angle: Rad }> {
-  const [, figure, sign] = /^(.*?)\s*(°|deg|degrees?)?$/i.exec(text.trim())!;
-  const value = readNumber(figure!);
+  const [sign = ''] = /(°|deg|degrees?)$/i.exec(text.trim()) ?? [];
+  const value = readNumber(text.trim().slice(0, -sign.length || undefined));
   if (value === null)
     return refuse(
       'not-a-turn',
       'turn',
-      say`“${text.trim()}” is not a turn; write it in segments, like 0.5 or 1/2, or in degrees, like 7.5°.`,
+      say`“${brief(text)}” is not a turn; write it in segments, like 0.5 or 1/2, or in degrees, like 7.5°.`,
     );
   return done(sign ? { angle: rad((value * Math.PI) / 180) } : value);
 }
