@@ -1,10 +1,10 @@
 import { type DEFECTS, type NewBoard, newBoardSchema } from '../lumber/board.js';
 import { QUARTERS } from '../lumber/quarters.js';
-import { brief } from '../measure/brief.js';
 import type { UnitSystem } from '../measure/format.js';
 import { parseLength, readNumber } from '../measure/parse.js';
 import { done, type Reason, type Result, refuse, refused } from '../measure/reason.js';
 import { fromZod, say, sayAll } from '../measure/said.js';
+import { shortened } from '../measure/shortened.js';
 import type { Species } from '../wood/species.js';
 
 /** What a row is read by: its cells by heading, the woods that there are, the unit where a size names none. */
@@ -21,7 +21,7 @@ export function readBoardRow(cells: readonly string[], { headings, woods, unit }
     return refuse(
       'csv-row',
       '',
-      say`“${brief(cells[stray]!)}” stands in column ${stray + 1}, which has no heading; a cell with a comma in it needs quotation marks.`,
+      say`“${shortened(cells[stray]!)}” stands in column ${stray + 1}, which has no heading; a cell with a comma in it needs quotation marks.`,
     );
   const cell = (name: string) => (cells[headings.indexOf(name)] ?? '').trim().replace(/^'/, '');
   const wrong: Reason[] = [];
@@ -46,14 +46,14 @@ export function readBoardRow(cells: readonly string[], { headings, woods, unit }
     wrong.push({
       code: 'wood-unknown',
       path: 'wood',
-      message: say`The wood “${brief(cell('wood'))}” is not among the woods here.`,
+      message: say`The wood “${shortened(cell('wood'))}” is not among the woods here.`,
     });
   const sawn = cell('surfaced').toLowerCase();
   if (!['', 'yes', 'no', 'true', 'false'].includes(sawn))
     wrong.push({
       code: 'surfaced',
       path: 'surfaced',
-      message: say`Surfaced is “${brief(cell('surfaced'))}”; it has to be yes or no.`,
+      message: say`Surfaced is “${shortened(cell('surfaced'))}”; it has to be yes or no.`,
     });
   const surfaced = ['yes', 'true'].includes(sawn);
   const thickness = cell(`thickness ${unit}`);
@@ -93,7 +93,7 @@ function defectsOf(cell: string, size: (text: string, label: string) => number, 
         wrong.push({
           code: 'board',
           path: `defects.${i}`,
-          message: say`Defect ${i + 1} is “${brief(defect)}”; it has to be a kind and four sizes, like knot 120 30 20 15: from the end, from the edge, length, width.`,
+          message: say`Defect ${i + 1} is “${shortened(defect)}”; it has to be a kind and four sizes, like knot 120 30 20 15: from the end, from the edge, length, width.`,
         });
         return [];
       }

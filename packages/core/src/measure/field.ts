@@ -1,15 +1,13 @@
 import { z } from 'zod';
 import type { Mm } from './quantity.js';
 import { forZod, say, sayMm } from './said.js';
-
-/** Letters of what was given that a sentence shows. */
-const SHOWN = 40;
+import { SHOWN, shortened } from './shortened.js';
 
 /** What was given, short enough for a sentence. */
 export function shown(input: unknown): string {
   if (input === undefined) return 'missing';
   const text = typeof input === 'number' ? String(input) : brief(input, SHOWN + 1);
-  return text.length > SHOWN ? `${text.slice(0, SHOWN - 1)}…` : text;
+  return shortened(text);
 }
 
 /** The beginning of a value's JSON, at least `room` letters of it where it has so many; never looks further than that. */

@@ -1,8 +1,8 @@
-import { brief } from './brief.js';
 import { INCH, type UnitSystem } from './format.js';
 import { type Mm, mm } from './quantity.js';
 import { done, type Result, refuse } from './reason.js';
 import { say } from './said.js';
+import { shortened } from './shortened.js';
 
 const UNITS: Record<string, number> = {
   mm: 1,
@@ -76,5 +76,5 @@ const notALength = (text: string, path: string): Result<never> =>
   refuse(
     'not-a-length',
     path,
-    say`“${brief(text)}” is not a length; write it like 1 3/8, 1.375, 3/4 + 1/32 or 35mm.`,
+    say`“${shortened(text)}” is not a length; write it like 1 3/8, 1.375, 3/4 + 1/32 or 35mm.`,
   );

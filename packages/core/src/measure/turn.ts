@@ -1,9 +1,9 @@
-import { brief } from './brief.js';
 import { formatAngle, trimZeros } from './format.js';
 import { readNumber } from './parse.js';
 import { type Rad, rad } from './quantity.js';
 import { done, type Result, refuse } from './reason.js';
 import { say } from './said.js';
+import { shortened } from './shortened.js';
 
 /** How far a ring is turned about the axis: in its own segments, and as an angle. */
 export interface Turn {
@@ -28,7 +28,7 @@ export function parseTurn(text: string): Result<number | { readonly angle: Rad }
     return refuse(
       'not-a-turn',
       'turn',
-      say`“${brief(text)}” is not a turn; write it in segments, like 0.5 or 1/2, or in degrees, like 7.5°.`,
+      say`“${shortened(text)}” is not a turn; write it in segments, like 0.5 or 1/2, or in degrees, like 7.5°.`,
     );
   return done(sign ? { angle: rad((value * Math.PI) / 180) } : value);
 }
