@@ -36,9 +36,7 @@ export function readBoardsCsv(text: string, woods: readonly Species[]): Result<R
     return refuse('csv-rows', '', say`There are ${rows.length} boards; ${MOST_ROWS} are allowed at once.`, {
       most: MOST_ROWS,
     });
-  const quotes = new Map(
-    errors.flatMap(({ type, row }) => (type === 'Quotes' ? [[row, true] as const] : [])),
-  );
+  const quotes = new Set(errors.flatMap(({ type, row }) => (type === 'Quotes' ? [row] : [])));
   const boards: NewBoard[] = [];
   const own: number[] = [];
   const wrong: { line: number; message: Said }[] = [];

@@ -58,6 +58,14 @@ test('by hand: faces over what is clear of the best board, no less than the smal
   const thick = board(1100, 200, 50.8);
   expect(leastFeet([kind(150)], [thick], { ...shop, resaws: true })).toBeCloseTo(1.5 * thick.boardFeet, 9);
   expect(leastFeet([], [stock], shop)).toBe(0);
+  // A rip wider than the saw takes is not resawn; a block as wide may be glued up from parts that are.
+  const wide = { widthMm: mm(200), leastWidthMm: mm(40) };
+  const saw = { ...shop, resaws: true, resawHeightMm: mm(150) };
+  expect(leastFeet([kind(150, wide)], [thick], saw)).toBeCloseTo(3 * thick.boardFeet, 9);
+  expect(leastFeet([kind(150, { ...wide, what: 'block' })], [thick], saw)).toBeCloseTo(
+    1.5 * thick.boardFeet,
+    9,
+  );
 });
 
 test('no layout of any piece of the show, crosscut in whatever way, needs less', () => {
