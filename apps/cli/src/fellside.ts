@@ -22,6 +22,7 @@ import {
   sayAll,
   sentenceIn,
   shopSchema,
+  shopUpToDate,
 } from '@fellside/core';
 import { loadSolver, shopSheets } from '@fellside/sheets';
 import { type Ask, askAtTerminal, type HouseGiven, house, isHouse } from './house.js';
@@ -131,7 +132,7 @@ async function answered(
   if (command === 'sheets') return sheets(read.value.project, shop, woods, given);
   const planned = plan(read.value.project, shop, woods);
   if (!planned.ok) return planned;
-  if (command === 'cuts') return { ok: true, value: `${cutListCsv(planned.value, woods, shop.units)}\r\n` };
+  if (command === 'cuts') return { ok: true, value: `${cutListCsv(planned.value, woods, shop)}\r\n` };
   if (command === 'check')
     return {
       ok: true,
@@ -189,8 +190,7 @@ function readShop(file: string): Result<Shop> {
   const text = contents(file);
   if (!text.ok) return text;
   try {
-    // Settings that came with a newer Fellside are as they usually are.
-    return judged(shopSchema, { ...DEFAULT_SHOP, ...JSON.parse(text.value) });
+    return judged(shopSchema, shopUpToDate(JSON.parse(text.value)));
   } catch {
     return refuse('not-json', '', `${file} is not JSON.`);
   }

@@ -31,7 +31,7 @@ export {
 export { readBoardsCsv } from './exchange/readBoardsCsv.js';
 export { ringDrawing } from './exchange/ringDrawing.js';
 export { segmentDrawing } from './exchange/segmentDrawing.js';
-export { accountCsv, buyingCsv, layoutCsv, ringsCsv, setupsCsv, stripsCsv } from './exchange/tablesCsv.js';
+export { accountCsv, buyingCsv, layoutCsv, ringsCsv, ripsCsv, setupsCsv } from './exchange/tablesCsv.js';
 export { templateSvg } from './exchange/templateSvg.js';
 export { profileDrawing, segmentTemplates } from './exchange/templates.js';
 export { PAPERS, type Paper, wallPages, wallSvg } from './exchange/wallSvg.js';
@@ -53,24 +53,47 @@ export {
   replaceBoardsSchema,
   surfacedThickness,
 } from './lumber/board.js';
+export { accountOf, accountsOf, roughOf, type WoodAccount } from './lumber/layout/account.js';
 export { areasOf, type BoardAreas } from './lumber/layout/areas.js';
-export { type Buying, buyingOf } from './lumber/layout/buying.js';
+export { laidAtOnce } from './lumber/layout/atOnce.js';
+export { type BoardPart, boardCuts, boardParts, crosscutMarks } from './lumber/layout/boardCuts.js';
+export { type Buying, buyingOf, byFeetAlone } from './lumber/layout/buying.js';
 export { type Demand, demandsOf, GOALS, type Goal } from './lumber/layout/demand.js';
-export { greedy } from './lumber/layout/greedy.js';
+export { canBeSawn, type Given, givenOf, givenSchema, placedGiven } from './lumber/layout/given.js';
+export { atOnce, greedy } from './lumber/layout/greedy.js';
 export { howMany } from './lumber/layout/howMany.js';
-export { laidContents, sayLaid } from './lumber/layout/laidRows.js';
+export {
+  type Fence,
+  type LaidContent,
+  laidContents,
+  type NumberedBoard,
+  numberedBoards,
+  type RipRow,
+  ripList,
+  sayLaid,
+  whoseSaid,
+} from './lumber/layout/laidRows.js';
 export { drawnPieces } from './lumber/layout/outlines.js';
 export { type LaidBoard, type LaidStrip, placed, type WoodLayout } from './lumber/layout/placed.js';
 export { type HighsLike, solverOf } from './lumber/layout/program.js';
 export { type Progress, solving } from './lumber/layout/solve.js';
 export type { WoodLedger } from './lumber/ledger.js';
-export type { Lumber, StripListEntry, WoodTotal } from './lumber/lumber.js';
+export type { Lumber, StripEntry, WoodNeed } from './lumber/lumber.js';
 export { type PieceRow, pieceRows, sizesOf } from './lumber/pieceRows.js';
 export { QUARTERS, type Quarter, quarterFor } from './lumber/quarters.js';
 export type { RingPlan } from './lumber/ringPlan.js';
-export { changesSaved, type Setup, type Stop, setupSteps, setupsOf } from './lumber/setups.js';
+export {
+  changesSaved,
+  type Setup,
+  type Stop,
+  type StopWood,
+  setupSteps,
+  setupsOf,
+  stopsTogether,
+} from './lumber/setups.js';
 export { afterCutting, splitBoard } from './lumber/splitBoard.js';
-export { CUTTING_SAID, type StripListRow, sayContents, stripRows } from './lumber/stripRows.js';
+export { CUTTING_SAID } from './lumber/strips.js';
+export { lumberTimes } from './lumber/times.js';
 export type { Made, PieceKind } from './making/contract.js';
 export { FIGURE_NAMES, type Figure, type FigureKey } from './making/figures.js';
 export { partsFromDegrees } from './making/flat/parts.js';
@@ -179,6 +202,7 @@ export {
   stackUp,
 } from './project/prepare.js';
 export { radiiByName } from './project/radiiByName.js';
+export { AS_DRAWN, type Ripping, rippingOf } from './project/ripping.js';
 export {
   type PaletteEntry,
   type Project,
@@ -227,6 +251,7 @@ export type { Thickness } from './ring/slicing.js';
 export type { Point3, Solid } from './ring/space.js';
 export { CAUTION_NOTE, CAUTIONS, type CautionId } from './settings/cautions.js';
 export { DEFAULT_SHOP, type Shop, shopSchema } from './settings/shop.js';
+export { shopUpToDate } from './settings/shopUpToDate.js';
 export { clipped, type Triangle } from './surface/clip.js';
 export { insideLine, outsideLine, type SectionPoint, woodOutline } from './surface/drawing.js';
 export {

@@ -1,17 +1,28 @@
 import {
+  boardCuts,
+  boardParts,
+  crosscutMarks,
   drawnPieces,
   formatLength,
   type LaidBoard,
   laidContents,
   mm,
+  type NumberedBoard,
+  numberedBoards,
+  type Shop,
   sayLaid,
-  type WoodLayout,
+  sentenceIn,
+  whoseSaid,
 } from '@fellside/core';
 import { INK, MARGIN, type Pages, PT, QUIET } from './page.js';
 import type { Shown } from './shown.js';
 import { fillWood } from './woodFill.js';
 
-/** The boards as they are sawn, all of one wood to one scale. */
+/** What stands above and below a board, mm: its head, marks of the crosscuts, a line for every cut. */
+const HEAD = 11;
+const LINE = 4;
+
+/** The boards as they are sawn, all of one wood to one scale: marks, cuts in their order, and what every strip gives. */
 export function boardSheets(pages: Pages, shown: Shown): void {
   const title = 'Boards';
   const used = shown.layouts.filter(({ boards, missing }) => boards.length + missing.length > 0);
@@ -22,13 +33,13 @@ export function boardSheets(pages: Pages, shown: Shown): void {
     const longest = Math.max(1, ...boards.map(({ stock }) => stock.lengthMm));
     const scale = pages.inner / longest;
     const first = boards[0];
-    pages.need(first ? first.stock.widthMm * scale + 16 + 4.2 * first.strips.length : 16, title);
+    pages.need(first ? first.stock.widthMm * scale + HEAD + 7 + LINE * 4 : 16, title);
     pages.heading(shown.species(wood)?.name ?? wood);
-    for (const laid of boards) board(pages, shown, layout, laid, scale, title);
+    for (const numbered of numberedBoards(shown.layouts))
+      if (numbered.layout === layout) board(pages, shown, numbered, scale, title);
     for (const { owner, count, purpose } of missing) {
-      const whose = owner ? shown.roll.nameOf(owner) : 'spares';
       pages.words(
-        `Short of ${count} ${purpose === 'spare' ? 'spare pieces' : `pieces of ${whose}`}.`,
+        `Short of ${count} ${owner ? 'pieces of ' : ''}${whoseSaid({ owner, purpose }, shown.roll)}${owner || count === 1 ? '' : 's'}.`,
         MARGIN,
         pages.y,
         { bold: true },
@@ -42,25 +53,28 @@ export function boardSheets(pages: Pages, shown: Shown): void {
 function board(
   pages: Pages,
   { shop, species, roll }: Shown,
-  { kinds, wood }: WoodLayout,
-  laid: LaidBoard,
+  { number, layout, laid }: NumberedBoard,
   scale: number,
   title: string,
 ): void {
+  const { kinds, wood } = layout;
   const { doc } = pages;
   const { stock, strips, offcuts } = laid;
   const { units } = shop;
   const [width, height] = [stock.lengthMm * scale, stock.widthMm * scale];
-  pages.need(height + 8 + 4.2 * strips.length, title);
+  const cuts = boardCuts(laid, kinds, shop);
+  pages.need(height + HEAD + LINE * (cuts.length + 1), title);
   const from = stock.board
     ? `on hand${stock.board.note ? `: ${stock.board.note}` : ''}`
     : `to buy, ${stock.quarter?.name}`;
   pages.words(
-    `${formatLength(mm(stock.widthMm), units)} × ${formatLength(mm(stock.lengthMm), units)}, ${from}`,
+    `Board ${number}: ${formatLength(mm(stock.widthMm), units)} × ${formatLength(mm(stock.lengthMm), units)}, ${from}`,
     MARGIN,
     pages.y,
+    { bold: true },
   );
   pages.y += 5;
+  marks(pages, laid, scale, shop);
   const top = pages.y;
   const x = (along: number) => (MARGIN + along * scale) * PT;
   const y = (up: number) => (top + height - up * scale) * PT;
@@ -98,16 +112,55 @@ function board(
   for (const offcut of offcuts) rectangle(offcut).lineWidth(0.4).strokeColor(INK).stroke();
   doc.undash();
   pages.y = top + height + 2;
-  strips.forEach((strip, i) => {
-    const resawn = strip.leaves.length > 1 ? `, resawn into ${strip.leaves.length}` : '';
-    const says = sayLaid(laidContents(strip), roll);
-    pages.words(
-      `${i + 1}.  ${formatLength(mm(strip.widthMm), units)} wide${resawn}: ${says}`,
-      MARGIN + 2,
-      pages.y,
-      { size: 8, width: pages.inner - 2 },
-    );
-    pages.y += 4.2;
+  cuts.forEach((cut, i) => {
+    pages.need(LINE, title);
+    pages.y +=
+      pages.paragraph(`${i + 1}.  ${sentenceIn(cut, units)}`, MARGIN + 2, pages.y, pages.inner - 2, 8) + 0.4;
   });
-  pages.y += 4;
+  pages.y += 1;
+  pages.table(
+    title,
+    [
+      { name: 'Strip', share: 7, right: true },
+      { name: 'Part', share: 7 },
+      { name: 'Width', share: 14 },
+      { name: 'Length', share: 16 },
+      { name: 'Planed', share: 14 },
+      { name: 'Leaves', share: 9, right: true },
+      { name: 'Pieces', share: 70 },
+    ],
+    boardParts(laid).flatMap(({ name, strips: own }) =>
+      own.map(({ number: which, strip }) => [
+        String(which),
+        name,
+        formatLength(mm(strip.widthMm), units),
+        formatLength(mm(strip.lengthMm), units),
+        formatLength(kinds[strip.kind]!.thicknessMm, units),
+        strip.leaves.length > 1 ? String(strip.leaves.length) : '',
+        sayLaid(laidContents(strip), roll),
+      ]),
+    ),
+  );
+  pages.y += 2;
+}
+
+/** Where a board is crosscut, in distances from its end, over the board. */
+function marks(pages: Pages, laid: LaidBoard, scale: number, shop: Shop): void {
+  let reached = MARGIN - 20;
+  for (const mark of crosscutMarks(laid)) {
+    const x = MARGIN + mark * scale;
+    pages.doc
+      .moveTo(x * PT, (pages.y + 3.2) * PT)
+      .lineTo(x * PT, (pages.y + 5) * PT)
+      .lineWidth(0.5)
+      .strokeColor(INK)
+      .stroke();
+    // Marks that would lie over each other are read from the list of cuts.
+    if (x - reached < 13) continue;
+    pages.words(formatLength(mm(mark), shop.units), Math.min(x, MARGIN + pages.inner - 12), pages.y, {
+      size: 7,
+    });
+    reached = x;
+  }
+  pages.y += 5;
 }

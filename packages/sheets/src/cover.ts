@@ -19,7 +19,7 @@ const TALL = 118;
 
 /** What the piece looks like, how large it is, what it takes, and what can hurt. */
 export function coverSheet(pages: Pages, shown: Shown): void {
-  const { plan, shop, project } = shown;
+  const { plan, shop, project, accounts, copies } = shown;
   const { doc } = pages;
   pages.page(project.name);
   const { units } = shop;
@@ -29,16 +29,27 @@ export function coverSheet(pages: Pages, shown: Shown): void {
     pages.y,
     { size: 11 },
   );
+  if (copies > 1)
+    pages.words(`Lists are for ${copies} of it, cut together`, MARGIN, pages.y, {
+      size: 11,
+      bold: true,
+      width: pages.inner,
+      align: 'right',
+    });
   pages.y += 9;
   elevation(pages, shown);
   pages.y += TALL + 8;
   pages.heading('Woods');
-  for (const { wood, pieces, boardFeet, strips, panels } of plan.lumber.woods) {
+  for (const { wood, pieces, strips, blocks, onHandFeet, boughtFeet } of accounts) {
     swatch(doc, shown.species(wood), MARGIN, pages.y - 0.6);
     pages.words(shown.species(wood)?.name ?? wood, MARGIN + 8, pages.y, { bold: true, width: 55 });
     pages.words(`${pieces} pieces`, MARGIN + 66, pages.y, { width: 26 });
-    pages.words(`${strips} strips, ${panels} blocks`, MARGIN + 94, pages.y, { width: 44 });
-    pages.words(`${boardFeet.toFixed(2)} bd ft`, MARGIN, pages.y, {
+    pages.words(`${strips} strips, ${blocks} rips for blocks`, MARGIN + 94, pages.y, { width: 56 });
+    const feet = [
+      onHandFeet > 0 && `${onHandFeet.toFixed(2)} on hand`,
+      boughtFeet > 0 && `${boughtFeet.toFixed(2)} to buy`,
+    ];
+    pages.words(`${feet.filter(Boolean).join(', ') || '0'} bd ft`, MARGIN, pages.y, {
       bold: true,
       width: pages.inner,
       align: 'right',

@@ -13,6 +13,10 @@ const FOOT = 10;
 export const INK = '#1d2527';
 export const QUIET = '#5b6668';
 const RULE = '#b9c0bf';
+/** Height that is kept for the head of a table that goes on, two lines of it (mm). */
+const HEAD = 8.5;
+/** Pages have no margins but the foot, where tables break. */
+const BARE = { top: 0, left: 0, right: 0, bottom: (MARGIN + FOOT) * PT };
 
 /** A document that is written in millimetres, from the top of each page down. */
 export class Pages {
@@ -30,7 +34,7 @@ export class Pages {
     [this.width, this.height] = SHEET_PAPERS[paper];
     this.doc = new PDFDocument({
       size: [this.width * PT, this.height * PT],
-      margin: 0,
+      margins: BARE,
       autoFirstPage: false,
       bufferPages: true,
       info: { Title: `${name}: shop sheets`, Creator: 'Fellside' },
@@ -117,43 +121,55 @@ export class Pages {
       .stroke();
   }
 
-  /** A table with a head on every page; widths are shares. */
+  /**
+   * A table with a head on every page; widths are shares. The PDF library lays it out: cells wrap, and none is cut off. Columns of
+   * which no cell has anything are left out.
+   */
   table(title: string, columns: readonly Column[], rows: readonly (readonly string[])[]): void {
-    const whole = columns.reduce((sum, { share }) => sum + share, 0);
-    const widths = columns.map(({ share }) => (share / whole) * this.inner);
-    const row = (cells: readonly string[], bold: boolean, colour: string) => {
-      let x = MARGIN;
-      cells.forEach((cell, i) => {
-        const { right = false } = columns[i]!;
-        this.words(cell, x, this.y, {
-          size: 8.5,
-          bold,
-          colour,
-          width: widths[i]! - 1.5,
-          align: right ? 'right' : 'left',
+    const used = columns.map((_, i) => i).filter((i) => i === 0 || rows.some((cells) => cells[i] !== ''));
+    const whole = used.reduce((sum, i) => sum + columns[i]!.share, 0);
+    const columnStyles = used.map((i) => ({
+      width: (columns[i]!.share / whole) * this.inner * PT,
+      align: { x: columns[i]!.right ? ('right' as const) : ('left' as const), y: 'top' as const },
+      padding: { top: 1.2, bottom: 1.2, left: 0, right: 5 },
+      border: { top: 0, left: 0, right: 0, bottom: 0.3 },
+      borderColor: RULE,
+    }));
+    const draw = (colour: string) =>
+      this.doc
+        .font('text')
+        .fontSize(8.5)
+        .fillColor(colour)
+        .table({
+          position: { x: MARGIN * PT, y: this.y * PT },
+          maxWidth: this.inner * PT,
+          defaultStyle: { textColor: colour },
+          columnStyles,
         });
-        x += widths[i]!;
-      });
-      this.y += 5;
-    };
     const head = () => {
-      row(
-        columns.map(({ name }) => name),
-        false,
-        QUIET,
-      );
-      this.rule(this.y - 0.8);
+      const table = draw(QUIET);
+      table.row(used.map((i) => columns[i]!.name));
+      table.end();
+      this.y = this.doc.y / PT;
     };
     this.need(16, title);
     head();
-    for (const cells of rows) {
-      if (this.y + 5 > this.bottom) {
-        this.page(`${title}, continued`);
-        head();
-      }
-      row(cells, false, INK);
-    }
-    this.y += 3;
+    const { margins } = this.doc.options;
+    const broken = () => {
+      this.y = MARGIN;
+      this.words(`${title}, continued`, MARGIN, this.y, { size: 16, bold: true });
+      this.y += 11;
+      head();
+    };
+    // A page that the library begins has room for title and head above its rows.
+    this.doc.options.margins = { ...BARE, top: (MARGIN + 11 + HEAD) * PT };
+    this.doc.on('pageAdded', broken);
+    const table = draw(INK);
+    for (const cells of rows) table.row(used.map((i) => cells[i] ?? ''));
+    table.end();
+    this.doc.off('pageAdded', broken);
+    this.doc.options.margins = margins;
+    this.y = this.doc.y / PT + 3;
   }
 
   /** Numbers the pages and closes the document. */

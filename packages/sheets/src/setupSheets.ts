@@ -23,7 +23,7 @@ const ACROSS = 4;
 
 /** The saw's settings in order, each with what is set, its stops, and the rings that come from it from above. */
 export function setupSheets(pages: Pages, shown: Shown): void {
-  const setups = setupsOf(shown.plan.lumber);
+  const setups = setupsOf(shown.lumber);
   if (setups.length === 0) return;
   const title = 'Settings of the saw';
   pages.page(title);
@@ -50,29 +50,35 @@ function setting(pages: Pages, shown: Shown, setup: Setup, number: number, title
   pages.table(
     title,
     [
-      { name: 'Stop at', share: 14 },
-      { name: 'Hand', share: 8 },
-      { name: 'Wood', share: 22 },
-      { name: 'Strip width', share: 14 },
+      { name: 'Stop at', share: 16 },
+      { name: 'Wood', share: 24 },
+      { name: 'Hand', share: 7 },
+      { name: 'Width', share: 13 },
       { name: 'Planed', share: 13 },
-      { name: 'Pieces', share: 8, right: true },
-      { name: 'Spares', share: 8, right: true },
-      { name: 'For', share: 24 },
-      { name: 'Done', share: 7 },
+      { name: 'Pieces', share: 9, right: true },
+      { name: 'Test', share: 7, right: true },
+      { name: 'Spare', share: 8, right: true },
+      { name: 'For', share: 28 },
+      { name: 'Done', share: 8 },
     ],
-    setup.stops.map((stop) => [
-      formatLength(stop.edgeMm, units),
-      stop.hand ?? '',
-      `${species(stop.wood)?.letter ?? ''} ${species(stop.wood)?.name ?? stop.wood}`,
-      formatLength(stop.widthMm, units),
-      formatLength(stop.thicknessMm, units),
-      String(stop.pieces),
-      String(stop.spares),
-      stop.owners.map(roll.nameOf).join(', '),
-      '[  ]',
-    ]),
+    setup.stops.flatMap(({ edgeMm, woods }) =>
+      woods.map((of, i) => [
+        i === 0 ? formatLength(edgeMm, units) : '',
+        `${species(of.wood)?.letter ?? ''} ${species(of.wood)?.name ?? of.wood}`,
+        of.hand ?? '',
+        formatLength(of.widthMm, units),
+        formatLength(of.thicknessMm, units),
+        String(of.pieces),
+        of.tests > 0 ? String(of.tests) : '',
+        of.spares > 0 ? String(of.spares) : '',
+        of.owners.map(roll.nameOf).join(', '),
+        '[  ]',
+      ]),
+    ),
   );
-  const here = new Set(setup.stops.flatMap(({ owners }) => owners.map(ownerKey)));
+  const here = new Set(
+    setup.stops.flatMap(({ woods }) => woods.flatMap(({ owners }) => owners.map(ownerKey))),
+  );
   const rings = prepared.rings.filter(({ ring }) => here.has(ownerKey(ringOwner(ring.id))));
   for (let from = 0; from < rings.length; from += ACROSS) {
     pages.need(PLAN + 10, title);

@@ -1,16 +1,24 @@
 import {
+  accountsOf,
   type Board,
-  CUTTING_SAID,
   DEFAULT_SHOP,
+  demandsOf,
   formatAngle,
   formatLength,
+  givenOf,
+  greedy,
   plain as inMm,
+  laidAtOnce,
   mitred,
   mm,
+  type Plan,
+  pieceRows,
+  placed,
   plan,
   rad,
+  ripList,
+  rollOf,
   SHIPPED_WOODS,
-  stripRows,
 } from '@fellside/core';
 import { demoBoards, demoProjects } from '@fellside/core/demo';
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
@@ -66,6 +74,12 @@ async function lines(page: Awaited<ReturnType<typeof read>>['pages'][number]['pa
   return lengths;
 }
 
+const layoutsAtOnce = (planned: Plan) => laidAtOnce(planned.lumber, boards, DEFAULT_SHOP, rollOf(planned));
+const wood = (id: string) => {
+  const species = SHIPPED_WOODS.find((each) => each.id === id)!;
+  return `${species.letter} ${species.name}`;
+};
+
 describe('shop sheets', () => {
   test('cover, rings, strips, settings, boards and templates, on the paper that was asked for', async () => {
     for (const paper of ['a4', 'letter'] as const) {
@@ -78,7 +92,8 @@ describe('shop sheets', () => {
       for (const title of [
         'Fell Race Cup',
         'Rings and pieces',
-        'Strips and wood',
+        'Wood',
+        'Rip list',
         'Settings of the saw',
         'Boards',
         'Half-section, full size',
@@ -141,17 +156,18 @@ describe('shop sheets', () => {
     const { pieces } = planned.value.rings.find(({ pieces: [first] }) => first?.kind.stock.from === 'strip')!;
     const { kind, count } = pieces[0]!;
     const stock = mitred(kind.stock)!;
+    const planed = pieceRows(planned.value, DEFAULT_SHOP).find((row) => row.name === kind.name)!.planedMm!;
     const tilt = 'bladeTilt' in stock ? stock.bladeTilt : 0;
     expect(plain(words)).toContain(
       plain(
-        `${inMm(kind.name)} ${count} ${formatAngle(stock.cutAngle)}${tilt > 0 ? ` / ${formatAngle(rad(tilt))}` : ''} ${size(stock.longEdgeMm)} ${size(stock.shortEdgeMm)} ${size(stock.widthMm)} ${size(kind.heightMm)}`,
+        `${inMm(kind.name)} ${count} ${formatAngle(stock.cutAngle)}${tilt > 0 ? ` / ${formatAngle(rad(tilt))}` : ''} ${size(stock.longEdgeMm)} ${size(stock.shortEdgeMm)} ${size(stock.widthMm)} ${size(planed)} ${size(kind.heightMm)}`,
       ),
     );
-    const rows = stripRows(planned.value.lumber);
-    const tilted = rows.find(({ bladeTilt }) => bladeTilt > 0)!;
+    const [fence] = ripList(layoutsAtOnce(planned.value));
+    const [row] = fence!.rows;
     expect(plain(words)).toContain(
       plain(
-        `${size(tilted.strips[0]!.lengthMm)} ${size(tilted.widthMm)} ${size(tilted.thicknessMm)} ${tilted.quarter} ${formatAngle(tilted.cutAngle)} / ${formatAngle(tilted.bladeTilt)} ${CUTTING_SAID[tilted.cutting]}`,
+        `${size(fence!.widthMm)} ${size(row!.thicknessMm)} ${wood(row!.wood)} ${size(row!.lengthMm)} ${row!.board} ${row!.leaves > 1 ? row!.leaves : ''}`,
       ),
     );
   });
@@ -161,10 +177,35 @@ describe('shop sheets', () => {
     if (!planned.ok) throw new Error('plan');
     const words = pages.map(({ text }) => text).join(' ');
     expect(words).toContain(`${planned.value.pieces} pieces in ${planned.value.rings.length} rings`);
-    for (const { boardFeet } of planned.value.lumber.woods)
-      expect(words).toContain(`${boardFeet.toFixed(2)} bd ft`);
+    const { lumber } = planned.value;
+    for (const { onHandFeet, boughtFeet } of accountsOf(lumber, layoutsAtOnce(planned.value), DEFAULT_SHOP)) {
+      if (onHandFeet > 0) expect(words).toContain(`${onHandFeet.toFixed(2)} on hand`);
+      if (boughtFeet > 0) expect(words).toContain(`${boughtFeet.toFixed(2)} to buy`);
+    }
     expect(words).toContain('7.5°');
     expect(words).toMatch(new RegExp(`${pages.length} of ${pages.length}`));
+  });
+  test('the layout that is handed over is what is printed; one of another state is refused', async () => {
+    const planned = plan(demoProjects()[0]!, DEFAULT_SHOP);
+    if (!planned.ok) throw new Error('plan');
+    const demands = demandsOf(planned.value.lumber, boards, DEFAULT_SHOP, rollOf(planned.value));
+    // A layout that nobody would find: every wood on boards that are bought, one after the other in greedy order.
+    const given = givenOf(demands.map((demand) => ({ wood: demand.wood, answer: greedy(demand.problem) })));
+    const words = (await read({ given, templates: false })).pages.map(({ text }) => text).join(' ');
+    const layouts = demands.map((demand) => placed(demand, greedy(demand.problem), DEFAULT_SHOP));
+    const rips = layouts.flatMap((layout) => layout.boards.flatMap(({ strips }) => strips)).length;
+    expect(words.match(/\[ +\]/g)!.length).toBeGreaterThanOrEqual(rips);
+    const other = await shopSheets(ask({ given: given.slice(1) }), loadSolver);
+    expect(other.ok ? '' : inMm(other.reasons[0]!.message)).toMatch(/another state of the piece/);
+    const broken = structuredClone(given);
+    for (const wood of broken)
+      for (const board of wood.boards) for (const rip of board.rips) rip.runs = [[99999]];
+    expect((await shopSheets(ask({ given: broken }), loadSolver)).ok).toBe(false);
+  });
+  test('several of one piece are cut together; cells are never cut off', async () => {
+    const words = (await read({ copies: 3, templates: false })).pages.map(({ text }) => text).join(' ');
+    expect(words).toContain('Lists are for 3 of it, cut together');
+    expect(words).not.toContain('…');
   });
   test('what cannot be planned is a reason, not a broken file', async () => {
     const made = await shopSheets(ask({ woods: [] }), loadSolver);

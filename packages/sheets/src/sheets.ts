@@ -1,16 +1,22 @@
 import {
+  accountsOf,
+  atOnce,
   type Board,
   demandsOf,
   done,
+  type Given,
   type Goal,
-  greedy,
   type HighsLike,
+  type Lumber,
+  lumberTimes,
   type Plan,
   type Project,
   placed,
+  placedGiven,
   plan,
   prepare,
   type Result,
+  rippingOf,
   rollOf,
   type Shop,
   type Species,
@@ -22,10 +28,12 @@ import { boardSheets } from './boardSheets.js';
 import { coverSheet } from './cover.js';
 import { featureSheets } from './featureSheets.js';
 import { Pages, type SheetPaper } from './page.js';
+import { ripSheets } from './ripSheets.js';
 import { setupSheets } from './setupSheets.js';
 import type { Shown } from './shown.js';
-import { ringSheets, stripSheets } from './tables.js';
+import { ringSheets } from './tables.js';
 import { templateSheets } from './templates.js';
+import { woodSheets } from './woodSheets.js';
 
 /** What sheets are drawn of. */
 export interface SheetsAsk {
@@ -38,19 +46,33 @@ export interface SheetsAsk {
   readonly templates: boolean;
   /** Whether boards are solved, or as they are laid out at once. */
   readonly solved: boolean;
+  /** The layout that is on the screen: printed as it is and not solved again. */
+  readonly given?: Given;
+  /** How many of the piece are cut together. */
+  readonly copies?: number;
   readonly goal?: Goal;
   /** Whether what is short on hand is bought. */
   readonly buying?: boolean;
 }
 
-function layoutsOf(ask: SheetsAsk, plan: Plan, highs: HighsLike | null): WoodLayout[] {
-  const { boards, shop, goal = 'cost', buying = true } = ask;
-  return demandsOf(plan.lumber, boards, shop, rollOf(plan), { goal, buying }).map((demand) => {
-    if (!highs) return placed(demand, greedy(demand.problem), shop);
-    const steps = solving(demand.problem, solverOf(highs));
-    for (let step = steps.next(); ; step = steps.next())
-      if (step.done) return placed(demand, step.value.answer, shop);
-  });
+/** The boards as they are sawn: as they were found elsewhere, solved, or as they are laid out at once. */
+function layoutsOf(
+  ask: SheetsAsk,
+  plan: Plan,
+  lumber: Lumber,
+  highs: HighsLike | null,
+): Result<WoodLayout[]> {
+  const { boards, shop, goal = 'cost', buying = true, given } = ask;
+  const demands = demandsOf(lumber, boards, shop, rollOf(plan), { goal, buying });
+  if (given) return placedGiven(demands, given, shop);
+  return done(
+    demands.map((demand) => {
+      if (!highs) return placed(demand, atOnce(demand.problem), shop);
+      const steps = solving(demand.problem, solverOf(highs));
+      for (let step = steps.next(); ; step = steps.next())
+        if (step.done) return placed(demand, step.value.answer, shop);
+    }),
+  );
 }
 
 /** The shop sheets of a piece as PDF; `loadSolver` is only asked where boards are to be solved. */
@@ -59,25 +81,32 @@ export async function shopSheets(
   loadSolver: () => Promise<HighsLike>,
 ): Promise<Result<Uint8Array>> {
   const { project, woods, shop } = ask;
-  const prepared = prepare(project);
+  const prepared = prepare(project, rippingOf(shop));
   if (!prepared.ok) return prepared;
   const planned = plan(project, shop, woods, prepared);
   if (!planned.ok) return planned;
-  const highs = ask.solved ? await loadSolver() : null;
+  const highs = ask.solved && !ask.given ? await loadSolver() : null;
+  const lumber = lumberTimes(planned.value.lumber, ask.copies ?? 1);
+  const layouts = layoutsOf(ask, planned.value, lumber, highs);
+  if (!layouts.ok) return layouts;
   const shown: Shown = {
     project,
     plan: planned.value,
     prepared: prepared.value,
     shop,
     woods,
-    layouts: layoutsOf(ask, planned.value, highs),
+    copies: ask.copies ?? 1,
+    lumber,
+    layouts: layouts.value,
+    accounts: accountsOf(lumber, layouts.value, shop),
     species: (wood) => woods.find(({ id }) => id === wood),
     roll: rollOf(planned.value),
   };
   const pages = new Pages(ask.paper, project.name);
   coverSheet(pages, shown);
   ringSheets(pages, shown);
-  stripSheets(pages, shown);
+  woodSheets(pages, shown);
+  ripSheets(pages, shown);
   setupSheets(pages, shown);
   boardSheets(pages, shown);
   featureSheets(pages, shown);

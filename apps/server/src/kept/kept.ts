@@ -1,5 +1,4 @@
 import {
-  DEFAULT_SHOP,
   judged,
   type NewBoard,
   newBoardSchema,
@@ -10,6 +9,7 @@ import {
   type Species,
   type StashEntry,
   shopSchema,
+  shopUpToDate,
   speciesSchema,
   stashedRingSchema,
 } from '@fellside/core';
@@ -47,7 +47,7 @@ const SOURCES: Record<KeptSort, Source> = {
     upToDate: radiiByName,
   },
   pattern: { table: 'pattern', column: 'pattern', order: LAST_FIRST, schema: patternSchema },
-  shop: { table: 'shop', column: 'settings', order: '"id"', schema: shopSchema, upToDate: withDefaults },
+  shop: { table: 'shop', column: 'settings', order: '"id"', schema: shopSchema, upToDate: shopUpToDate },
 };
 export const KEPT_SORTS = Object.keys(SOURCES) as KeptSort[];
 
@@ -91,10 +91,4 @@ export async function removeUnreadable(manager: EntityManager, sort: KeptSort, i
   const found = (await keptRows(manager, sort)).find((row) => row.id === id && row.value === null);
   if (found) await manager.query(`DELETE FROM "${SOURCES[sort].table}" WHERE "id" = ?`, [found.id]);
   return found !== undefined;
-}
-
-/** Figures that the shop has had since then are as a new shop has them. */
-function withDefaults(given: unknown): unknown {
-  const record = typeof given === 'object' && given !== null && !Array.isArray(given);
-  return record ? { ...DEFAULT_SHOP, ...given } : given;
 }

@@ -13,6 +13,7 @@ import {
   type Shop,
   type Species,
   seen,
+  rippingOf,
   stackUp,
 } from '@fellside/core';
 import { createSelector } from '@reduxjs/toolkit';
@@ -34,6 +35,10 @@ const shopAnswer = api.endpoints.shop.select();
 const woodsAnswer = api.endpoints.woods.select();
 
 export const shopOf = (state: State): Shop => shopAnswer(state).data ?? DEFAULT_SHOP;
+/** How the shop rips strips: sizes of rings hang on it. */
+export const rippedOf = createSelector([shopOf], ({ shareWidthMm, ripStepMm }) =>
+  rippingOf({ shareWidthMm, ripStepMm }),
+);
 export const unitsOf = (state: State) => shopOf(state).units;
 export const woodsOf = (state: State): readonly Species[] => woodsAnswer(state).data ?? SHIPPED_WOODS;
 
@@ -49,8 +54,8 @@ export const shapedSlantsOf = (state: State) => shapedSlants(projectOf(state).sl
 
 /** Form and rings worked out; painting and renaming do not ask for it again. */
 const stackOf = createSelector(
-  [formOf, shapedRingsOf, allowancesOf, shapedSlantsOf],
-  (form, rings, allowances, slants) => stackUp({ form, rings, allowances, slants }),
+  [formOf, shapedRingsOf, allowancesOf, shapedSlantsOf, rippedOf],
+  (form, rings, allowances, slants, ripping) => stackUp({ form, rings, allowances, slants }, ripping),
 );
 
 /** The same in the woods that show. */

@@ -1,7 +1,7 @@
 import type { Ring, Stacking } from '@fellside/core';
 import { createSelector } from '@reduxjs/toolkit';
 import type { Shape } from '../workers/geometry.js';
-import { projectOf, shapedRingsOf, shapedSlantsOf } from './selectors.js';
+import { projectOf, rippedOf, shapedRingsOf, shapedSlantsOf } from './selectors.js';
 import type { State } from './store.js';
 
 /** Rings without what their shape does not hang on: a worker is not sent a thousand woods. */
@@ -16,9 +16,11 @@ export const shapeOf: (state: State) => Shape = createSelector(
     shapedRingsOf,
     (state: State) => projectOf(state).allowances,
     shapedSlantsOf,
+    rippedOf,
   ],
-  (form, rings, allowances, slants) => ({
+  (form, rings, allowances, slants, ripping) => ({
     version: ++versions,
     stacking: { form, rings: bare(rings), allowances, slants },
+    ripping,
   }),
 );

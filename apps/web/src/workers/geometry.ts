@@ -3,6 +3,7 @@ import {
   type MeshFineness,
   meshesOf,
   type Prepared,
+  type Ripping,
   type SampledWall,
   type Side,
   type Stacking,
@@ -15,6 +16,7 @@ import { createWalls } from './walls.js';
 export interface Shape {
   readonly version: number;
   readonly stacking: Stacking;
+  readonly ripping: Ripping;
 }
 
 /** Heavy geometry, for a worker or for where there is none: the answers are the same. */
@@ -33,9 +35,9 @@ const pause = () => new Promise<void>((go) => setTimeout(go, 0));
 export function createGeometry(): Geometry {
   const asked = new Map<string, number>();
   let last: { version: number; prepared: Prepared | null } = { version: Number.NaN, prepared: null };
-  const preparedOf = ({ version, stacking }: Shape): Prepared | null => {
+  const preparedOf = ({ version, stacking, ripping }: Shape): Prepared | null => {
     if (last.version !== version) {
-      const stack = stackUp(stacking);
+      const stack = stackUp(stacking, ripping);
       last = { version, prepared: stack.ok ? stack.value : null };
     }
     return last.prepared;

@@ -85,7 +85,6 @@ test.each<[string, (project: Project) => void, Partial<Shop>, string]>([
     'ring-above-form 16 17',
   ],
   ['a shop that wants wide joints', () => {}, { leastOverlapMm: mm(30) }, 'overlap 9'],
-  ['short strips', () => {}, { stripLengthMm: mm(120), holdBackMm: mm(90) }, 'segment-longer-than-strip 6'],
 ])('%s is called out', (_, spoil, shop, expected) => expect(codes(spoil, shop)).toContain(expected));
 
 test('every remedy of every check above is an edit that can be made and that puts the check right', () => {

@@ -1,21 +1,22 @@
 import { pieceRows } from '../lumber/pieceRows.js';
-import type { UnitSystem } from '../measure/format.js';
 import { sentenceIn } from '../measure/said.js';
 import type { Plan } from '../project/plan.js';
 import { rollOf } from '../ring/owner.js';
+import type { Shop } from '../settings/shop.js';
 import type { Species } from '../wood/species.js';
 import { csvOf } from './csv.js';
 import { writer } from './writer.js';
 
 /**
- * The cut list as CSV (RFC 4180): one row for every ring, wood and kind of piece. Lengths are plain numbers, in inches
+ * The cut list as CSV (RFC 4180): one row for every ring, wood and kind of piece. Lengths are plain numbers in the shop's units, in inches
  * to 0.001 or mm to 0.01; the headings carry the unit.
  */
-export function cutListCsv(plan: Plan, woods: readonly Species[], system: UnitSystem): string {
+export function cutListCsv(plan: Plan, woods: readonly Species[], shop: Shop): string {
+  const { units: system } = shop;
   const { unit, size, angle, wood } = writer(woods, system);
   const { nameOf } = rollOf(plan);
   return csvOf(
-    pieceRows(plan).map((row) => ({
+    pieceRows(plan, shop).map((row) => ({
       for: nameOf(row.owner),
       piece: sentenceIn(row.name, system),
       wood: wood(row.wood),
@@ -29,6 +30,7 @@ export function cutListCsv(plan: Plan, woods: readonly Species[], system: UnitSy
       [`width ${unit}`]: size(row.widthMm),
       [`length ${unit}`]: size(row.lengthMm),
       [`thickness ${unit}`]: size(row.thicknessMm),
+      [`planed ${unit}`]: size(row.planedMm),
       [`height ${unit}`]: size(row.heightMm),
       from: row.from,
     })),

@@ -47,9 +47,12 @@ test.each([
 test('the cut list tells spacers, hands, tilts and thicknesses of every way', () => {
   const planned = plan(demoProjects()[3]!, DEFAULT_SHOP);
   if (!planned.ok) throw new Error('plan');
-  const { data } = Papa.parse<Record<string, string>>(cutListCsv(planned.value, SHIPPED_WOODS, 'mm'), {
-    header: true,
-  });
+  const { data } = Papa.parse<Record<string, string>>(
+    cutListCsv(planned.value, SHIPPED_WOODS, { ...DEFAULT_SHOP, units: 'mm' }),
+    {
+      header: true,
+    },
+  );
   const spacer = data.find(({ piece }) => piece === 'Spacer')!;
   expect([spacer.count, spacer['width mm'], spacer['cut angle °']]).toEqual(['12', '3.18', '']);
   const leaning = data.filter(({ hand }) => hand === 'left');
@@ -61,7 +64,7 @@ test('the cut list reads back with another CSV reader’s rules: counts and inch
   const project = demoProjects()[0]!;
   const planned = plan(project, DEFAULT_SHOP);
   if (!planned.ok) throw new Error('plan');
-  const text = cutListCsv(planned.value, SHIPPED_WOODS, 'inch-fraction');
+  const text = cutListCsv(planned.value, SHIPPED_WOODS, DEFAULT_SHOP);
   const { data, errors } = Papa.parse<Record<string, string>>(text, { header: true });
   expect(errors).toEqual([]);
   expect(data.reduce((sum, row) => sum + Number(row.count), 0)).toBe(planned.value.pieces);

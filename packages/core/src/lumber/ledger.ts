@@ -1,65 +1,48 @@
 /**
- * Where the wood of one species goes, mm³, from the finished piece out to the board. Each total is the one before it
- * plus the waste named between them; a test holds them together.
+ * Where the wood of one species goes, mm³, from the finished piece out to the boards it is sawn from. Each total is the one before
+ * it plus the waste named between them; a test holds them together. Made by `accountOf`.
  */
 export interface WoodLedger {
   /** Left in the turned piece. */
-  finished: number;
+  readonly finished: number;
   /** Turned away. */
-  shavings: number;
+  readonly shavings: number;
   /** = finished + shavings: the pieces at their ring's height. */
-  segments: number;
+  readonly segments: number;
   /** Of these, pieces of rings that are made already, from the stash: nothing is cut or bought for them. */
-  stash: number;
+  readonly stash: number;
+  /** Of these, pieces that no board gives. */
+  readonly short: number;
   /** Sanded or planed off the faces of the glued ring. */
-  faceSanding: number;
-  spares: number;
+  readonly faceSanding: number;
+  /** Spares and test pieces. */
+  readonly spares: number;
   /** Pieces that lean the other way and come out as well between two fences. */
-  otherHand: number;
+  readonly otherHand: number;
   /** Kerfs and clean-up of slices sawn from thick pieces. */
-  resawing: number;
+  readonly resawing: number;
   /** Sawdust of the mitre cuts. */
-  kerf: number;
+  readonly kerf: number;
   /** Slanted ends of strips. */
-  wedges: number;
-  endTrim: number;
-  /** Hold-back tails, and what a full strip has left over. */
-  tails: number;
+  readonly wedges: number;
   /** Corners of the blocks that discs, plugs and staves are sawn from. */
-  corners: number;
-  /** = segments − stash + all wastes since: strips and blocks, planed. */
-  strips: number;
-  /** Rip kerfs and what the planer takes off nominal thickness. */
-  planing: number;
-  /** Bought on top, the user's percentage. */
-  allowance: number;
-  /** = strips + planing + allowance: what has to be bought. */
-  bought: number;
-}
-
-export const emptyLedger = (): WoodLedger => ({
-  finished: 0,
-  shavings: 0,
-  segments: 0,
-  stash: 0,
-  faceSanding: 0,
-  spares: 0,
-  otherHand: 0,
-  resawing: 0,
-  kerf: 0,
-  wedges: 0,
-  endTrim: 0,
-  tails: 0,
-  corners: 0,
-  strips: 0,
-  planing: 0,
-  allowance: 0,
-  bought: 0,
-});
-
-const KEYS = Object.keys(emptyLedger()) as (keyof WoodLedger)[];
-
-/** Enters all of one account into another. */
-export function addLedger(into: WoodLedger, from: WoodLedger): void {
-  for (const key of KEYS) into[key] += from[key];
+  readonly corners: number;
+  /** Hold-back tails, and what a strip has left over behind them. */
+  readonly tails: number;
+  /** = segments − stash − short + all wastes since: strips and blocks, planed. */
+  readonly strips: number;
+  /** What planer and resaw take off the thickness of the boards. */
+  readonly planing: number;
+  /** Rip kerfs. */
+  readonly ripping: number;
+  /** Ends and the jointed edge, defects, and what is too small to keep. */
+  readonly trims: number;
+  /** Kept as offcuts. */
+  readonly offcuts: number;
+  /** = strips + all wastes since: the boards that are sawn. */
+  readonly boards: number;
+  /** Of these, boards on hand. */
+  readonly onHand: number;
+  /** = boards − onHand: what is bought. */
+  readonly bought: number;
 }

@@ -1,19 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { demoProjects } from '../demo/index.js';
 import { layOut, volumeOf } from '../making/layOut.js';
 import { INCH } from '../measure/format.js';
 import { fromDegrees, mm, rad } from '../measure/quantity.js';
-import { plain } from '../measure/said.js';
 import { plan } from '../project/plan.js';
 import { prepare } from '../project/prepare.js';
-import { ringOwner, rollOf } from '../ring/owner.js';
+import { rippingOf } from '../project/ripping.js';
 import { DEFAULT_SHOP, type Shop } from '../settings/shop.js';
-import { NOBODY } from '../testing/pieces.js';
+import { accounts } from '../testing/pieces.js';
 import { anyProject, formOf } from '../testing/random.js';
+import { accountRows, woodShares } from './accountRows.js';
 import { kerfAlong, lengthFor, meanLength, wedgeAlong } from './cutting.js';
-import type { WoodLedger } from './ledger.js';
 import { quarterFor } from './quarters.js';
-import { cutIntoStrips, type StripWant, withSpares } from './strips.js';
 
 const shop: Shop = { ...DEFAULT_SHOP, testPieces: 0, sparePercent: 0 };
 
@@ -52,63 +51,42 @@ describe('one strip', () => {
   });
 });
 
-const want = (count: number, longEdge = 40): StripWant => ({
-  wood: 'sugar-maple',
-  widthMm: mm(20),
-  thicknessMm: mm(19),
-  cutAngle: fromDegrees(15),
-  bladeTilt: rad(0),
-  cutting: 'turned-over',
-  cuts: [
-    {
-      owner: ringOwner('a'),
-      purpose: 'piece',
-      longEdgeMm: mm(longEdge),
-      count,
-      keptMm: mm(17),
-      resawMm: mm(0),
-    },
-  ],
-});
-
-describe('strips', () => {
-  test('whole segments only, every one cut once, none longer than the shop’s strips, the tail never cut', () => {
-    fc.assert(
-      fc.property(
-        fc.integer({ min: 1, max: 300 }),
-        fc.double({ min: 12, max: 200, noNaN: true }),
-        (count, longEdge) => {
-          const list = cutIntoStrips(want(count, longEdge), shop, NOBODY);
-          if (!list.ok) throw new Error('strips');
-          const setting = { ...want(1), kerfMm: shop.kerfMm };
-          let cut = 0;
-          for (const strip of list.value.strips) {
-            const pieces = strip.cuts.reduce((n, { count: some }) => n + some, 0);
-            const used = lengthFor(setting, pieces, pieces * meanLength(setting, longEdge));
-            expect(pieces).toBeGreaterThan(0);
-            expect(strip.lengthMm).toBeLessThanOrEqual(shop.stripLengthMm + 1e-9);
-            expect(strip.lengthMm - used - shop.endTrimMm).toBeGreaterThanOrEqual(shop.holdBackMm - 1e-4);
-            cut += pieces;
-          }
-          expect(cut).toBe(count);
-        },
-      ),
+describe('spares', () => {
+  const strips = (change: Partial<Shop>) => {
+    const project = demoProjects()[0]!;
+    const made = plan(project, { ...DEFAULT_SHOP, ...change });
+    if (!made.ok) throw new Error('plan');
+    const cuts = made.value.lumber.strips.flatMap((list) =>
+      list.cuts.map((cut) => ({ ...cut, wood: list.wood, angle: list.cutAngle })),
     );
-  });
-
-  test('a segment longer than a strip is refused with both lengths', () => {
-    const refused = cutIntoStrips(want(4, 900), shop, rollOf({ rings: [{ id: 'a' }] }));
-    expect(refused).toMatchObject({
-      ok: false,
-      reasons: [{ code: 'segment-longer-than-strip', path: 'rings.0' }],
+    return {
+      rings: made.value.rings,
+      cuts,
+      count: (purpose: string) =>
+        cuts.reduce((sum, cut) => sum + (cut.purpose === purpose ? cut.count : 0), 0),
+    };
+  };
+  test('per cent of every ring and wood, rounded up; one test piece a setting, of its commonest wood', () => {
+    const { rings, cuts, count } = strips({ sparePercent: 5, testPieces: 2 });
+    // By hand from the pieces of the rings: every wood of a ring once, however many lengths it is cut in.
+    const woods = rings.flatMap(({ pieces }) => {
+      const sawn = pieces.filter(({ kind }) => kind.stock.from === 'strip');
+      return [...new Set(sawn.map(({ wood }) => wood))].map((wood) =>
+        sawn.filter((of) => of.wood === wood).reduce((sum, of) => sum + of.count, 0),
+      );
     });
+    expect(count('spare')).toBe(woods.reduce((sum, pieces) => sum + Math.ceil(pieces / 20), 0));
+    const angles = new Set(cuts.filter(({ angle }) => angle > 0).map(({ angle }) => angle.toFixed(6)));
+    expect(count('test')).toBe(2 * angles.size);
+    for (const test of cuts.filter(({ purpose }) => purpose === 'test')) {
+      const of = (wood: string) =>
+        cuts.reduce((sum, cut) => sum + (cut.wood === wood && cut.purpose === 'piece' ? cut.count : 0), 0);
+      expect(of(test.wood)).toBe(Math.max(...cuts.map(({ wood }) => of(wood))));
+    }
   });
-
-  test('spares: one test piece a setting and 5 %, rounded up', () => {
-    const spares = withSpares([...want(24).cuts, ...want(12, 30).cuts], DEFAULT_SHOP).filter(
-      ({ owner }) => owner === null,
-    );
-    expect(spares.map(({ count }) => count)).toEqual([3, 2]);
+  test('none where the shop wants none', () => {
+    const { count } = strips({ sparePercent: 0, testPieces: 0 });
+    expect([count('spare'), count('test'), count('piece') > 0]).toEqual([0, 0, true]);
   });
 });
 
@@ -124,7 +102,7 @@ test.each([
   expect(quarterFor(planed * INCH)?.name).toBe(name),
 );
 
-test('a board foot by hand: one disc 9.875 in square from 4/4, kerf 1/8, no allowance, is 100/144', () => {
+test('a disc 9.875 in across by hand, on a board of 10 by 12 in: what goes where, to the last shaving', () => {
   const project = fc.sample(anyProject, { numRuns: 1, seed: 3 })[0]!;
   const radius = (9.875 / 2) * INCH;
   const disc = {
@@ -137,35 +115,49 @@ test('a board foot by hand: one disc 9.875 in square from 4/4, kerf 1/8, no allo
     rings: [{ id: 'a', heightMm: mm(12), making: { way: 'disc' as const }, turn: 0, woods: ['light'] }],
     allowances: { outsideMm: mm(0), insideMm: mm(0) },
   };
-  const planned = plan(disc, { ...shop, wastePercent: 0, ripKerfMm: mm(INCH / 8) });
-  if (!planned.ok) throw new Error(plain(planned.reasons[0]!.message));
-  expect(planned.value.lumber.woods[0]!.boardFeet).toBeCloseTo(100 / 144, 9);
-  expect(planned.value.lumber.woods[0]!.ledger.shavings).toBeCloseTo(0, 6);
+  const yard = [{ widthMm: mm(10 * INCH), lengthMm: mm(12 * INCH) }];
+  const none = { endTrimMm: mm(0), edgeJointMm: mm(0), ripStepMm: mm(0) };
+  const [account] = accounts(disc, { ...shop, ...none, yard, ripKerfMm: mm(INCH / 8) });
+  const { ledger, boughtFeet } = account!;
+  // NIST SP 811: a board foot is 144 cubic inches; 10 × 12 × 1 in are 120 of them.
+  expect(boughtFeet).toBeCloseTo(120 / 144, 9);
+  const inches = (volume: number) => volume / INCH ** 3;
+  const thick = 13.5 / INCH;
+  expect(inches(ledger.strips)).toBeCloseTo(9.875 * 12 * thick, 6);
+  // A square of 9.875 in is crosscut with a kerf on either side; behind it a strip is left over, too short to keep.
+  expect(inches(ledger.kerf)).toBeCloseTo((2 * 9.875 * thick * shop.kerfMm) / INCH, 6);
+  expect(inches(ledger.corners)).toBeCloseTo(((1 - Math.PI / 4) * 9.875 ** 2 * 12) / INCH, 6);
+  expect(inches(ledger.ripping)).toBeCloseTo((1 / 8) * 12, 6);
+  expect(inches(ledger.planing)).toBeCloseTo(9.875 * 12 * (1 - thick), 6);
+  expect(ledger.shavings).toBeCloseTo(0, 6);
 });
 
-test('the ledger adds up for any project: finished → segments → strips → bought, nothing lost, nothing below zero', () => {
+test('the ledger adds up for any project: finished → segments → strips → boards, nothing lost, nothing below zero', () => {
   fc.assert(
     fc.property(anyProject, (project) => {
-      const prepared = prepare(project);
+      const prepared = prepare(project, rippingOf(DEFAULT_SHOP));
       const planned = plan(project, DEFAULT_SHOP, undefined, prepared);
       if (!planned.ok || !prepared.ok) throw new Error('plan');
-      if (planned.value.lumber.reasons.length > 0) return;
-      const sum: (of: keyof WoodLedger) => number = (of) =>
-        planned.value.lumber.woods.reduce((n, { ledger }) => n + ledger[of], 0);
-      for (const { ledger: w } of planned.value.lumber.woods) {
+      const all = accounts(project);
+      for (const { ledger: w } of all) {
         for (const [name, volume] of Object.entries(w)) expect(volume, name).toBeGreaterThanOrEqual(-1e-3);
-        expect(w.finished + w.shavings).toBeCloseTo(w.segments, 3);
-        const pieces = w.faceSanding + w.spares + w.otherHand + w.resawing + w.corners;
-        const wasted = pieces + w.kerf + w.wedges + w.endTrim + w.tails;
-        expect((w.segments - w.stash + wasted) / w.strips).toBeCloseTo(1, 9);
-        expect((w.strips + w.planing + w.allowance) / w.bought).toBeCloseTo(1, 9);
+        const rows = accountRows(w);
+        let sum = 0;
+        for (const { name, is, mm3 } of rows) {
+          if (is === 'total') expect(mm3, name).toBeCloseTo(sum + (name === rows[0]!.name ? mm3 : 0), 1);
+          sum = is === 'total' ? mm3 : sum + mm3;
+        }
+        const shares = woodShares(w).reduce((total, { mm3 }) => total + mm3, 0);
+        expect(shares).toBeCloseTo(w.boards, 1);
       }
+      if (planned.value.lumber.reasons.length > 0) return;
       const pieces = prepared.value.rings.flatMap(({ made }) =>
         made.ok ? layOut(made.value).map((piece) => volumeOf(piece)) : [],
       );
       if (pieces.length === 0) return;
       // Drilled pieces are counted as they are sawn, whole: a little more than what lies in the ring.
-      const share = sum('segments') / pieces.reduce((a, b) => a + b, 0);
+      const segments = all.reduce((n, { ledger }) => n + ledger.segments, 0);
+      const share = segments / pieces.reduce((a, b) => a + b, 0);
       const bored = project.rings.some(({ making }) => 'plug' in making);
       expect(share).toBeGreaterThan(0.998);
       if (!bored) expect(share).toBeCloseTo(1, 2);

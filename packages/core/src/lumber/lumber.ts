@@ -1,126 +1,108 @@
-import { remembered, rememberedTogether } from '../measure/memo.js';
 import type { Reason } from '../measure/reason.js';
 import { say, sayMm } from '../measure/said.js';
-import { boardFeet } from '../measure/volume.js';
-import { type Owner, type Roll, rollOf } from '../ring/owner.js';
+import type { Owner, Roll } from '../ring/owner.js';
 import type { Shop } from '../settings/shop.js';
-import { enterPanel, enterStash, enterStrips, type Panel } from './account.js';
-import { addLedger, emptyLedger, type WoodLedger } from './ledger.js';
+import { kerfAlong, meanLength, pieceAlong, type StripSetting } from './cutting.js';
+import { type Panel, panelFor } from './panel.js';
 import { QUARTERS, quarterFor } from './quarters.js';
-import { cutIntoStrips, type StripList } from './strips.js';
-import { type OwnedPieces, panelFor, stripGroups, wantOf } from './wants.js';
+import { besidesOf } from './spares.js';
+import type { Cut, StripWant } from './strips.js';
+import { type OwnedPieces, stripGroups, wantOf } from './wants.js';
 
-/** What one wood comes to: volumes in mm³, board feet as bought. */
-export interface WoodTotal {
+/** What is needed of one wood; volumes in mm³. What it takes of boards only a layout says. */
+export interface WoodNeed {
   readonly wood: string;
   /** Pieces in the work, spares not counted. */
   readonly pieces: number;
+  /** Spares and test pieces. */
   readonly spares: number;
-  readonly strips: number;
-  readonly panels: number;
-  readonly ledger: WoodLedger;
-  readonly boardFeet: number;
+  /** Left in the turned piece. */
+  readonly finishedMm3: number;
+  /** In the pieces at their ring's height; of these, in rings that are made already. */
+  readonly segmentsMm3: number;
+  readonly stashMm3: number;
 }
 
-export type StripListEntry = StripList & { readonly quarter: string };
+export type StripEntry = StripWant & { readonly quarter: string };
 export type PanelEntry = Panel & { readonly quarter: string };
 
+/** What has to be sawn: pieces by the strips that can give them, blocks, and what each wood comes to. */
 export interface Lumber {
-  readonly strips: readonly StripListEntry[];
+  readonly strips: readonly StripEntry[];
   readonly panels: readonly PanelEntry[];
-  readonly woods: readonly WoodTotal[];
-  /** Pieces that no strip or board can give; they are in no figure above. */
+  readonly woods: readonly WoodNeed[];
+  /** Pieces that no strip or lumber can give; they are in no list above. */
   readonly reasons: readonly Reason[];
 }
 
-/** What pieces come to: the strips or the block that they are sawn from, and where the wood of it goes. */
-interface Entry<List> {
-  readonly list: List;
-  readonly ledger: WoodLedger;
-  readonly spares: number;
-}
+type Mutable<T> = { -readonly [K in keyof T]: T[K] };
 
-/** Strips, squares and board feet for pieces; `finished` is the volume left in the work by wood, mm³, `roll` names the owners. */
+/** Strips and blocks for pieces; `finished` is the volume left in the work by wood, mm³, `roll` names the owners. */
 export function lumberFor(
   pieces: readonly OwnedPieces[],
   finished: ReadonlyMap<string, number>,
   shop: Shop,
   roll: Roll,
 ): Lumber {
-  const tally = new Map<string, Mutable<WoodTotal>>();
-  const of = (wood: string): Mutable<WoodTotal> => {
-    const known = tally.get(wood);
+  const woods = new Map<string, Mutable<WoodNeed>>();
+  const of = (wood: string): Mutable<WoodNeed> => {
+    const known = woods.get(wood);
     if (known) return known;
-    const ledger = emptyLedger();
-    const total = { wood, pieces: 0, spares: 0, strips: 0, panels: 0, ledger, boardFeet: 0 };
-    tally.set(wood, total);
-    return total;
+    const finishedMm3 = finished.get(wood) ?? 0;
+    const need = { wood, pieces: 0, spares: 0, finishedMm3, segmentsMm3: 0, stashMm3: 0 };
+    woods.set(wood, need);
+    return need;
   };
   for (const { wood, count, kind, volumeMm3 } of pieces) {
     of(wood).pieces += count;
-    if (kind.stock.from === 'stash') enterStash(of(wood).ledger, count * volumeMm3);
+    if (kind.stock.from === 'stash') of(wood).stashMm3 += count * volumeMm3;
   }
   const reasons: Reason[] = [];
-  const taken = <List extends { readonly wood: string }>(made: Entry<List> | null, why: () => Reason[]) => {
-    if (!made) reasons.push(...why());
-    if (!made) return [];
-    const total = of(made.list.wood);
-    addLedger(total.ledger, made.ledger);
-    total.spares += made.spares;
-    return [made.list];
-  };
-  const strips = stripGroups(pieces, shop).flatMap((group) =>
-    taken(strippedFrom(group, shop), () => whyNoStrips(group, shop, roll)),
-  );
-  const panels = pieces.flatMap((each) =>
-    each.kind.stock.from === 'panel' ? taken(blockFor(each, shop), () => whyNoBlock(each, shop, roll)) : [],
-  );
-  for (const list of strips) of(list.wood).strips += list.strips.length;
-  for (const panel of panels) of(panel.wood).panels += panel.count;
-  for (const total of tally.values()) {
-    total.ledger.finished = finished.get(total.wood) ?? 0;
-    total.ledger.shavings = total.ledger.segments - total.ledger.finished;
-    total.boardFeet = boardFeet(total.ledger.bought);
-  }
-  return { strips, panels, woods: [...tally.values()], reasons };
-}
-
-/** The strips that a group of pieces is sawn from; null where no strip or no lumber can give them. */
-const strippedFrom = rememberedTogether(
-  (group: readonly OwnedPieces[], shop: Shop): Entry<StripListEntry> | null => {
-    const want = wantOf(group, shop);
-    const list = cutIntoStrips(want, shop, NOBODY);
+  const besides = besidesOf(pieces, shop);
+  const strips = stripGroups(pieces, shop).flatMap((group): StripEntry[] => {
+    const want = wantOf(group, besides, shop);
     const quarter = quarterFor(want.thicknessMm);
-    if (!list.ok || !quarter) return null;
-    const ledger = emptyLedger();
-    enterStrips(ledger, list.value, quarter, shop);
-    const spares = want.cuts.reduce((sum, { purpose, count }) => sum + (purpose === 'spare' ? count : 0), 0);
-    return { list: { ...list.value, quarter: quarter.name }, ledger, spares };
-  },
-);
-
-/** Reasons are worded anew every time: names of rings change when others come and go. */
-function whyNoStrips(group: readonly OwnedPieces[], shop: Shop, roll: Roll): Reason[] {
-  const want = wantOf(group, shop);
-  const list = cutIntoStrips(want, shop, roll);
-  return [...(list.ok ? [] : list.reasons), ...whyTooThick(want.thicknessMm, group[0]!.owner, roll)];
+    const wrong = [...whyNoLength(want, shop, roll), ...whyTooThick(want.thicknessMm, group[0]!.owner, roll)];
+    const need = of(want.wood);
+    for (const cut of want.cuts) {
+      if (cut.purpose === 'piece') need.segmentsMm3 += keptVolume(want, cut);
+      else if (cut.purpose !== 'other-hand' && wrong.length === 0) need.spares += cut.count;
+    }
+    reasons.push(...wrong);
+    return quarter && wrong.length === 0 ? [{ ...want, quarter: quarter.name }] : [];
+  });
+  const panels = pieces.flatMap((each): PanelEntry[] => {
+    const panel = panelFor(each, shop);
+    if (!panel) return [];
+    of(panel.wood).segmentsMm3 += panel.count * panel.pieceMm3;
+    const quarter = quarterFor(panel.thicknessMm);
+    reasons.push(...whyTooThick(panel.thicknessMm, each.owner, roll));
+    return quarter ? [{ ...panel, quarter: quarter.name }] : [];
+  });
+  for (const need of woods.values()) need.segmentsMm3 += need.stashMm3;
+  return { strips, panels, woods: [...woods.values()], reasons };
 }
 
-const blockFor = remembered((pieces: OwnedPieces, shop: Shop): Entry<PanelEntry> | null => {
-  const panel = panelFor(pieces, shop)!;
-  const quarter = quarterFor(panel.thicknessMm);
-  if (!quarter) return null;
-  const ledger = emptyLedger();
-  enterPanel(ledger, panel, quarter, shop);
-  return { list: { ...panel, quarter: quarter.name }, ledger, spares: 0 };
-});
+/** What pieces of a strip come to in their rings, mm³. */
+export const keptVolume = (want: Omit<StripWant, 'cuts'>, { count, longEdgeMm, keptMm }: Cut): number =>
+  count * meanLength({ ...want, kerfMm: 0 }, longEdgeMm) * want.widthMm * keptMm;
 
-const whyNoBlock = (pieces: OwnedPieces, shop: Shop, roll: Roll): Reason[] =>
-  whyTooThick(panelFor(pieces, shop)!.thicknessMm, pieces.owner, roll);
-
-const NOBODY: Roll = rollOf({ rings: [] });
-
-type Mutable<T> = { -readonly [K in keyof T]: T[K] };
+/** Why pieces cannot be cut from a strip: so wide for its angle that nothing of its length is left. */
+function whyNoLength(want: StripWant, { kerfMm }: Shop, roll: Roll): Reason[] {
+  const setting: StripSetting = { ...want, kerfMm };
+  const without = want.cuts.find(
+    ({ longEdgeMm, boardEdgeMm }) => !(pieceAlong(setting, longEdgeMm, boardEdgeMm) + kerfAlong(setting) > 0),
+  );
+  if (!without) return [];
+  const whose = without.owner === null ? 'A spare segment' : `A segment of ${roll.nameOf(without.owner)}`;
+  return [
+    {
+      code: 'segment-without-length',
+      path: without.owner === null ? '' : roll.pathOf(without.owner),
+      message: say`${whose} would have no length along its strip: the strip is too wide for its angle.`,
+    },
+  ];
+}
 
 /** Why no lumber is thick enough for pieces; nothing where some is. */
 function whyTooThick(planedMm: number, owner: Owner, roll: Roll): Reason[] {

@@ -1,8 +1,11 @@
+import { planedThickness, planingOf } from '../making/planing.js';
 import { mitred, type PanelStock, type Stock, type StripStock } from '../making/stock.js';
 import type { Mm, Rad } from '../measure/quantity.js';
 import { type Said, say, sayMm, sayRad } from '../measure/said.js';
 import type { Owner } from '../ring/owner.js';
-import { CUTTING_SAID } from './stripRows.js';
+import type { Shop } from '../settings/shop.js';
+import { panelFor } from './panel.js';
+import { CUTTING_SAID } from './strips.js';
 import type { OwnedPieces } from './wants.js';
 
 /** Pieces of one kind and wood of one owner. Screen, paper and tables show these rows and add nothing. */
@@ -25,6 +28,8 @@ export interface PieceRow {
   readonly lengthMm: Mm | null;
   readonly widthMm: Mm | null;
   readonly thicknessMm: Mm | null;
+  /** Thickness that its wood is planed to. */
+  readonly planedMm: Mm | null;
   /** As it lies in the ring. */
   readonly heightMm: Mm;
   /** What it is sawn from and to what sizes, in words. */
@@ -38,15 +43,14 @@ interface Owners {
 }
 
 /** All pieces as the work stands: blanks beside it, bands, then the rings, the top one first. */
-export const pieceRows = ({ rings, slants, blanks }: Owners): PieceRow[] =>
+export const pieceRows = ({ rings, slants, blanks }: Owners, shop: Shop): PieceRow[] =>
   [...blanks, ...slants, ...[...rings].reverse()].flatMap(({ pieces }) =>
-    pieces.map((of, i) => rowOf(of, i === 0)),
+    pieces.map((of, i) => rowOf(of, i === 0, shop)),
   );
 
-function rowOf(
-  { owner, wood, kind: { name, stock, heightMm }, count }: OwnedPieces,
-  first: boolean,
-): PieceRow {
+function rowOf(of: OwnedPieces, first: boolean, shop: Shop): PieceRow {
+  const { owner, wood, kind, count } = of;
+  const { name, stock, heightMm } = kind;
   const piece = mitred(stock);
   const panel = stock.from === 'panel' ? stock : null;
   const strip = stock.from === 'strip' ? stock : null;
@@ -66,10 +70,18 @@ function rowOf(
     lengthMm: panel?.lengthMm ?? null,
     widthMm: (piece ?? panel)?.widthMm ?? null,
     thicknessMm: (strip ?? panel)?.thicknessMm ?? null,
+    planedMm: planedOf(of, shop),
     heightMm,
     sizes: sizesOf(stock),
   };
 }
+
+/** Thickness that the wood of pieces is planed to, as the strips or blocks of the same pieces have it. */
+const planedOf = (of: OwnedPieces, shop: Shop): Mm | null => {
+  const { stock } = of.kind;
+  if (stock.from === 'strip') return planedThickness(stock.thicknessMm, planingOf(shop, of.sanded ?? 2));
+  return panelFor(of, shop)?.thicknessMm ?? null;
+};
 
 /** What a piece is sawn from and to what sizes, in words. */
 export function sizesOf(stock: Stock): Said[] {

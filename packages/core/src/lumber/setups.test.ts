@@ -1,20 +1,12 @@
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
-import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import * as edit from '../project/commands/edits.js';
-import { plan } from '../project/plan.js';
 import { rollOf } from '../ring/owner.js';
-import { DEFAULT_SHOP, type Shop } from '../settings/shop.js';
-import { after, placeIn, planned, refusal } from '../testing/pieces.js';
-import { changesSaved, setupSteps, setupsOf } from './setups.js';
+import { accounted, after, placeIn, planned, refusal } from '../testing/pieces.js';
+import { changesSaved, setupSteps, setupsOf, stopsTogether } from './setups.js';
 
 const [cup, , , lantern] = demoProjects();
-const at = (shop: Partial<Shop>, project = cup!) => {
-  const made = plan(project, { ...DEFAULT_SHOP, ...shop });
-  if (!made.ok) throw new Error('plan');
-  return made.value;
-};
 
 describe('settings of the saw', () => {
   test('every mitred piece is cut at one of them, spares with it', () => {
@@ -37,6 +29,27 @@ describe('settings of the saw', () => {
     );
     expect(changesSaved(lumber, rollOf(lantern!))).toBeGreaterThan(0);
   });
+  test('one stop for one length, whatever the wood; stops of a setting go from long to short', () => {
+    for (const project of demoProjects())
+      for (const { stops } of setupsOf(planned(project).lumber)) {
+        const edges = stops.map(({ edgeMm }) => edgeMm);
+        expect(edges).toEqual([...edges].sort((a, b) => b - a));
+        expect(edges.every((edge, i) => i === 0 || edges[i - 1]! - edge > 1e-5)).toBe(true);
+      }
+    const woods = setupsOf(planned(cup!).lumber).flatMap(({ stops }) =>
+      stops.map((stop) => stop.woods.length),
+    );
+    expect(Math.max(...woods)).toBeGreaterThan(1);
+  });
+  test('stops that differ by less than a joint shows can be brought together, each to the longest of its run', () => {
+    const stop = (edgeMm: number) => ({ edgeMm: edgeMm as never, woods: [] });
+    const runs = stopsTogether([40.4, 40.2, 40.1, 39.9, 30, 29.9].map(stop), 0.397);
+    expect(runs.map((run) => run.map(({ edgeMm }) => edgeMm))).toEqual([
+      [40.4, 40.2, 40.1],
+      [30, 29.9],
+    ]);
+    expect(stopsTogether([40.4, 40].map(stop), 0.397)).toEqual([]);
+  });
   // Cut angle 180°/N and wedge 360°/N for 24 segments: common practice.
   test('24 segments: 7.5° from square, a wedge of 15°, and a first test cut that says so', () => {
     const [setup] = setupsOf(planned(cup!).lumber);
@@ -49,11 +62,10 @@ describe('settings of the saw', () => {
 
 describe('how strips are sawn', () => {
   test('the same edge out takes more of the strip; the choice holds for the rings that were chosen', () => {
-    const strips = (project = cup!) =>
-      planned(project).lumber.woods.reduce((sum, { ledger }) => sum + ledger.strips, 0);
+    const wasted = (project = cup!) => accounted(project, 'wedges') + accounted(project, 'kerf');
     const all = cup!.rings.map((_, i) => i);
     const same = after(cup!, edit.setEdgeOut(all, 'same-edge'));
-    expect(strips(same)).toBeGreaterThan(strips());
+    expect(wasted(same)).toBeGreaterThan(1.5 * wasted());
     expect(after(same, edit.setEdgeOut(all, null))).toEqual(cup);
     const one = planned(after(cup!, edit.setEdgeOut([8], 'same-edge')));
     const sawn = one.lumber.strips
@@ -68,14 +80,5 @@ describe('how strips are sawn', () => {
     expect(spares(after(cup!, edit.setSpares([8], 4)))).toBe(spares() + 4 * woods);
     expect(after(cup!, edit.setSpares([8], 4), edit.setSpares([8], 0))).toEqual(cup);
     expect(refusal(cup!, edit.setSpares([8], 900))).toMatch(/Spare pieces is 900/);
-  });
-  test('widths in steps: rings share strips, and no strip is narrower than before', () => {
-    const exact = at({}).lumber.strips;
-    const stepped = at({ ripStepMm: mm(6.35) }).lumber.strips;
-    expect(stepped.length).toBeLessThan(exact.length);
-    for (const { widthMm } of stepped)
-      expect(Math.abs(widthMm / 6.35 - Math.round(widthMm / 6.35))).toBeLessThan(1e-9);
-    const widest = (lists: typeof exact) => Math.max(...lists.map(({ widthMm }) => widthMm));
-    expect(widest(stepped)).toBeGreaterThanOrEqual(widest(exact));
   });
 });

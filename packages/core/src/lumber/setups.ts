@@ -1,22 +1,29 @@
 import type { Cutting, Hand } from '../making/stock.js';
-import { type Mm, mm, type Rad, rad } from '../measure/quantity.js';
+import { type Mm, type Rad, rad } from '../measure/quantity.js';
 import { type Said, say, sayMm, sayRad } from '../measure/said.js';
 import { SAME_ANGLE, SAME_LENGTH } from '../measure/tolerance.js';
 import { eachOnce, type Owner, type Roll } from '../ring/owner.js';
-import type { Lumber, StripListEntry } from './lumber.js';
+import type { Lumber, StripEntry } from './lumber.js';
 
-/** Pieces of one length at one setting of the saw: where the stop stands. */
-export interface Stop {
-  /** Long edge: what the stop is set to, and what the first test piece has to measure. */
-  readonly edgeMm: Mm;
+/** What is cut at a stop from one wood. */
+export interface StopWood {
   readonly wood: string;
   readonly hand: Hand | null;
   readonly widthMm: Mm;
   readonly thicknessMm: Mm;
   readonly pieces: number;
+  readonly tests: number;
+  /** Spares, and pieces of the other hand. */
   readonly spares: number;
   /** What its pieces go to. */
   readonly owners: readonly Owner[];
+}
+
+/** Pieces of one length at one setting of the saw: where the stop stands, and under it the woods that are cut there. */
+export interface Stop {
+  /** Long edge: what the stop is set to, and what the first test piece has to measure. */
+  readonly edgeMm: Mm;
+  readonly woods: readonly StopWood[];
 }
 
 /** One setting of the saw: angle, tilt and how the strip goes; all stops that it serves, the longest first. */
@@ -35,7 +42,7 @@ export interface Setup {
  * goes, then the stop, longest edge first.
  */
 export function setupsOf({ strips }: Pick<Lumber, 'strips'>): Setup[] {
-  const groups: StripListEntry[][] = [];
+  const groups: StripEntry[][] = [];
   for (const list of strips) {
     const same = groups.find(([first]) => sameSetting(first!, list));
     if (same) same.push(list);
@@ -44,16 +51,15 @@ export function setupsOf({ strips }: Pick<Lumber, 'strips'>): Setup[] {
   return groups
     .map((lists): Setup => {
       const { cutAngle, bladeTilt, cutting } = lists[0]!;
-      const stops = lists
-        .flatMap(stopsOf)
-        .sort((a, b) => b.edgeMm - a.edgeMm || a.wood.localeCompare(b.wood));
+      const stops = stopsOf(lists);
+      const cuts = stops.flatMap(({ woods }) => woods.map((of) => of.pieces + of.tests + of.spares));
       return {
         cutAngle,
         bladeTilt,
         cutting,
         wedge: rad(2 * cutAngle),
         stops,
-        cuts: stops.reduce((sum, { pieces, spares }) => sum + pieces + spares, 0),
+        cuts: cuts.reduce((a, b) => a + b, 0),
       };
     })
     .sort(
@@ -70,35 +76,45 @@ export function changesSaved({ strips }: Pick<Lumber, 'strips'>, roll: Roll): nu
   return Math.max(0, changes - Math.max(0, setupsOf({ strips }).length - 1));
 }
 
-const sameSetting = (a: StripListEntry, b: StripListEntry): boolean =>
+const sameSetting = (a: StripEntry, b: StripEntry): boolean =>
   a.cutting === b.cutting &&
   Math.abs(a.cutAngle - b.cutAngle) < SAME_ANGLE &&
   Math.abs(a.bladeTilt - b.bladeTilt) < SAME_ANGLE;
 
-function stopsOf(list: StripListEntry): Stop[] {
-  const stops: { -readonly [K in keyof Stop]: Stop[K] }[] = [];
-  const { wood, widthMm, thicknessMm } = list;
-  for (const { longEdgeMm, hand = null, owner, purpose, count } of list.cuts) {
-    const spare = purpose !== 'piece';
-    const own = stops.find(
-      (stop) => Math.abs(stop.edgeMm - longEdgeMm) < SAME_LENGTH && (stop.hand === hand || spare),
-    );
-    const stop = own ?? {
-      edgeMm: mm(longEdgeMm),
-      wood,
-      hand,
-      widthMm,
-      thicknessMm,
-      pieces: 0,
-      spares: 0,
-      owners: [],
-    };
-    if (!own) stops.push(stop);
-    if (spare) stop.spares += count;
-    else stop.pieces += count;
-    if (owner) stop.owners = eachOnce([...stop.owners, owner]);
+/** Stops of strips that are sawn at one setting, the longest edge first; woods as they come in the piece. */
+function stopsOf(lists: readonly StripEntry[]): Stop[] {
+  const stops: { edgeMm: Mm; woods: Mutable<StopWood>[] }[] = [];
+  for (const { wood, widthMm, thicknessMm, cuts } of lists)
+    for (const { longEdgeMm, hand = null, owner, purpose, count } of cuts) {
+      const known = stops.find(({ edgeMm }) => Math.abs(edgeMm - longEdgeMm) < SAME_LENGTH);
+      const stop = known ?? { edgeMm: longEdgeMm, woods: [] };
+      if (!known) stops.push(stop);
+      const own = stop.woods.find(
+        (of) =>
+          of.wood === wood &&
+          of.widthMm === widthMm &&
+          of.thicknessMm === thicknessMm &&
+          (of.hand === hand || purpose !== 'piece'),
+      );
+      const row = own ?? { wood, hand, widthMm, thicknessMm, pieces: 0, tests: 0, spares: 0, owners: [] };
+      if (!own) stop.woods.push(row);
+      row[purpose === 'piece' ? 'pieces' : purpose === 'test' ? 'tests' : 'spares'] += count;
+      if (owner) row.owners = eachOnce([...row.owners, owner]);
+    }
+  return stops.sort((a, b) => b.edgeMm - a.edgeMm);
+}
+
+type Mutable<T> = { -readonly [K in keyof T]: T[K] };
+
+/** Stops of a setting that can be brought together: they differ by no more than `mostMm`, and the longest serves all. */
+export function stopsTogether(stops: readonly Stop[], mostMm: number): Stop[][] {
+  const runs: Stop[][] = [];
+  for (const stop of stops) {
+    const run = runs.at(-1);
+    if (run && run[0]!.edgeMm - stop.edgeMm <= mostMm) run.push(stop);
+    else runs.push([stop]);
   }
-  return stops;
+  return runs.filter(({ length }) => length > 1);
 }
 
 /** What is set and tried first, as sentences. */

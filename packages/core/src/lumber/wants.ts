@@ -1,12 +1,13 @@
 import type { PieceKind } from '../making/contract.js';
-import type { PanelStock, StripStock } from '../making/stock.js';
+import { planedThickness, planingOf } from '../making/planing.js';
+import type { StripStock } from '../making/stock.js';
 import { remembered } from '../measure/memo.js';
 import { mm } from '../measure/quantity.js';
 import { SAME_ANGLE, SAME_SETTING } from '../measure/tolerance.js';
 import type { Owner } from '../ring/owner.js';
 import type { Shop } from '../settings/shop.js';
-import type { Panel } from './account.js';
-import { type Cut, type StripWant, spareOf, withOtherHand, withSpares } from './strips.js';
+import type { Besides } from './spares.js';
+import { type Cut, moreOf, type StripWant, withOtherHand } from './strips.js';
 
 /** Pieces of one kind and one wood that a ring, a slanted band or a blank is made of. */
 export interface OwnedPieces {
@@ -24,31 +25,13 @@ export interface OwnedPieces {
   readonly spares?: number;
 }
 
-/** Planed thickness that a ring of a height is cut from, of which so many faces are sanded after gluing (mm). */
-export const plannedThickness = (heightMm: number, shop: Shop, sanded = 2) =>
-  mm(heightMm + sanded * shop.faceSandingMm);
-
-/**
- * Width that a strip is ripped to: as wide as it has to be, or the next full step of the shop's. A step at which the piece
- * would have no short edge left (a ring solid to its centre) is not taken.
- */
-function rippedWidth({ widthMm, longEdgeMm, cutAngle }: StripStock, { ripStepMm }: Shop) {
-  const stepped = Math.ceil(widthMm / ripStepMm - SAME_STEP) * ripStepMm;
-  const pointed = longEdgeMm / (2 * Math.tan(cutAngle));
-  return mm(Number.isFinite(stepped) && stepped <= pointed ? Math.max(widthMm, stepped) : widthMm);
-}
-
-/** A width this share of a step over is on the step. */
-const SAME_STEP = 1e-3;
-
 type Setting = Omit<StripWant, 'cuts'>;
 
 /** How pieces are sawn from strips; null of those that come from elsewhere. */
 const settingOf = remembered(({ wood, sanded, kind: { stock } }: OwnedPieces, shop: Shop): Setting | null => {
   if (stock.from !== 'strip') return null;
-  const { cutAngle, bladeTilt, cutting } = stock;
-  const widthMm = rippedWidth(stock, shop);
-  const thicknessMm = plannedThickness(stock.thicknessMm, shop, sanded);
+  const { cutAngle, bladeTilt, cutting, widthMm } = stock;
+  const thicknessMm = planedThickness(stock.thicknessMm, planingOf(shop, sanded ?? 2));
   return { wood, widthMm, thicknessMm, cutAngle, bladeTilt, cutting };
 });
 
@@ -75,13 +58,25 @@ export function stripGroups(pieces: readonly OwnedPieces[], shop: Shop): (readon
   return groups.map((group) => group.pieces);
 }
 
-/** What is wanted of the strips of one group, spares added. */
-export function wantOf(group: readonly OwnedPieces[], shop: Shop): StripWant {
+/** What is wanted of the strips of one group, with test pieces and spares. */
+export function wantOf(
+  group: readonly OwnedPieces[],
+  besides: ReadonlyMap<OwnedPieces, Besides>,
+  shop: Shop,
+): StripWant {
   const setting = group.map((of) => settingOf(of, shop)!).reduce(widest);
   const cuts = group.map((of) => cutOf(of, of.kind.stock as StripStock));
-  const byHand = group.flatMap(({ spares }, i) => (spares ? [spareOf(cuts[i]!, spares)] : []));
+  const more = group.flatMap((of, i) => {
+    const { spares, asked, tests } = besides.get(of)!;
+    const cut = cuts[i]!;
+    return [
+      moreOf(cut, 'test', tests),
+      { ...moreOf(cut, 'spare', asked), asked: true as const },
+      moreOf(cut, 'spare', spares),
+    ];
+  });
   const all = setting.cutting === 'two-fences' ? withOtherHand(cuts) : cuts;
-  return { ...setting, cuts: [...withSpares(all, shop), ...byHand] };
+  return { ...setting, cuts: [...all, ...more.filter(({ count }) => count > 0)] };
 }
 
 function cutOf({ owner, kind, count, places }: OwnedPieces, stock: StripStock): Cut {
@@ -109,43 +104,3 @@ const sameStrip = (a: Setting, b: Setting): boolean =>
   Math.abs(a.thicknessMm - b.thicknessMm) < SAME_SETTING &&
   Math.abs(a.cutAngle - b.cutAngle) < SAME_ANGLE &&
   Math.abs(a.bladeTilt - b.bladeTilt) < SAME_ANGLE;
-
-/** The blocks that discs, plugs and staves are sawn from; null of pieces that come from elsewhere. */
-export const panelFor = (
-  { owner, wood, kind, count, volumeMm3, sanded }: OwnedPieces,
-  shop: Shop,
-): Panel | null =>
-  kind.stock.from === 'panel'
-    ? panelOf(kind.stock, { owner, wood, name: kind.name, ...blocksOf(kind, count, volumeMm3) }, shop, sanded)
-    : null;
-
-/** Blocks that pieces come from, and what of each is left in the ring: one for each piece, or all from a few. */
-function blocksOf(
-  { stock, places, heightMm }: PieceKind,
-  count: number,
-  volumeMm3: number,
-): { readonly count: number; readonly pieceMm3: number } {
-  const all = stock.from === 'panel' ? stock.blocks : undefined;
-  const slices = stock.from === 'panel' && stock.slicing ? stock.slicing.keptMm / heightMm : 1;
-  if (all === undefined) return { count, pieceMm3: slices * volumeMm3 };
-  const blocks = Math.ceil((all * count) / places.length);
-  return { count: blocks, pieceMm3: (count * volumeMm3) / blocks };
-}
-
-/** Shapes that are planed to size before they are glued up; the faces of the others are sanded with the ring's. */
-const PLANED: readonly PanelStock['shape'][] = ['stave', 'layer', 'dowel'];
-
-const panelOf = (
-  { shape, lengthMm, widthMm, thicknessMm, slicing }: PanelStock,
-  of: Pick<Panel, 'owner' | 'wood' | 'name' | 'count' | 'pieceMm3'>,
-  shop: Shop,
-  sanded?: 0 | 1 | 2,
-): Panel => ({
-  ...of,
-  shape,
-  lengthMm,
-  widthMm,
-  netMm: slicing ? slicing.keptMm : thicknessMm,
-  resawMm: slicing ? mm(thicknessMm - slicing.keptMm) : mm(0),
-  thicknessMm: PLANED.includes(shape) ? thicknessMm : plannedThickness(thicknessMm, shop, sanded),
-});

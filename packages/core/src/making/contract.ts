@@ -7,6 +7,7 @@ import type { Band } from '../ring/overlap.js';
 import type { Point } from '../ring/plane.js';
 import type { Figure } from './figures.js';
 import type { StepPicture } from './picture.js';
+import type { Planing } from './planing.js';
 import type { Step } from './step.js';
 import type { Stock } from './stock.js';
 import type { MeantTone } from './tone.js';
@@ -90,8 +91,8 @@ export interface Made {
   placeAt(x: number, y: number, z: number): number | null;
   /** What is written on the piece at a place, where its order matters; null where it does not. */
   mark(place: number): string | null;
-  /** What is done, in order, where so much in all (mm) is sanded off the faces of the glued ring. */
-  steps(sandedOffMm: number): readonly Step[];
+  /** What is done, in order, in a shop that planes its wood so. */
+  steps(planing: Planing): readonly Step[];
   /** The glue-up as pictures, each with the step that it shows, where there is more to it than sawing and gluing segments. */
   pictures?(): readonly StepPicture[];
 }
@@ -132,6 +133,11 @@ export interface Making<P extends { readonly way: string }> {
   instead?(params: P, need: RingNeed): P | null;
   /** The same as seen in a mirror that stands on the index mark; left out where nothing has a hand. */
   mirror?(params: P): P;
+  /**
+   * Width of its strips where the hole alone makes them wider or narrower, mm; null where it cannot be made. Left out where a strip
+   * is no such thing.
+   */
+  stripWidth?(params: P, size: RingNeed): number | null;
   /** Rings that name the same body are one glue-up, sawn apart: they share parameters, woods and radii. */
   body?(params: P): string;
   /** Its rings cannot be flattened once they are glued; others are sanded on both faces unless it is said otherwise. */

@@ -9,6 +9,7 @@ import { anyNeed } from '../testing/random.js';
 import { makingOf } from '../testing/randomMakings.js';
 import type { LaidPiece, Made } from './contract.js';
 import { laidAt, layOut, outlineAtHeight, volumeOf, volumeOfAll } from './layOut.js';
+import { UNSANDED } from './planing.js';
 import {
   begun,
   groupsOf,
@@ -211,14 +212,14 @@ describe.each(WAYS)('the way “%s”', (way) => {
 
   test('says what is done and what to beware of, in figures that are finite', () =>
     always(({ making, made }) => {
-      expect(made.steps(0).length).toBeGreaterThan(1);
-      expect(cautionsOf(made.steps(0)).length).toBeGreaterThan(0);
-      const ids = made.steps(0).map(({ id }) => id);
+      expect(made.steps(UNSANDED).length).toBeGreaterThan(1);
+      expect(cautionsOf(made.steps(UNSANDED)).length).toBeGreaterThan(0);
+      const ids = made.steps(UNSANDED).map(({ id }) => id);
       expect(new Set(ids).size).toBe(ids.length);
       for (const { step } of made.pictures?.() ?? []) expect(ids).toContain(step);
       expect(
         made
-          .steps(0)
+          .steps(UNSANDED)
           .map(({ says }) => plain(says))
           .join(' ') + JSON.stringify([made.kinds, made.figures]),
       ).not.toMatch(/NaN|null|undefined/);

@@ -132,6 +132,9 @@ export const oneWoodOf = (making: RingMaking): readonly (readonly number[])[] =>
 /** Faces that rings of a way are usually sanded on. */
 export const usuallySanded = (making: RingMaking): Sanded =>
   definition(making).flattens === false ? 'none' : 'both';
+/** Width of a ring's strips where its hole alone makes them wider, mm; null of all others. */
+export const stripWidth = (making: RingMaking, size: RingNeed): number | null =>
+  definition(making).stripWidth?.(making, size) ?? null;
 export const isStrict = (making: RingMaking): boolean => definition(making).strict === true;
 export const tonesOf = (making: RingMaking): readonly MeantTone[] | null =>
   definition(making).tones?.(making) ?? null;

@@ -1,9 +1,10 @@
 import { whole } from '../measure/field.js';
 import { mm, type Rad, rad, TURN } from '../measure/quantity.js';
 import { type Result, refuse } from '../measure/reason.js';
-import { type Said, say, sayMade, sayMm, sayRad } from '../measure/said.js';
+import { say, sayMade, sayMm, sayRad } from '../measure/said.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import type { CautionId } from '../settings/cautions.js';
+import { type Planing, planedTo } from './planing.js';
 import { type Step, step } from './step.js';
 import type { StripStock } from './stock.js';
 import type { Faces } from './wedge.js';
@@ -61,17 +62,11 @@ export const setTheSaw = (
   );
 };
 
-/** A thickness that wood is planed to, where so much of it is sanded off once it is glued. */
-export const planedTo = (thickMm: number, sandedOffMm: number): Said =>
-  sandedOffMm > 0
-    ? say`${sayMm(thickMm + sandedOffMm, 'thickness')} (${sayMm(thickMm)} and ${sayMm(sandedOffMm)} that is sanded off)`
-    : say`${sayMm(thickMm, 'thickness')}`;
-
-export const planeAndRip = ({ thicknessMm, widthMm }: StripStock, sandedOffMm: number): Step =>
+export const planeAndRip = ({ thicknessMm, widthMm }: StripStock, planing: Planing): Step =>
   step(
     'rip',
     'planer',
-    say`Plane strips to ${planedTo(thicknessMm, sandedOffMm)} and rip them ${sayMm(widthMm, 'width')} wide.`,
+    say`Plane strips to ${planedTo(thicknessMm, planing)} and rip them ${sayMm(widthMm, 'width')} wide.`,
     ['dust'],
   );
 

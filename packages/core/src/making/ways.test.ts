@@ -2,6 +2,7 @@ import { expect, test } from 'vitest';
 import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { EXAMPLE_NEED, madeRing, refusalOf } from '../testing/rings.js';
+import { UNSANDED } from './planing.js';
 import { begun, makeRing, type RingMaking } from './registry.js';
 import { thickHeight } from './resawn/resawn.js';
 import type { StripStock } from './stock.js';
@@ -74,7 +75,7 @@ test('a plug takes the points; its drill cannot be larger than it', () => {
   expect(made.placeAt(15.1, 0.1, 5)).toBe(0);
   expect(
     made
-      .steps(0)
+      .steps(UNSANDED)
       .map(({ says }) => plain(says))
       .join(' '),
   ).toMatch(/Drill 25 mm through the middle and bore the hole out to 30 mm/);

@@ -84,7 +84,7 @@ const REASONS = [
   'ring-no-width',
   'ring-number',
   'saw-size',
-  'segment-longer-than-strip',
+  'layout-not-of-this',
   'segment-wide',
   'segment-without-length',
   'shape-unknown',

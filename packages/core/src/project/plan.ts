@@ -18,6 +18,7 @@ import { type PlannedBlank, plannedBlanks, withBlanks } from './blanks.js';
 import { finishedVolumes } from './finished.js';
 import { prepare } from './prepare.js';
 import { ringPlan } from './ringFigures.js';
+import { rippingOf } from './ripping.js';
 import type { Project } from './schema.js';
 
 export interface Plan {
@@ -55,7 +56,7 @@ export function plan(
   project: Project,
   shop: Shop,
   woods: readonly Species[] = SHIPPED_WOODS,
-  prepared = prepare(project),
+  prepared = prepare(project, rippingOf(shop)),
 ): Result<Plan> {
   if (!prepared.ok) return prepared;
   const known = new Map(woods.map((species) => [species.id, species]));
@@ -68,7 +69,7 @@ export function plan(
     );
   const woodOf = woodsBy(project.palette);
   const { vessel, rings, bands, overTopMm, underFootMm } = prepared.value;
-  const plans = rings.map((ring, i) => ringPlan(ring, rings[i - 1], woodOf, shop.faceSandingMm));
+  const plans = rings.map((ring, i) => ringPlan(ring, rings[i - 1], woodOf, shop));
   const blanks = plannedBlanks(project, woodOf);
   const beside = blanks.flatMap(({ pieces }) => pieces);
   const slants = plannedBands(bands, woodOf);

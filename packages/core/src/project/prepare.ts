@@ -12,6 +12,7 @@ import { courses } from '../ring/stack.js';
 import { bandsOf, type PreparedBand } from './bands.js';
 import { bodiesOf, membersOf, withBody } from './bodies.js';
 import { dressed, type Patterned } from './dress.js';
+import { AS_DRAWN, type Ripping, rippedTogether } from './ripping.js';
 import type { Project, Ring } from './schema.js';
 import { heightOf, type SizedRing, sizeRing, wallAtHeight } from './sizing.js';
 
@@ -39,9 +40,9 @@ export interface Prepared {
   readonly underFootMm: number;
 }
 
-/** Works out the form and what each ring has to be; the project has been through `readProject` or `run`. */
-export function prepare(project: Stacking & Patterned): Result<Prepared> {
-  const stack = stackUp(project);
+/** Works out the form and what each ring has to be, its strips ripped as the shop does (else as drawn); the project has been through `readProject` or `run`. */
+export function prepare(project: Stacking & Patterned, ripping?: Ripping): Result<Prepared> {
+  const stack = stackUp(project, ripping);
   return stack.ok ? done(dress(stack.value, project)) : stack;
 }
 
@@ -68,8 +69,8 @@ export function dress(stack: Prepared, project: Pick<Project, 'rings' | 'slants'
 /** The cuts of slanted bands; the same as long as their shapes are. */
 const cutsOf = rememberedWhenFrozen((slants: readonly Slant[]): Cuts => slants.map(cutOf));
 
-/** The same with every ring in the woods it was painted with, whatever motif lies over it: shape and sizes only. */
-export function stackUp(project: Stacking): Result<Prepared> {
+/** The same with every ring in the woods it was painted with, whatever motif lies over it: shape and sizes only, strips ripped as given. */
+export function stackUp(project: Stacking, ripping = AS_DRAWN): Result<Prepared> {
   const vessel = vesselOf(project.form);
   if (!vessel.ok) return vessel;
   const stack = courses(project.rings.map(heightOf));
@@ -80,7 +81,7 @@ export function stackUp(project: Stacking): Result<Prepared> {
     const { outerRadiusMm, innerRadiusMm } = wallAtHeight(vessel.value, z);
     return [outerRadiusMm, (outerRadiusMm + innerRadiusMm) / 2, innerRadiusMm];
   });
-  const sized = project.rings.map((ring, i) => {
+  const asked = project.rings.map((ring, i) => {
     const course = stack[i]!;
     const stands =
       cuts === NO_CUTS
@@ -92,6 +93,7 @@ export function stackUp(project: Stacking): Result<Prepared> {
           };
     return sizeRing(ring, { course, stands, reaches: reaches.rings[i]! }, vessel.value, allowances);
   });
+  const sized = rippedTogether(asked, ripping);
   const bodies = bodiesOf(sized);
   return done({
     vessel: vessel.value,

@@ -2,12 +2,14 @@ import type { RingPlan } from '../lumber/ringPlan.js';
 import type { OwnedPieces } from '../lumber/wants.js';
 import type { Made, PieceKind } from '../making/contract.js';
 import { volumeOfAll } from '../making/layOut.js';
+import { planingOf } from '../making/planing.js';
 import { insteadOf, usuallySanded } from '../making/registry.js';
 import { type PanelStock, roundVolume, type StripStock } from '../making/stock.js';
 import { remembered } from '../measure/memo.js';
 import { bandAt, overlap } from '../ring/overlap.js';
 import { ringOwner } from '../ring/owner.js';
 import { FACES } from '../ring/sanded.js';
+import type { Shop } from '../settings/shop.js';
 import { leastContact } from '../surface/contact.js';
 import { overPlaces } from '../surface/round.js';
 import type { PreparedRing } from './prepare.js';
@@ -15,8 +17,7 @@ import type { Ring } from './schema.js';
 
 /**
  * The figures of one ring, and how it lies on the one below; `woodOf` gives the species of a palette key,
- * `faceSandingMm` what is sanded off a face that is flattened. The same as
- * before as long as both rings are the same.
+ * `shop` how wood is planed. The same as before as long as all of it is.
  */
 export const ringPlan = remembered(figuresOf);
 
@@ -24,7 +25,7 @@ function figuresOf(
   here: PreparedRing,
   below: PreparedRing | undefined,
   woodOf: ReadonlyMap<string, string>,
-  faceSandingMm: number,
+  shop: Shop,
 ): RingPlan {
   const { ring, course, stands, reaches, wall, wallAlong, need, made, turn } = here;
   const it = made.ok ? made.value : null;
@@ -55,7 +56,7 @@ function figuresOf(
     reasons: made.ok ? NONE : made.reasons,
     // Worded when they are first looked at: most plans are not.
     get steps() {
-      steps ??= it?.steps(sandedFaces(ring) * faceSandingMm) ?? NONE;
+      steps ??= it?.steps(planingOf(shop, sandedFaces(ring))) ?? NONE;
       return steps;
     },
     instead: it || need.outerRadiusMm <= 0 ? null : insteadOf(ring.making, { ...need, ...ring.fixed }),

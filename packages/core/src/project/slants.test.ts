@@ -231,7 +231,7 @@ describe('what is left of each wood', () => {
         const [result, stack] = [plan(project, DEFAULT_SHOP), prepare(project)];
         if (!result.ok || !stack.ok) return;
         const { vessel } = stack.value;
-        const all = result.value.lumber.woods.map(({ ledger }) => ledger.finished);
+        const all = result.value.lumber.woods.map(({ finishedMm3 }) => finishedMm3);
         expect(all.every((volume) => volume >= 0)).toBe(true);
         expect(result.value.woodMm3 / woodVolume(vessel, 0, vessel.heightMm)).toBeLessThan(1.01);
       }),

@@ -26,7 +26,8 @@ const begun = (change: Partial<Beginning> = {}): Project => {
 };
 
 test('a straight box by hand: four rings share their strips, every figure worked out on paper', () => {
-  const planned = plan(begun(), { ...DEFAULT_SHOP, testPieces: 0, sparePercent: 0 });
+  const exact = { ...DEFAULT_SHOP, ripStepMm: mm(0), shareWidthMm: mm(0) };
+  const planned = plan(begun(), exact);
   if (!planned.ok) throw new Error('plan');
   const { rings, lumber, pieces } = planned.value;
   // Outside 96 + 4 = 100; inside 96 − 8 − 4 = 84; tan 15° = 0.267949, sin 15° = 0.258819, cos 15° = 0.965926
@@ -39,16 +40,18 @@ test('a straight box by hand: four rings share their strips, every figure worked
   expect(rings[2]!.cornerMm).toBeCloseTo(103.5276, 4);
   expect(rings[2]!.overlapMm).toBeCloseTo(16, 9);
   expect(pieces).toBe(1 + 4 * 12);
-  // A strip holds 914.4 − 12.7 − 100 = 801.7; 48.5357 a piece, kerf 3.2870, wedge 5.0541: 15 pieces take
-  // 15 × 48.5357 + 16 × 3.2870 + 5.0541 = 785.68, a 16th would take 837.50. 48 = 15 + 15 + 15 + 3.
+  // Twelve for each ring, one to try the setting, and 5 % of 12, rounded up, to spare for each.
+  const counts = (purpose: string) =>
+    lumber.strips[0]!.cuts.filter((cut) => cut.purpose === purpose).map(({ count }) => count);
   expect(lumber.strips).toHaveLength(1);
-  expect(lumber.strips[0]!.strips.map(({ cuts }) => cuts.reduce((n, { count }) => n + count, 0))).toEqual([
-    15, 15, 15, 3,
+  expect([counts('piece'), counts('test'), counts('spare')]).toEqual([[12, 12, 12, 12], [1], [1, 1, 1, 1]]);
+  expect(lumber.strips[0]).toMatchObject({ thicknessMm: expect.closeTo(20.55, 9), quarter: '4/4' });
+  // Up to the next 1/32 in: 18.8622 is 24/32, 20.55 is 26/32, just what 4/4 gives.
+  const stepped = plan(begun(), DEFAULT_SHOP);
+  if (!stepped.ok) throw new Error('plan');
+  expect(stepped.value.lumber.strips).toMatchObject([
+    { widthMm: expect.closeTo((24 / 32) * 25.4, 6), thicknessMm: expect.closeTo((26 / 32) * 25.4, 6) },
   ]);
-  expect(lumber.strips[0]!.thicknessMm).toBeCloseTo(20.55, 9);
-  expect(lumber.strips[0]!.quarter).toBe('4/4');
-  // last strip: 112.7 + 3 × 48.5357 + 4 × 3.2870 + 5.0541 = 276.51
-  expect(lumber.strips[0]!.strips[3]!.lengthMm).toBeCloseTo(276.51, 1);
 });
 
 test.each<[string, Partial<Beginning>, RegExp]>([

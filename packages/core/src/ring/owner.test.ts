@@ -31,7 +31,7 @@ test('a blank and a band that no lumber is thick enough for are told by their ow
     edit.setSlant(1, { thicknessMm: mm(60), slantDeg: 0 }),
     edit.addBlank('globe', 'g'),
   );
-  const made = plan(thick, { ...DEFAULT_SHOP, stripLengthMm: mm(110), holdBackMm: mm(100) });
+  const made = plan(thick, { ...DEFAULT_SHOP, faceSandingMm: mm(10) });
   if (!made.ok) throw new Error('plan');
   const said = made.value.lumber.reasons.map(({ message }) => message).join(' ');
   expect(said).not.toMatch(new RegExp(`ring ${vase.rings.length + 1}\\b`, 'i'));

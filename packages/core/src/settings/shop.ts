@@ -14,9 +14,7 @@ export const shopSchema = z.strictObject({
   ripKerfMm: length('Rip kerf', 0.1, 10),
   /** Taken off each face when the glued ring is flattened. */
   faceSandingMm: length('Sanding per face', 0, 10),
-  /** Length of strip that the saw is fed: what boards usually yield. */
-  stripLengthMm: length('Strip length', 100, 6000),
-  /** Cut off the near end of a strip: snipe and checks. */
+  /** Cut off both ends of a board: snipe and checks. */
   endTrimMm: length('End trim', 0, 500),
   /** Last stretch of a strip, not safe to hold and never cut. */
   holdBackMm: length('Hold-back length', 0, 1000),
@@ -24,7 +22,7 @@ export const shopSchema = z.strictObject({
   testPieces: whole('Test pieces', 0, 20),
   /** Spare pieces on top, percent of the count, rounded up. */
   sparePercent: number('Spares', 0, 100, ' %'),
-  /** Bought on top of what is computed, for defects and jointing, percent. */
+  /** Rule of thumb where boards are bought by board feet alone and not laid out: so much on top of the strips, percent. */
   wastePercent: number('Waste allowance', 0, 200, ' %'),
   /** Shortest long edge that can be held at the saw. */
   shortestEdgeMm: length('Shortest segment', 0, 200),
@@ -43,8 +41,12 @@ export const shopSchema = z.strictObject({
   reachMm: length('Reach of the tools', 10, 2000),
   /** Taken off the one edge of a board that is jointed straight before it is ripped. */
   edgeJointMm: length('Jointed edge', 0, 50),
-  /** Strips are ripped to the next full step of this; 0: exactly as wide as they have to be. */
-  ripStepMm: length('Step of strip widths', 0, 25.4),
+  /** Strips are ripped and wood is planed to the next full step of this; 0: exactly to what they have to be. */
+  ripStepMm: length('Step of widths and thicknesses', 0, 25.4),
+  /** Strips whose widths differ by no more are ripped to the widest of them; 0: each as its ring has it. */
+  shareWidthMm: length('Widths ripped together', 0, 25.4),
+  /** Stops that differ by no more can be brought together: a joint does not show it. */
+  stopTogetherMm: length('Stops brought together', 0, 5),
   /** Whether strips are resawn into thinner ones where the board is thick enough; what the blade and cleaning each leaf take. */
   resaws: z.boolean({ error: () => 'Resawing is on or off.' }),
   resawKerfMm: length('Resaw kerf', 0.1, 10),
@@ -92,7 +94,6 @@ export const DEFAULT_SHOP: Shop = {
   kerfMm: mm(3.175),
   ripKerfMm: mm(3.175),
   faceSandingMm: mm(0.75),
-  stripLengthMm: mm(914.4),
   endTrimMm: mm(12.7),
   holdBackMm: mm(100),
   testPieces: 1,
@@ -107,7 +108,9 @@ export const DEFAULT_SHOP: Shop = {
   jawMostMm: mm(127),
   reachMm: mm(304.8),
   edgeJointMm: mm(3),
-  ripStepMm: mm(0),
+  ripStepMm: mm(25.4 / 32),
+  shareWidthMm: mm(3),
+  stopTogetherMm: mm(25.4 / 64),
   resaws: true,
   resawKerfMm: mm(1.5),
   resawCleanMm: mm(1),

@@ -1,10 +1,13 @@
+import { accountsOf } from '../lumber/layout/account.js';
+import { laidAtOnce } from '../lumber/layout/atOnce.js';
+import type { WoodLedger } from '../lumber/ledger.js';
 import { plain } from '../measure/said.js';
 import { type Command, run } from '../project/commands/command.js';
 import { type Plan, plan } from '../project/plan.js';
 import { prepare } from '../project/prepare.js';
 import type { Project } from '../project/schema.js';
 import { type Owner, type Roll, rollOf } from '../ring/owner.js';
-import { DEFAULT_SHOP } from '../settings/shop.js';
+import { DEFAULT_SHOP, type Shop } from '../settings/shop.js';
 
 export const change = (project: Project, command: Command) => {
   const done = run(project, command);
@@ -27,6 +30,17 @@ export const planned = (project: Project) => {
   if (!made.ok) throw new Error(plain(made.reasons[0]!.message));
   return made.value;
 };
+
+/** The accounts of all woods, laid out at once on what the yard sells. */
+export const accounts = (project: Project, shop: Shop = DEFAULT_SHOP) => {
+  const made = plan(project, shop);
+  if (!made.ok) throw new Error(plain(made.reasons[0]!.message));
+  const { lumber } = made.value;
+  return accountsOf(lumber, laidAtOnce(lumber, [], shop, rollOf(made.value)), shop);
+};
+/** One figure of all accounts together, mm³. */
+export const accounted = (project: Project, of: keyof WoodLedger, shop?: Shop): number =>
+  accounts(project, shop).reduce((sum, { ledger }) => sum + ledger[of], 0);
 
 /** A roll without anybody on it, where names do not matter. */
 export const NOBODY: Roll = rollOf({ rings: [] });

@@ -1,5 +1,5 @@
 import { bestSawn } from './columns.js';
-import { type Problem, wantedOf } from './problem.js';
+import { groupsOf, type Problem, wantedOf } from './problem.js';
 import type { Program, Solver } from './program.js';
 
 /** Prices of pieces at which boards can be judged: what each can give at most, by stock. */
@@ -56,6 +56,9 @@ export function wholeBound(problem: Problem, { prices, impossible }: Known, solv
       });
     });
   });
+  for (const { stocks: own, copies } of groupsOf(problem))
+    if (own.length > 1 && Number.isFinite(copies))
+      rows.push({ terms: own.map((stock): [number, number] => [stock, -1]), least: -copies });
   // Along: enough rips for every piece by count, and for all pieces of a kind by length.
   const first2 = first + rips.length;
   let piece = 0;

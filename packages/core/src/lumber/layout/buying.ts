@@ -1,5 +1,6 @@
 import { boardFeet } from '../../measure/volume.js';
 import type { Shop } from '../../settings/shop.js';
+import type { WoodLedger } from '../ledger.js';
 import type { Lumber } from '../lumber.js';
 import { QUARTERS } from '../quarters.js';
 import type { WoodLayout } from './placed.js';
@@ -10,9 +11,8 @@ export interface Buying {
   readonly quarter: string;
   /** Boards of the yard's sizes, where they were laid out. */
   readonly boards: readonly { readonly widthMm: number; readonly lengthMm: number; readonly count: number }[];
-  /** Nominal, without and with the shop's allowance. */
+  /** As the yard charges them; ends, edges and defects are in them, so that nothing comes on top. */
   readonly boardFeet: number;
-  readonly withAllowance: number;
   readonly cubicMetres: number;
   readonly price: number | null;
   /** Planed thicknesses that are charged as full inches all the same, mm. */
@@ -38,7 +38,6 @@ export function buyingOf(layouts: readonly WoodLayout[], lumber: Lumber, shop: S
         sizes.set(key, { ...known, count: known.count + 1 });
       }
       const each = shop.prices[wood];
-      const withAllowance = feet * (1 + shop.wastePercent / 100);
       const planed = [...lumber.strips, ...lumber.panels]
         .filter((list) => list.wood === wood && list.quarter === quarter.name)
         .map(({ thicknessMm }) => thicknessMm);
@@ -48,9 +47,8 @@ export function buyingOf(layouts: readonly WoodLayout[], lumber: Lumber, shop: S
           quarter: quarter.name,
           boards: [...sizes.values()],
           boardFeet: feet,
-          withAllowance,
-          cubicMetres: (withAllowance * boardFeetVolume) / 1e9,
-          price: each === undefined ? null : each * withAllowance,
+          cubicMetres: (feet * boardFeetVolume) / 1e9,
+          price: each === undefined ? null : each * feet,
           thinMm:
             quarter.name === '4/4' ? [...new Set(planed.filter((t) => t < THIN * quarter.surfacedMm))] : [],
         },
@@ -61,3 +59,10 @@ export function buyingOf(layouts: readonly WoodLayout[], lumber: Lumber, shop: S
 
 /** Volume of a board foot, mm³. */
 const boardFeetVolume = 1 / boardFeet(1);
+
+/**
+ * Rule of thumb for boards that are bought by board feet alone and chosen at the yard: strips and blocks with what planer and rip saw
+ * take, and the shop's allowance on top for all that no layout has deducted.
+ */
+export const byFeetAlone = ({ strips, planing, ripping }: WoodLedger, { wastePercent }: Shop): number =>
+  boardFeet(strips + planing + ripping) * (1 + wastePercent / 100);

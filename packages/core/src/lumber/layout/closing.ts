@@ -2,7 +2,7 @@ import { type Bound, type PieceWorth, wholeBound } from './bound.js';
 import { type Column, columnOf, distinct, generated, masterOf } from './columns.js';
 import { sawAgain } from './greedy.js';
 import { packed } from './packing.js';
-import { type Answer, missingIn, type Problem, type Sawn, wantedOf, yieldOf } from './problem.js';
+import { type Answer, groupsOf, missingIn, type Problem, type Sawn, wantedOf, yieldOf } from './problem.js';
 import type { Solver } from './program.js';
 
 /** How long a whole answer is looked for, in entries of the program. */
@@ -48,7 +48,11 @@ const each = (boards: readonly number[]): number[] =>
 function coverage(problem: Problem, boards: readonly number[], solver: Solver, known: readonly Column[]) {
   const given: Problem = {
     ...problem,
-    stocks: problem.stocks.map((stock, s) => ({ ...stock, copies: boards[s]!, cost: GIVEN })),
+    stocks: problem.stocks.map(({ group: _, ...stock }, s) => ({
+      ...stock,
+      copies: boards[s]!,
+      cost: GIVEN,
+    })),
   };
   const quick = sawAgain(problem, each(boards));
   const begun = [...known, ...quick.boards.map((sawn) => columnOf(problem, sawn))];
@@ -136,7 +140,9 @@ const priceOf = ({ stocks }: Problem, { boards }: Answer): number =>
   boards.reduce((sum, { stock }) => sum + stocks[stock]!.cost, 0);
 
 /** Boards with one more of some stock, or one of a stock in place of another, the cheapest first. */
-function withOneMore({ stocks }: Problem, boards: readonly number[]): number[][] {
+function withOneMore(problem: Problem, boards: readonly number[]): number[][] {
+  const { stocks } = problem;
+  const groups = groupsOf(problem);
   const costOf = (counts: readonly number[]) =>
     counts.reduce((sum, count, stock) => sum + count * stocks[stock]!.cost, 0);
   const changed = stocks.flatMap((_, more) => {
@@ -149,7 +155,8 @@ function withOneMore({ stocks }: Problem, boards: readonly number[]): number[][]
   return changed
     .filter(
       (counts) =>
-        counts.every((count, s) => count <= stocks[s]!.copies) && costOf(counts) > costOf(boards) - 1e-9,
+        groups.every(({ stocks: own, copies }) => own.reduce((sum, s) => sum + counts[s]!, 0) <= copies) &&
+        costOf(counts) > costOf(boards) - 1e-9,
     )
     .sort((a, b) => costOf(a) - costOf(b));
 }

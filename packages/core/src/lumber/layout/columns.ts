@@ -1,5 +1,5 @@
 import { bestAcross, bestRun } from './knapsack.js';
-import { type Problem, type Rips, type Sawn, wantedOf, yieldOf } from './problem.js';
+import { groupOfStocks, groupsOf, type Problem, type Rips, type Sawn, wantedOf, yieldOf } from './problem.js';
 import type { Program, Solver } from './program.js';
 
 /** A way to saw a board of a stock, and what it gives of every piece, in one row after the other. */
@@ -37,8 +37,9 @@ export function masterOf(problem: Problem, columns: readonly Column[], whole: bo
     ],
     least: count,
   }));
-  const stock = problem.stocks.map(({ copies }, s) => ({
-    terms: columns.flatMap(({ sawn }, c) => (sawn.stock === s ? [[c, -1] as const] : [])),
+  const groupOf = groupOfStocks(problem);
+  const stock = groupsOf(problem).map(({ copies }, g) => ({
+    terms: columns.flatMap(({ sawn }, c) => (groupOf[sawn.stock] === g ? [[c, -1] as const] : [])),
     least: Number.isFinite(copies) ? -copies : -1e6,
   }));
   return {
@@ -89,16 +90,17 @@ export function bestSawn(
 /**
  * What no answer costs less than, from any prices of the pieces that no missing piece is cheaper than: `worth` of all that
  * is wanted, `most` that a board of each stock can be worth. σ·worth − Σ copies·max(0, σ·most − cost) over stocks with so
- * many copies, σ the least cost/most of the others, at most 1: at prices times σ none of those is worth more than it costs
+ * many copies (those of a group together), σ the least cost/most of the others, at most 1: at prices times σ none of those is worth more than it costs
  * (Farley, Operations Research 38, 1990), and each of the first earns at most that (Lagrange).
  */
-export function boundAt({ stocks }: Problem, worth: number, most: readonly number[]): number {
+export function boundAt(problem: Problem, worth: number, most: readonly number[]): number {
+  const { stocks } = problem;
   const shares = stocks.flatMap(({ copies, cost }, s) =>
     Number.isFinite(copies) || most[s] === 0 ? [] : [cost / most[s]!],
   );
   const sigma = Math.min(1, ...shares);
-  const earned = stocks.map(({ copies, cost }, s) =>
-    Number.isFinite(copies) ? copies * Math.max(0, sigma * most[s]! - cost) : 0,
+  const earned = groupsOf(problem).map(({ copies, stocks: own }) =>
+    Number.isFinite(copies) ? copies * Math.max(0, ...own.map((s) => sigma * most[s]! - stocks[s]!.cost)) : 0,
   );
   return sigma * worth - earned.reduce((a, b) => a + b, 0);
 }
@@ -130,6 +132,7 @@ export function* generated(
     let at = 0;
     return problem.kinds.map(({ pieces }) => pieces.map(() => Math.max(0, duals[at++] ?? 0)));
   };
+  const groupOf = groupOfStocks(problem);
   let [bound, prices] = [0, split([])];
   for (let round = 1; round <= MOST_ROUNDS; round++) {
     const program = masterOf(problem, columns, false);
@@ -139,11 +142,11 @@ export function* generated(
     const total = wantedOf(problem).flatMap((counts, k) => counts.map((count, i) => count * now[k]![i]!));
     const worth = total.reduce((a, b) => a + b, 0);
     // Stocks that are used up have a price of their own, which a column has to pay besides its cost.
-    const stockRows = problem.stocks
-      .map((_, s) => s)
-      .filter((s) => columns.some(({ sawn }) => sawn.stock === s));
+    const groupRows = groupsOf(problem)
+      .map((_, g) => g)
+      .filter((g) => columns.some(({ sawn }) => groupOf[sawn.stock] === g));
     const rents = problem.stocks.map((_, s) => {
-      const row = stockRows.indexOf(s);
+      const row = groupRows.indexOf(groupOf[s]!);
       return row < 0
         ? 0
         : Math.max(0, solved.duals[problem.kinds.flatMap(({ pieces }) => pieces).length + row] ?? 0);

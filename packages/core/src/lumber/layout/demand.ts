@@ -4,10 +4,10 @@ import { eachOnce, type Roll } from '../../ring/owner.js';
 import type { Shop } from '../../settings/shop.js';
 import { type Board, tooNarrow } from '../board.js';
 import type { Lumber } from '../lumber.js';
-import { greedy } from './greedy.js';
+import { crosscuts, usefulParts } from './crosscuts.js';
 import { blockKinds, type DemandKind, lengthOf, overheadOf, stripKinds } from './kinds.js';
 import { leastFeet } from './least.js';
-import { costOf as costOfBoards, missingIn, type Problem } from './problem.js';
+import type { Problem } from './problem.js';
 import { alike, leavesOf, onHand, type StockBoard, sold } from './stock.js';
 import { down, up } from './tenths.js';
 
@@ -15,12 +15,15 @@ import { down, up } from './tenths.js';
 export interface Demand {
   readonly wood: string;
   readonly kinds: readonly DemandKind[];
-  /** By stock: the boards in it, all alike; one, to be bought as often as it takes, where it is a size of the yard's. */
+  /**
+   * By stock: the boards in it, all alike and crosscut alike; one, to be bought as often as it takes, where it is a size of the yard's.
+   * The same boards come several times, crosscut in different ways.
+   */
   readonly stocks: readonly (readonly StockBoard[])[];
   readonly problem: Problem;
   /** Pieces that fit on no board at all. They are not laid out. */
   readonly reasons: readonly Reason[];
-  /** In how many ways crosscutting the boards was tried by the quick layout; this is the best of them. */
+  /** In how many ways crosscutting a board is tried, at most. */
   readonly tried: number;
   /** Board feet that no layout at all needs less of. */
   readonly leastFeet: number;
@@ -42,38 +45,7 @@ export function demandsOf(
   { goal = 'cost', buying = true }: { goal?: Goal; buying?: boolean } = {},
 ): Demand[] {
   const woods = new Set([...lumber.strips, ...lumber.panels].map(({ wood }) => wood));
-  return [...woods].map((wood) => {
-    const of = (partMm: number) => demandOf(wood, lumber, boards, shop, { goal, buying, roll, partMm });
-    const whole = of(Number.POSITIVE_INFINITY);
-    const tries = [whole, ...partsFor(whole).map(of)];
-    const best = tries.reduce((best, next) => (isBetter(next, best) ? next : best));
-    return { ...best, tried: tries.length };
-  });
-}
-
-/** Lengths of parts that are tried, as quantiles of what strips of the wood need; shorter ones are not worth their tails (mm). */
-const QUANTILES = [0.95, 0.8, 0.6];
-const LEAST_PART = 250;
-
-/** Lengths that boards might be crosscut into: enough for most strips in one. */
-function partsFor({ kinds, problem }: Demand): number[] {
-  const needs = problem.kinds
-    .map(
-      ({ overhead, pieces }) => overhead + pieces.reduce((sum, { length, count }) => sum + length * count, 0),
-    )
-    .sort((a, b) => a - b);
-  const longest = Math.max(0, ...kinds.flatMap(({ pieces }) => pieces.map(({ along }) => along)));
-  const parts = QUANTILES.map((share) => (needs[Math.floor(share * (needs.length - 1))] ?? 0) / 10 + 1);
-  return [...new Set(parts.map((part) => Math.max(LEAST_PART, longest + LEAST_PART / 2, part)))];
-}
-
-/** Whether boards crosscut so give more, or the same for less, by what is laid out at once. */
-function isBetter(next: Demand, best: Demand): boolean {
-  if (next.reasons.length > best.reasons.length) return false;
-  const [a, b] = [next, best].map(({ problem }) => ({ problem, answer: greedy(problem) }));
-  const lacks = missingIn(a!.answer) - missingIn(b!.answer);
-  if (lacks !== 0) return lacks < 0;
-  return costOfBoards(a!.problem, a!.answer) < costOfBoards(b!.problem, b!.answer) * (1 - 1e-9);
+  return [...woods].map((wood) => demandOf(wood, lumber, boards, shop, { goal, buying, roll }));
 }
 
 function demandOf(
@@ -81,17 +53,26 @@ function demandOf(
   lumber: Lumber,
   boards: readonly Board[],
   shop: Shop,
-  { goal, buying, roll, partMm }: { goal: Goal; buying: boolean; roll: Roll; partMm: number },
+  { goal, buying, roll }: { goal: Goal; buying: boolean; roll: Roll },
 ): Demand {
   const all = [
     ...stripKinds(wood, lumber, shop),
     ...blockKinds(wood, lumber, shop, widest(wood, boards, shop, buying)),
   ];
   const own = boards.filter((board) => board.wood === wood);
-  const stocks = [
-    ...alike(own.map((board) => onHand(board, shop, partMm))),
-    ...(buying ? sold(wood, all, shop, partMm).map((board) => [board]) : []),
+  const whole = [
+    ...alike(own.map((board) => onHand(board, shop))),
+    ...(buying ? sold(wood, all, shop).map((board) => [board]) : []),
   ];
+  const useful = usefulParts(all);
+  const leastMm = Math.min(...all.map((kind) => overheadOf(kind) / 10 + shortestOf(kind)));
+  const grouped = whole.flatMap((same, group) =>
+    crosscuts(same[0]!.sections, useful, leastMm, shop).map((sections) => ({
+      group,
+      boards: same.map((board) => ({ ...board, sections })),
+    })),
+  );
+  const stocks = grouped.map(({ boards: crosscut }) => crosscut);
   const leaves = stocks.map(([board]) => all.map((kind) => leavesOf(kind, board!, shop)));
   const fits = all.map((kind, k) =>
     kind.pieces.map(
@@ -135,17 +116,23 @@ function demandOf(
         width: down(widthMm + shop.ripKerfMm),
       })),
       copies: same[0]!.board ? same.length : Number.POSITIVE_INFINITY,
+      group: grouped[s]!.group,
       cost: costOf(same[0]!, goal),
       leaves: kinds.map(({ from }) => leaves[s]![from]!),
     })),
   };
   const leastOf = leastFeet(
     kinds,
-    stocks.map(([board]) => board!),
+    whole.map(([board]) => board!),
     shop,
   );
-  return { wood, kinds, stocks, problem, reasons, tried: 1, leastFeet: leastOf };
+  const tried = Math.max(0, ...whole.map((_, group) => grouped.filter((of) => of.group === group).length));
+  return { wood, kinds, stocks, problem, reasons, tried, leastFeet: leastOf };
 }
+
+/** What the shortest piece of a kind takes of a strip, mm. */
+const shortestOf = (kind: DemandKind): number =>
+  Math.min(...kind.pieces.map((piece) => lengthOf(kind, piece)));
 
 const costOf = (board: StockBoard, goal: Goal): number => {
   const full = { cost: board.price ?? board.boardFeet, waste: board.boardFeet, boards: 1 }[goal];

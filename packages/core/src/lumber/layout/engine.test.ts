@@ -10,6 +10,7 @@ import { NOBODY } from '../../testing/pieces.js';
 import { type Board, boardSchema } from '../board.js';
 import { wholeBound } from './bound.js';
 import { bestSawn, columnOf, distinct, generated, masterOf } from './columns.js';
+import { crosscuts } from './crosscuts.js';
 import { demandsOf } from './demand.js';
 import { greedy, ripOff, sawAgain } from './greedy.js';
 import { fullRun } from './knapsack.js';
@@ -226,17 +227,31 @@ const demandOf = (shop: Partial<Shop>, boards: Board[], index = 0, buying = fals
 };
 
 describe('boards as they are sawn', () => {
-  test('crosscut into equal lengths of no less than is asked, the kerfs between them', () => {
-    const whole = onHand(board({}), DEFAULT_SHOP).sections;
-    const parts = onHand(board({}), DEFAULT_SHOP, 400).sections;
-    expect(whole).toHaveLength(1);
-    expect(parts.length).toBe(
-      Math.floor((whole[0]!.lengthMm + DEFAULT_SHOP.kerfMm) / (400 + DEFAULT_SHOP.kerfMm)),
+  test('every way to crosscut a board has its parts in a row, the kerfs between them, all of it and nothing twice', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 400, max: 3000 }),
+        fc.array(fc.integer({ min: 60, max: 900 }), { maxLength: 8 }),
+        (lengthMm, useful) => {
+          const [whole] = onHand(board({ lengthMm }), DEFAULT_SHOP).sections;
+          const ways = crosscuts([whole!], useful, 150, DEFAULT_SHOP);
+          expect(ways[0]).toEqual([whole]);
+          expect(ways.length).toBeLessThanOrEqual(25);
+          for (const parts of ways) {
+            let at = whole!.xMm;
+            for (const part of parts) {
+              expect(part.xMm).toBeCloseTo(at, 9);
+              expect(part.lengthMm).toBeGreaterThan(0);
+              at += part.lengthMm + DEFAULT_SHOP.kerfMm;
+            }
+            expect(at - DEFAULT_SHOP.kerfMm).toBeCloseTo(whole!.xMm + whole!.lengthMm, 9);
+          }
+          const first = (length: number) => ways.some(([part]) => part!.lengthMm === length);
+          const fits = useful.filter((length) => length + DEFAULT_SHOP.kerfMm < whole!.lengthMm);
+          if (fits.length > 0) expect(first(fits[0]!)).toBe(true);
+        },
+      ),
     );
-    for (const part of parts) expect(part.lengthMm).toBeGreaterThanOrEqual(400);
-    const sum =
-      parts.reduce((all, { lengthMm }) => all + lengthMm, 0) + (parts.length - 1) * DEFAULT_SHOP.kerfMm;
-    expect(sum).toBeCloseTo(whole[0]!.lengthMm, 9);
   });
   test('a board that is dearer is used last, and one on hand before any that is bought', () => {
     const prices = [40, 2];

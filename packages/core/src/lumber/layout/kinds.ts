@@ -1,8 +1,9 @@
 import { type Mm, mm } from '../../measure/quantity.js';
 import { type Said, say } from '../../measure/said.js';
+import { SAME_SETTING } from '../../measure/tolerance.js';
 import type { Shop } from '../../settings/shop.js';
 import { cutsFor, endsAlong, kerfAlong, pieceAlong, type StripSetting } from '../cutting.js';
-import type { Lumber } from '../lumber.js';
+import type { Lumber, PanelEntry } from '../lumber.js';
 import type { Cut } from '../strips.js';
 import { up } from './tenths.js';
 
@@ -10,9 +11,10 @@ import { up } from './tenths.js';
 export interface DemandPiece {
   readonly along: Mm;
   readonly edgeMm: Mm;
-  readonly owners: readonly (Pick<Cut, 'owner' | 'purpose' | 'hand' | 'numbers'> & {
-    readonly count: number;
-  })[];
+  readonly owners: readonly Pick<
+    Cut,
+    'owner' | 'purpose' | 'hand' | 'asked' | 'numbers' | 'count' | 'keptMm' | 'resawMm'
+  >[];
 }
 
 /** Strips of one setting, or blocks of one size, with all that is cut from them. */
@@ -25,6 +27,8 @@ export interface DemandKind {
   readonly leastWidthMm: Mm;
   readonly thicknessMm: Mm;
   readonly tailMm: Mm;
+  /** What of a block, or of a part of one, lies in the ring, mm³; of strips it follows from the pieces. */
+  readonly blockMm3?: number;
   readonly pieces: readonly DemandPiece[];
 }
 
@@ -60,36 +64,60 @@ export function stripKinds(wood: string, { strips }: Lumber, shop: Shop): Demand
     });
 }
 
+/** Blocks that come from one rip whatever ring they are for: of one size, with as much of each left. */
+const sameBlock = (a: PanelEntry, b: PanelEntry): boolean =>
+  a.shape === b.shape &&
+  (['lengthMm', 'widthMm', 'thicknessMm', 'netMm', 'resawMm'] as const).every(
+    (size) => Math.abs(a[size] - b[size]) < SAME_SETTING,
+  ) &&
+  Math.abs(a.pieceMm3 - b.pieceMm3) <= 1e-6 * a.pieceMm3;
+
 /** Blocks are crosscut square; one that no board is wide enough for is glued up from equal parts. */
 export function blockKinds(wood: string, { panels }: Lumber, shop: Shop, widestMm: number): DemandKind[] {
-  return panels
-    .filter((panel) => panel.wood === wood)
-    .map((panel): DemandKind => {
-      const parts = Math.max(1, Math.ceil((panel.widthMm - 1e-6) / Math.max(1, widestMm)));
-      const widthMm = mm(panel.widthMm / parts + (parts > 1 ? shop.edgeJointMm : 0));
-      const setting: StripSetting = {
-        widthMm,
-        thicknessMm: panel.thicknessMm,
-        cutAngle: 0,
-        bladeTilt: 0,
-        cutting: 'turned-over',
-        kerfMm: shop.kerfMm,
-      };
-      return {
-        what: 'block',
-        name: parts > 1 ? say`${panel.name}, part of ${parts} glued edge to edge` : panel.name,
-        setting,
-        widthMm,
-        leastWidthMm: mm(panel.widthMm / parts),
-        thicknessMm: panel.thicknessMm,
-        tailMm: mm(0),
-        pieces: [
-          {
-            along: panel.lengthMm,
-            edgeMm: panel.lengthMm,
-            owners: [{ owner: panel.owner, purpose: 'piece', count: parts * panel.count }],
-          },
-        ],
-      };
-    });
+  const groups: PanelEntry[][] = [];
+  for (const panel of panels) {
+    if (panel.wood !== wood) continue;
+    const same = groups.find(([first]) => sameBlock(first!, panel));
+    if (same) same.push(panel);
+    else groups.push([panel]);
+  }
+  return groups.map((same): DemandKind => {
+    const size = (of: 'lengthMm' | 'widthMm' | 'thicknessMm') =>
+      mm(Math.max(...same.map((panel) => panel[of])));
+    const [lengthMm, wholeMm, thicknessMm] = [size('lengthMm'), size('widthMm'), size('thicknessMm')];
+    const parts = Math.max(1, Math.ceil((wholeMm - 1e-6) / Math.max(1, widestMm)));
+    const widthMm = mm(wholeMm / parts + (parts > 1 ? shop.edgeJointMm : 0));
+    const { name, pieceMm3 } = same[0]!;
+    const setting: StripSetting = {
+      widthMm,
+      thicknessMm,
+      cutAngle: 0,
+      bladeTilt: 0,
+      cutting: 'turned-over',
+      kerfMm: shop.kerfMm,
+    };
+    return {
+      what: 'block',
+      name: parts > 1 ? say`${name}, part of ${parts} glued edge to edge` : name,
+      setting,
+      widthMm,
+      leastWidthMm: mm(wholeMm / parts),
+      thicknessMm,
+      tailMm: mm(0),
+      blockMm3: pieceMm3 / parts,
+      pieces: [
+        {
+          along: lengthMm,
+          edgeMm: lengthMm,
+          owners: same.map(({ owner, count, netMm, resawMm }) => ({
+            owner,
+            purpose: 'piece',
+            count: parts * count,
+            keptMm: netMm,
+            resawMm,
+          })),
+        },
+      ],
+    };
+  });
 }

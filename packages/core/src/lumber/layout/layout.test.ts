@@ -234,6 +234,10 @@ function sound(demand: Demand, layout: WoodLayout): void {
     const { stock, strips, offcuts } = laid;
     const defects = stock.board?.defects ?? [];
     strips.forEach((strip, i) => {
+      // Never a strip for spares alone that nobody asked for.
+      expect(
+        strip.leaves.flat().some(({ purpose, asked }) => asked || !['spare', 'test'].includes(purpose)),
+      ).toBe(true);
       const { setting, thicknessMm, tailMm } = layout.kinds[strip.kind]!;
       expect(strip.yMm).toBeGreaterThanOrEqual(shop.edgeJointMm - 1e-6);
       expect(strip.yMm + strip.widthMm).toBeLessThanOrEqual(stock.widthMm + 1e-6);
@@ -268,8 +272,9 @@ function sound(demand: Demand, layout: WoodLayout): void {
     for (const area of [pieces, ends, kerf, kept, rest]) expect(area).toBeGreaterThanOrEqual(-1e-6);
     expect(Math.abs(pieces + ends + kerf + kept + rest - stock.lengthMm * stock.widthMm)).toBeLessThan(1);
   }
-  for (const { kind, owner, purpose, count: lost } of layout.missing)
+  for (const { kind, owner, purpose, count: lost } of [...layout.missing, ...layout.leftOut])
     count(`${kind} ${owner?.id} ${purpose}`, lost);
+  for (const { purpose } of layout.leftOut) expect(['spare', 'test']).toContain(purpose);
   const wanted = new Map<string, number>();
   demand.kinds.forEach(({ pieces }, kind) => {
     for (const { owners } of pieces)

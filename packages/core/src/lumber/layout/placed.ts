@@ -1,16 +1,16 @@
 import type { Mm } from '../../measure/quantity.js';
-import { type Owner, ownerKey } from '../../ring/owner.js';
+import { ownerKey } from '../../ring/owner.js';
 import type { Shop } from '../../settings/shop.js';
 import type { Section } from '../board.js';
 import { cutsFor, endsAlong, kerfAlong } from '../cutting.js';
 import type { Cut } from '../strips.js';
 import type { Demand } from './demand.js';
 import type { DemandKind } from './kinds.js';
-import type { Answer, Rips, Run } from './problem.js';
+import { type Answer, groupOfStocks, type Rips, type Run } from './problem.js';
 import type { StockBoard } from './stock.js';
 
 /** A piece on its strip, mm from the strip's beginning; its slanted ends stand half over on either side. */
-export interface LaidPiece extends Pick<Cut, 'owner' | 'purpose' | 'hand'> {
+export interface LaidPiece extends Pick<Cut, 'owner' | 'purpose' | 'hand' | 'asked' | 'keptMm' | 'resawMm'> {
   readonly fromMm: number;
   readonly toMm: number;
   readonly edgeMm: Mm;
@@ -39,53 +39,66 @@ export interface WoodLayout {
   readonly wood: string;
   readonly kinds: readonly DemandKind[];
   readonly boards: readonly LaidBoard[];
+  /** Spares and test pieces that a strip would have had to be ripped for alone: they are not cut. */
+  readonly leftOut: readonly NotCut[];
   /** Pieces that no board was left for. */
-  readonly missing: readonly (Pick<Cut, 'owner' | 'purpose'> & {
-    readonly kind: number;
-    readonly count: number;
-  })[];
+  readonly missing: readonly NotCut[];
 }
 
-type Waiting = { owner: Owner | null; purpose: Cut['purpose']; hand?: Cut['hand']; number?: number };
+/** Pieces of one kind, owner and purpose that are not cut. */
+export interface NotCut extends Pick<Cut, 'owner' | 'purpose'> {
+  readonly kind: number;
+  readonly count: number;
+}
+
+type Waiting = Omit<LaidPiece, 'fromMm' | 'toMm' | 'edgeMm'>;
 
 /** An answer in places: which piece lies where on which board. Pieces of more than is wanted are not cut. */
-export function placed({ wood, kinds, stocks }: Demand, answer: Answer, shop: Shop): WoodLayout {
+export function placed({ wood, kinds, stocks, problem }: Demand, answer: Answer, shop: Shop): WoodLayout {
   const waiting = kinds.map(({ pieces }) =>
     pieces.map(({ owners }): Waiting[] =>
-      owners.flatMap(({ owner, purpose, hand, numbers, count }) =>
+      owners.flatMap(({ owner, purpose, hand, asked, numbers, count, keptMm, resawMm }) =>
         Array.from({ length: count }, (_, i) => ({
           owner,
           purpose,
+          keptMm,
+          resawMm,
           ...(hand && { hand }),
+          ...(asked && { asked }),
           ...(numbers?.[i] !== undefined && { number: numbers[i] }),
         })),
       ),
     ),
   );
-  const used = stocks.map(() => 0);
+  const groupOf = groupOfStocks(problem);
+  const used = groupOf.map(() => 0);
+  const idle: NotCut[] = [];
   const boards = answer.boards.flatMap(({ stock, rips }): LaidBoard[] => {
     const same = stocks[stock]!;
-    const board = same[0]!.board ? same[used[stock]!++]! : same[0]!;
+    const board = same[0]!.board ? same[used[groupOf[stock]!]!++]! : same[0]!;
     const parts = board.sections;
-    const strips = laidStrips(parts, kinds, rips, waiting, shop);
+    const all = laidStrips(parts, kinds, rips, waiting, shop);
+    const strips = all.filter((strip) => !isIdle(strip));
+    idle.push(...all.filter(isIdle).flatMap(({ kind, leaves }) => notCut(kind, leaves.flat())));
     return strips.length > 0 ? [shortened({ stock: board, sections: parts, strips }, kinds, shop)] : [];
   });
-  const missing = waiting.flatMap((pieces, kind) =>
-    pieces.flatMap((left) => {
-      const counts = new Map<
-        string,
-        { owner: Owner | null; purpose: Cut['purpose']; kind: number; count: number }
-      >();
-      for (const { owner, purpose } of left) {
-        const key = `${owner ? ownerKey(owner) : ''} ${purpose}`;
-        const known = counts.get(key) ?? { owner, purpose, kind, count: 0 };
-        counts.set(key, { ...known, count: known.count + 1 });
-      }
-      return [...counts.values()];
-    }),
-  );
-  return { wood, kinds, boards, missing };
+  const missing = waiting.flatMap((pieces, kind) => pieces.flatMap((left) => notCut(kind, left)));
+  return { wood, kinds, boards, leftOut: idle, missing };
 }
+
+/** Pieces put together by whom they are for and what for. */
+function notCut(kind: number, pieces: readonly Pick<Cut, 'owner' | 'purpose'>[]): NotCut[] {
+  const counts = new Map<string, NotCut>();
+  for (const { owner, purpose } of pieces) {
+    const key = `${owner ? ownerKey(owner) : ''} ${purpose}`;
+    counts.set(key, { owner, purpose, kind, count: (counts.get(key)?.count ?? 0) + 1 });
+  }
+  return [...counts.values()];
+}
+
+/** Whether a strip gives nothing but spares that nobody asked for. */
+const isIdle = ({ leaves }: LaidStrip): boolean =>
+  leaves.flat().every(({ purpose, asked }) => (purpose === 'spare' && !asked) || purpose === 'test');
 
 /** Rips one beside the other from the jointed edge, the widest first; those that nothing is cut from are left out. */
 function laidStrips(
@@ -132,8 +145,8 @@ function laidPieces({ setting, pieces }: DemandKind, run: Run, waiting: Waiting[
 }
 
 /**
- * Every part crosscut behind what its strips need, where what is left behind is worth keeping; and all that is left: behind the
- * strips, beside them, and parts that nothing is sawn from.
+ * Every part crosscut behind what its strips need, where what is left behind is worth keeping, and so is every single strip; and all
+ * that is left: behind parts and strips, beside them, and parts that nothing is sawn from.
  */
 function shortened(
   { stock, sections, strips }: Omit<LaidBoard, 'offcuts'>,
@@ -144,24 +157,42 @@ function shortened(
   const keeps = ({ lengthMm, widthMm }: Section) => lengthMm >= long && widthMm >= wide;
   const parts = sections.map((section) => {
     const own = strips.filter((strip) => isIn(strip, section));
-    const needed = Math.max(0, ...own.map((strip) => neededLength(strip, kinds[strip.kind]!)));
-    const behind: Section = {
-      ...section,
-      xMm: section.xMm + needed + (own.length > 0 ? shop.kerfMm : 0),
-      lengthMm: section.lengthMm - needed - (own.length > 0 ? shop.kerfMm : 0),
-    };
     if (own.length === 0) return { part: section, own, left: [section].filter(keeps) };
-    const part = keeps(behind) ? { ...section, lengthMm: needed } : section;
+    const needs = own.map((strip) => neededLength(strip, kinds[strip.kind]!));
+    const cutOff = cutBehind(section, Math.max(...needs), keeps, shop);
+    const short = own.map((strip, i) => {
+      const whole = { ...strip, lengthMm: cutOff.kept.lengthMm };
+      // The leaves of a resawn strip are no longer boards of the thickness that the board had.
+      if (strip.leaves.length > 1) return { kept: whole, left: [] };
+      return cutBehind(whole, needs[i]!, keeps, shop);
+    });
     const top = Math.max(...own.map((strip) => strip.yMm + strip.widthMm + shop.ripKerfMm));
-    const beside = { ...part, yMm: top, widthMm: section.yMm + section.widthMm - top };
-    return { part, own, left: [behind, beside].filter(keeps) };
+    const beside = { ...cutOff.kept, yMm: top, widthMm: section.yMm + section.widthMm - top };
+    const left = [...cutOff.left, ...short.flatMap((strip) => strip.left), ...[beside].filter(keeps)];
+    return { part: cutOff.kept, own: short.map(({ kept }) => kept), left };
   });
   return {
     stock,
     sections: parts.map(({ part }) => part),
-    strips: parts.flatMap(({ part, own }) => own.map((strip) => ({ ...strip, lengthMm: part.lengthMm }))),
+    strips: parts.flatMap(({ own }) => own),
     offcuts: parts.flatMap(({ left }) => left),
   };
+}
+
+/** Something crosscut behind the length that is needed of it, where what is left behind is worth keeping. */
+function cutBehind<Part extends Section>(
+  part: Part,
+  neededMm: number,
+  keeps: (left: Section) => boolean,
+  { kerfMm }: Shop,
+): { readonly kept: Part; readonly left: Section[] } {
+  const behind: Section = {
+    xMm: part.xMm + neededMm + kerfMm,
+    yMm: part.yMm,
+    lengthMm: part.lengthMm - neededMm - kerfMm,
+    widthMm: part.widthMm,
+  };
+  return keeps(behind) ? { kept: { ...part, lengthMm: neededMm }, left: [behind] } : { kept: part, left: [] };
 }
 
 /** Length of strip up to behind its last piece, with the tail that is held back. */

@@ -22,6 +22,8 @@ export interface Stock {
   /** Clear parts, the rip's kerf added to the width: the last rip needs none. */
   readonly sections: readonly { readonly length: number; readonly width: number }[];
   readonly copies: number;
+  /** Stocks that are the very same boards, crosscut in another way, name the same group and share its copies; alone where left out. */
+  readonly group?: number;
   readonly cost: number;
   /** By kind: how many strips one rip gives when it is resawn; 0 where the board is too thin. */
   readonly leaves: readonly number[];
@@ -68,3 +70,30 @@ export function yieldOf({ kinds }: Problem, rips: readonly Rips[]): number[][] {
 
 export const wantedOf = ({ kinds }: Problem): number[][] =>
   kinds.map(({ pieces }) => pieces.map(({ count }) => count));
+
+/** The same boards, crosscut in one way or another: places of their stocks, and how many boards there are. */
+export interface Group {
+  readonly stocks: readonly number[];
+  readonly copies: number;
+}
+
+/** Stocks by the boards that they are. */
+export function groupsOf({ stocks }: Problem): Group[] {
+  const groups = new Map<string, { stocks: number[]; copies: number }>();
+  stocks.forEach(({ group, copies }, s) => {
+    const key = group === undefined ? `alone ${s}` : `group ${group}`;
+    const known = groups.get(key);
+    if (known) known.stocks.push(s);
+    else groups.set(key, { stocks: [s], copies });
+  });
+  return [...groups.values()];
+}
+
+/** For every stock the place of its group. */
+export function groupOfStocks(problem: Problem): number[] {
+  const of = problem.stocks.map(() => 0);
+  groupsOf(problem).forEach(({ stocks }, g) => {
+    for (const s of stocks) of[s] = g;
+  });
+  return of;
+}

@@ -1,6 +1,7 @@
+import { wholeBound } from './bound.js';
 import { closing } from './closing.js';
 import { columnOf, generated, missingCost } from './columns.js';
-import { greedy } from './greedy.js';
+import { atOnce, tries } from './greedy.js';
 import { type Answer, costOf, missingIn, type Problem } from './problem.js';
 import type { Solver } from './program.js';
 
@@ -28,7 +29,7 @@ const priceOf = (problem: Problem, answer: Answer): number =>
  * Every step may be the last; the answer is always one that can be sawn.
  */
 export function* solving(problem: Problem, solver: Solver): Generator<Progress, Progress> {
-  let best = greedy(problem);
+  let best = atOnce(problem);
   const heuristic = priceOf(problem, best);
   const state = (stage: Progress['stage'], bound: number): Progress => ({
     stage,
@@ -39,9 +40,11 @@ export function* solving(problem: Problem, solver: Solver): Generator<Progress, 
   });
   const proven = (bound: number) => priceOf(problem, best) <= bound * (1 + SAME_COST) + 1e-9;
   yield state('heuristic', 0);
+  // Whole boards alone may say that nothing can be better: the cheapest that there is, for one.
+  const known = missingIn(best) === 0 ? wholeBound(problem, { prices: [], impossible: [] }, solver) : null;
+  if (known && proven(known.cost)) return state('done', known.cost);
   const begun = best.boards.map((sawn) => columnOf(problem, sawn));
-  for (let n = 1; n < TRIES; n++) {
-    const other = greedy(problem, (kind) => weight(n, kind));
+  for (const other of tries(problem, TRIES)) {
     begun.push(...other.boards.map((sawn) => columnOf(problem, sawn)));
     if (priceOf(problem, other) < priceOf(problem, best)) best = other;
   }
@@ -64,9 +67,6 @@ export function* solving(problem: Problem, solver: Solver): Generator<Progress, 
   if (answer && priceOf(problem, answer) < priceOf(problem, best)) best = answer;
   return state('done', next.value.bound);
 }
-
-/** Different for every try and kind, from 0.6 to 1.4; no chance in it. */
-const weight = (n: number, kind: number): number => 0.6 + (((n * 7919 + kind * 104_729) % 97) / 97) * 0.8;
 
 /** Where all boards cost the same, whole boards cost a whole multiple. */
 function roundedUp({ stocks }: Problem, bound: number): number {

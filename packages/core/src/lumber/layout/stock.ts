@@ -36,20 +36,7 @@ export function usable(
   return clearSections(whole, defects, shop.ripKerfMm);
 }
 
-/** Clear parts crosscut into equal lengths of no less than `partMm`. */
-export function crosscut(sections: readonly Section[], partMm: number, { kerfMm }: Shop): Section[] {
-  return sections.flatMap((section): Section[] => {
-    const count = Math.max(1, Math.floor((section.lengthMm + kerfMm) / (partMm + kerfMm)));
-    const each = (section.lengthMm - (count - 1) * kerfMm) / count;
-    return Array.from({ length: count }, (_, i) => ({
-      ...section,
-      xMm: section.xMm + i * (each + kerfMm),
-      lengthMm: each,
-    }));
-  });
-}
-
-export function onHand(board: Board, shop: Shop, partMm = Number.POSITIVE_INFINITY): StockBoard {
+export function onHand(board: Board, shop: Shop): StockBoard {
   const { lengthMm, widthMm, price, wood } = board;
   const feet = chargedFeet(board, shop);
   const each = price ?? shop.prices[wood] ?? null;
@@ -59,14 +46,14 @@ export function onHand(board: Board, shop: Shop, partMm = Number.POSITIVE_INFINI
     lengthMm,
     widthMm,
     thicknessMm: surfacedThickness(board),
-    sections: crosscut(usable(lengthMm, widthMm, shop, board.defects), partMm, shop),
+    sections: usable(lengthMm, widthMm, shop, board.defects),
     boardFeet: feet,
     price: each === null ? null : each * feet,
   };
 }
 
 /** Sizes of the yard in the thicknesses that are wanted. */
-export function sold(wood: string, kinds: readonly DemandKind[], shop: Shop, partMm: number): StockBoard[] {
+export function sold(wood: string, kinds: readonly DemandKind[], shop: Shop): StockBoard[] {
   const quarters = new Set(kinds.flatMap(({ thicknessMm }) => quarterFor(thicknessMm) ?? []));
   return QUARTERS.filter((quarter) => quarters.has(quarter)).flatMap((quarter) =>
     shop.yard.map(({ lengthMm, widthMm }): StockBoard => {
@@ -78,7 +65,7 @@ export function sold(wood: string, kinds: readonly DemandKind[], shop: Shop, par
         lengthMm,
         widthMm,
         thicknessMm: quarter.surfacedMm,
-        sections: crosscut(usable(lengthMm, widthMm, shop), partMm, shop),
+        sections: usable(lengthMm, widthMm, shop),
         boardFeet: feet,
         price: each === undefined ? null : each * feet,
       };

@@ -156,8 +156,8 @@ export const basket: Making<BasketParams> = {
           { key: 'wafers-move-bottom-to-top', value: moved, unit: 'mm' },
           { key: 'wafer-level', value: level, unit: 'mm' },
         ],
-        steps: (sandedOff) => [
-          planeAndRip(stock, sandedOff),
+        steps: (planing) => [
+          planeAndRip(stock, planing),
           setTheSaw(stock, count, 'the same edge out every time', ['tilted-blade']),
           step(
             'wafers',

@@ -5,7 +5,7 @@ import { say, sayMm } from '../../measure/said.js';
 import { polar } from '../../ring/plane.js';
 import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
-import { planedTo } from '../segments.js';
+import { planedTo } from '../planing.js';
 import { step } from '../step.js';
 
 const params = z.strictObject({ way: z.literal('disc') });
@@ -48,11 +48,11 @@ export const disc: Making<DiscParams> = {
           },
         ],
         lay: (place) => ({ place, bottom: outline, top: outline }),
-        steps: (sandedOff) => [
+        steps: (planing) => [
           step(
             'plane',
             'planer',
-            say`Plane a board to ${planedTo(heightMm, sandedOff)}, at least ${sayMm(across, 'width')} wide; edge-glue two if it is narrower.`,
+            say`Plane a board to ${planedTo(heightMm, planing)}, at least ${sayMm(across, 'width')} wide; edge-glue two if it is narrower.`,
             ['dust'],
           ),
           step(

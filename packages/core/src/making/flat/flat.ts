@@ -30,6 +30,8 @@ export const flat: Making<FlatParams> = {
   withSegments: withCount,
   pitch: ({ count, parts }) => rad((2 * Math.PI * (parts?.length ?? 1)) / count),
   mirror: mirroredParts,
+  stripWidth: ({ count, parts }, { outerRadiusMm, innerRadiusMm }) =>
+    outerRadiusMm - innerRadiusMm * Math.cos(Math.max(...anglesOf(count, parts)) / 2),
   make(given, need) {
     const { count, parts } = given;
     const sized = flatRing(count, anglesOf(count, parts), need);
@@ -56,8 +58,8 @@ export const flat: Making<FlatParams> = {
                   unit: 'mm',
                 },
               ],
-        steps: (sandedOff) => [
-          planeAndRip(stocks[0]!, sandedOff),
+        steps: (planing) => [
+          planeAndRip(stocks[0]!, planing),
           ...kinds.map(({ places }, i) => {
             const saw = setTheSaw(stocks[i]!, places.length);
             return kinds.length > 1 ? numbered(saw, i + 1) : saw;

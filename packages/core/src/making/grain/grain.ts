@@ -6,6 +6,7 @@ import { say, sayMm } from '../../measure/said.js';
 import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
 import { anglesOf, flatRing } from '../flat/ring.js';
+import { planedThickness } from '../planing.js';
 import { thickHeight } from '../resawn/resawn.js';
 import { GLUE_RING, pitchOfCount, planeAndRip, segmentCount, setTheSaw } from '../segments.js';
 import { step } from '../step.js';
@@ -88,13 +89,13 @@ export const grain: Making<GrainParams> = {
           return place < count / 2 ? `${place + 1}a` : `${count - place}b`;
         },
         figures: match.by === 'book' ? [{ key: 'double-thick-stock', value: thickness, unit: 'mm' }] : [],
-        steps: (sandedOff) => [
+        steps: (planing) => [
           match.by === 'run'
-            ? planeAndRip(stock, sandedOff)
+            ? planeAndRip(stock, planing)
             : step(
                 'rip',
                 'planer',
-                say`Plane strips to ${sayMm(stock.thicknessMm + sandedOff, 'thickness')}, twice the ring’s thickness and what is lost, and rip them ${sayMm(stock.widthMm, 'width')} wide. Choose stock with the grain upright through its thickness, or the kerf shifts the figure.`,
+                say`Plane strips to ${sayMm(planedThickness(stock.thicknessMm, planing), 'thickness')}, twice the ring’s thickness and what is lost, and rip them ${sayMm(stock.widthMm, 'width')} wide. Choose stock with the grain upright through its thickness, or the kerf shifts the figure.`,
                 ['dust'],
               ),
           setTheSaw(stock, sawn, 'the same edge out every time'),

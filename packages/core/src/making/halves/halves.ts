@@ -82,10 +82,10 @@ export const halves: Making<HalvesParams> = {
           return { place, bottom: outline, top: outline };
         },
         figures: given.divider ? [{ key: 'divider-as-glued', value: divider, unit: 'mm' }] : [],
-        steps: (sandedOff) => [
+        steps: (planing) => [
           ...segmentKinds.flatMap(({ stock, places }, i) => {
             const steps = [
-              planeAndRip(stock as StripStock, sandedOff),
+              planeAndRip(stock as StripStock, planing),
               setTheSaw(stock as StripStock, places.length),
             ];
             return segmentKinds.length > 1 ? steps.map((each) => numbered(each, i + 1)) : steps;

@@ -151,7 +151,7 @@ export const inlaid: Making<InlaidParams> = {
           { key: 'face-width', value: width, unit: 'mm' },
           { key: 'plugs', value: plugs.length * count, unit: 'count' },
         ],
-        steps: (sandedOff) => inlaidSteps(given, ring, heightMm, sandedOff),
+        steps: (planing) => inlaidSteps(given, ring, heightMm, planing),
         pictures: () => inlaidPictures(given, ring, heightMm, faceOf, groups),
       }),
     );

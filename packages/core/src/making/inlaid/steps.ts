@@ -1,5 +1,6 @@
 import { say, sayList, sayMade, sayMm } from '../../measure/said.js';
 import { type FacedRing, faceWidth } from '../faced/facedRing.js';
+import type { Planing } from '../planing.js';
 import { GLUE_RING, planeAndRip, SEGMENT_CAUTIONS, setTheSaw, spacersStep } from '../segments.js';
 import { numbered, type Step, step } from '../step.js';
 import type { InlaidParams } from './params.js';
@@ -11,12 +12,12 @@ export function inlaidSteps(
   given: InlaidParams,
   ring: FacedRing,
   heightMm: number,
-  sandedOffMm: number,
+  planing: Planing,
 ): Step[] {
   const { count, plugs, edge, spacerMm } = given;
   const framed = edge.topMm + edge.bottomMm + edge.sidesMm > 0;
   return [
-    ...(framed ? frameSteps(given, ring, heightMm) : [planeAndRip(ring.segment, sandedOffMm)]),
+    ...(framed ? frameSteps(given, ring, heightMm) : [planeAndRip(ring.segment, planing)]),
     setTheSaw(ring.segment, count),
     ...plugs.map((plug, i) => numbered(hole(plug, i, given.lens !== undefined), i + 1)).reverse(),
     ...(spacerMm > 0 ? [spacersStep(count, spacerMm, ring.spacer!.stock.longEdgeMm)] : []),

@@ -5,6 +5,7 @@ import { plain } from '../../measure/said.js';
 import { between } from '../../testing/randomMakings.js';
 import { EXAMPLE_NEED, madeRing, refusalOf } from '../../testing/rings.js';
 import { volumeOfAll } from '../layOut.js';
+import { UNSANDED } from '../planing.js';
 import { begun, type ParamsOf } from '../registry.js';
 import type { PanelStock } from '../stock.js';
 import { boardLength, boardsFor, type Slices, slicesFrom } from './board.js';
@@ -139,7 +140,7 @@ describe('a laminated ring', () => {
     const turned = madeRing(laminated({ turn: 'lengthwise' }), NEED);
     expect(
       turned
-        .steps(0)
+        .steps(UNSANDED)
         .map(({ says }) => plain(says))
         .join(' '),
     ).toMatch(/turns the order of the layers round/);
@@ -147,10 +148,10 @@ describe('a laminated ring', () => {
   test('says whether the board is symmetric', () => {
     expect(isSymmetric([4, 8, 4])).toBe(true);
     expect(isSymmetric([4, 8, 5])).toBe(false);
-    expect(plain(madeRing(laminated(), NEED).steps(0)[0]!.says)).toMatch(/same from above and below/);
-    expect(plain(madeRing(laminated({ layersMm: [20, 6, 30].map(mm) }), NEED).steps(0)[0]!.says)).toMatch(
-      /mark the top/,
-    );
+    expect(plain(madeRing(laminated(), NEED).steps(UNSANDED)[0]!.says)).toMatch(/same from above and below/);
+    expect(
+      plain(madeRing(laminated({ layersMm: [20, 6, 30].map(mm) }), NEED).steps(UNSANDED)[0]!.says),
+    ).toMatch(/mark the top/);
   });
   test('a shorter board: how many come out, what count would do, what is missing', () => {
     const { warnings } = madeRing(laminated({ onHandMm: mm(600) }), NEED);

@@ -8,6 +8,7 @@ import { assemble } from '../assemble.js';
 import type { Making, PieceKind } from '../contract.js';
 import { boxOutline } from '../faced/pictures.js';
 import { anglesOf, flatRing } from '../flat/ring.js';
+import { planedThickness } from '../planing.js';
 import { GLUE_RING, pitchOfCount, segmentCount, segmentStock, setTheSaw } from '../segments.js';
 import { step } from '../step.js';
 import type { StripStock } from '../stock.js';
@@ -87,11 +88,11 @@ export const layered: Making<LayeredParams> = {
           { key: 'layer-line-middle-of-a-segment', value: line, unit: 'mm' },
           { key: 'layer-line-at-the-joints', value: line / Math.cos(half), unit: 'mm' },
         ],
-        steps: (sandedOff) => [
+        steps: (planing) => [
           step(
             'board',
             'planer',
-            say`Plane one strip to ${sayMm(outerLayerMm, 'thickness')} and one to ${sayMm(width - outerLayerMm, 'thickness')}, both ${sayMm(heightMm + sandedOff, 'width')} wide, and glue them face to face into a board ${sayMm(width)} thick.`,
+            say`Plane one strip to ${sayMm(outerLayerMm, 'thickness')} and one to ${sayMm(width - outerLayerMm, 'thickness')}, both ${sayMm(planedThickness(heightMm, planing), 'width')} wide, and glue them face to face into a board ${sayMm(width)} thick.`,
             ['dust'],
           ),
           step('on-edge', 'saw', 'Stand the board on edge at the saw, outer layer away from the fence.'),

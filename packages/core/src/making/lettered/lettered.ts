@@ -122,8 +122,8 @@ export const lettered: Making<LetteredParams> = {
           { key: 'face-width', value: faceWidth(ring), unit: 'mm' },
           { key: 'letters', value: given.order.filter((i) => i >= 0).length, unit: 'count' },
         ],
-        steps: (sandedOff) => [
-          planeAndRip(ring.segment, sandedOff),
+        steps: (planing) => [
+          planeAndRip(ring.segment, planing),
           setTheSaw(ring.segment, count),
           step(
             'rout',

@@ -5,7 +5,8 @@ import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { area, type Point } from '../../ring/plane.js';
 import type { PieceKind } from '../contract.js';
 import type { Figure } from '../figures.js';
-import { planedTo, SEGMENT_CAUTIONS, segmentStock } from '../segments.js';
+import { type Planing, planedTo } from '../planing.js';
+import { SEGMENT_CAUTIONS, segmentStock } from '../segments.js';
 import { type Step, step } from '../step.js';
 import { radialWedge, wedgeOutline } from '../wedge.js';
 import { cabinHolding, heart, log } from './cabin.js';
@@ -17,7 +18,7 @@ export interface Laid {
   readonly outlines: readonly (readonly Point[])[];
   readonly kinds: readonly PieceKind[];
   readonly repeats: number;
-  steps(sandedOffMm: number): readonly Step[];
+  steps(planing: Planing): readonly Step[];
   readonly figures: readonly Figure[];
 }
 
@@ -93,7 +94,7 @@ export function layStar(
     outlines,
     kinds,
     repeats: P,
-    steps: (sandedOff) => starSteps(star, given, heightMm, sandedOff),
+    steps: (planing) => starSteps(star, given, heightMm, planing),
     figures: [
       { key: 'side-of-the-points', value: star.sideMm, unit: 'mm' },
       { key: 'points-long-diagonal', value: star.tipMm, unit: 'mm' },
@@ -107,12 +108,7 @@ export function layStar(
 /** Points narrower than this cannot be held (mm). */
 const LEAST_ACROSS = 4;
 
-const starSteps = (
-  star: Star,
-  { borderMm }: MedallionParams,
-  heightMm: number,
-  sandedOffMm: number,
-): Step[] => [
+const starSteps = (star: Star, { borderMm }: MedallionParams, heightMm: number, planing: Planing): Step[] => [
   step(
     'board',
     'planer',
@@ -122,7 +118,7 @@ const starSteps = (
   step(
     'rhombs',
     'saw',
-    say`From it saw ${sayMade(star.points)} rhombs with an angle of ${sayRad((2 * Math.PI) / star.points, 'cut-angle')} and sides of ${sayMm(star.sideMm, 'stop')}, ${planedTo(heightMm, sandedOffMm)} high; the glue line runs from point to point. Try them on the full-size template.`,
+    say`From it saw ${sayMade(star.points)} rhombs with an angle of ${sayRad((2 * Math.PI) / star.points, 'cut-angle')} and sides of ${sayMm(star.sideMm, 'stop')}, ${planedTo(heightMm, planing)} high; the glue line runs from point to point. Try them on the full-size template.`,
     [...SEGMENT_CAUTIONS, 'tapers'],
   ),
   step(

@@ -77,7 +77,7 @@ export const medallion: Making<MedallionParams> = {
         kinds,
         lay: (place) => ({ place, bottom: outlines[place]!, top: outlines[place]! }),
         figures,
-        steps: (sandedOff) => steps(sandedOff),
+        steps: (planing) => steps(planing),
         pictures: () => floorPictures(outlines, kinds),
       }),
     );

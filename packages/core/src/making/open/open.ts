@@ -59,6 +59,10 @@ export const open: Making<OpenParams> = {
   segments: ({ count }) => count,
   withSegments: (given, count) => ({ ...given, count }),
   pitch: ({ count }) => pitchOfCount(count),
+  stripWidth(given, size) {
+    const sized = sizedRing(given, size);
+    return sized.ok ? sized.value.faces.outerRadiusMm - sized.value.faces.innerRadiusMm : null;
+  },
   make(given, need) {
     const { count, gap } = given;
     const { heightMm, outerRadiusMm } = need;
@@ -68,8 +72,7 @@ export const open: Making<OpenParams> = {
     const outside = holdAt(outerRadiusMm);
     if (outside <= 0) return noHold(given, outerRadiusMm);
     const inside = Math.max(0, holdAt(need.innerRadiusMm));
-    const sized =
-      gap.sides === 'tapered' ? taperedRing(count, gap.share, need) : parallelRing(count, gap.widthMm, need);
+    const sized = sizedRing(given, need);
     if (!sized.ok) return sized;
     const { wedges, faces } = sized.value;
     const segment = segmentStock(faces, wedges[0]!.half, heightMm);
@@ -104,8 +107,8 @@ export const open: Making<OpenParams> = {
                 { key: 'overlap-at-each-end-inside', value: rad(inside), unit: 'rad' },
               ],
         warnings: inside < theta * LITTLE_HOLD ? [littleHold(inside, outside, theta)] : [],
-        steps: (sandedOff) => [
-          planeAndRip(segment, sandedOff),
+        steps: (planing) => [
+          planeAndRip(segment, planing),
           setTheSaw(segment, count),
           step(
             'measure',
@@ -170,6 +173,9 @@ function noHold({ count, gap }: OpenParams, outerRadiusMm: number): Result<Made>
 
 type Sized = Result<{ wedges: readonly Wedge[]; faces: Faces }>;
 type Need = Parameters<typeof open.make>[1];
+
+const sizedRing = ({ count, gap }: OpenParams, need: Need): Sized =>
+  gap.sides === 'tapered' ? taperedRing(count, gap.share, need) : parallelRing(count, gap.widthMm, need);
 
 function parallelRing(
   count: number,

@@ -64,8 +64,8 @@ export const pie: Making<PieParams> = {
             place === count ? circle(radius) : drilled(lay(place).bottom, radius, Math.PI / count);
           return { place, bottom: outline, top: outline };
         },
-        steps: (sandedOff) => [
-          planeAndRip(stock, sandedOff),
+        steps: (planing) => [
+          planeAndRip(stock, planing),
           setTheSaw(stock, count),
           GLUE_RING,
           ...plugSteps(plug),

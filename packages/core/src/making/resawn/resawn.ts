@@ -93,9 +93,9 @@ export const resawn: Making<ResawnParams> = {
           { key: 'thick-ring', value: thick, unit: 'mm' },
           { key: 'slices-of-it', value: members.length, unit: 'count' },
         ],
-        steps: () => [
+        steps: (planing) => [
           ...onceFor(given.from, [
-            planeAndRip(first, 0),
+            planeAndRip(first, planing),
             ...kinds.map(({ places, stock }, i) => {
               const saw = setTheSaw(stock as StripStock, places.length);
               return kinds.length > 1 ? numbered(saw, i + 1) : saw;

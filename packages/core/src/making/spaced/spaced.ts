@@ -49,6 +49,13 @@ export const spaced: Making<SpacedParams> = {
     given.spacers.at === 'picked'
       ? { ...given, spacers: mirroredSpacers(given.spacers, given.count) }
       : given,
+  stripWidth({ plug, ...given }, { outerRadiusMm, innerRadiusMm, heightMm }) {
+    const thicknesses = thicknessesOf(given);
+    if (plug || !closes(thicknesses)) return null;
+    const shifts = shiftsOf(thicknesses);
+    const sized = pushedRing(thicknesses, shifts, outerRadiusMm, innerRadiusMm, heightMm, true);
+    return sized.ok ? sized.value.faces.outerRadiusMm - sized.value.faces.innerRadiusMm : null;
+  },
   make(given, need) {
     const thicknesses = thicknessesOf(given);
     if (!closes(thicknesses)) return doesNotClose(thicknesses);
@@ -114,8 +121,8 @@ export const spaced: Making<SpacedParams> = {
           ...ovalFigures(wedges, faces, oval),
         ],
         warnings: [...thickWarning(thicknesses, outerRadiusMm, half), ...ovalWarning(oval)],
-        steps: (sandedOff) => [
-          planeAndRip(segment, sandedOff),
+        steps: (planing) => [
+          planeAndRip(segment, planing),
           setTheSaw(segment, count),
           step(
             'spacers',

@@ -105,8 +105,8 @@ export const tilted: Making<TiltedParams> = {
           { key: 'joints-move-bottom-to-top', value: 2 * aside, unit: 'mm' },
           { key: 'turn-of-a-joint-outside', value: 2 * Math.asin(delta / outerRadiusMm), unit: 'rad' },
         ],
-        steps: (sandedOff) => [
-          planeAndRip(stock, sandedOff),
+        steps: (planing) => [
+          planeAndRip(stock, planing),
           setTheSaw(stock, cut === 'two-fences' ? 2 * count : count, HOW[cut], ['tilted-blade']),
           step(
             'sort',

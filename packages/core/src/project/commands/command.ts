@@ -2,6 +2,7 @@ import { enablePatches, type Patch, produceWithPatches } from 'immer';
 import { done, type Reason, type Result, refused, refusedFor } from '../../measure/reason.js';
 import type { Said } from '../../measure/said.js';
 import { inspect } from '../inspect.js';
+import { AS_DRAWN, type Ripping } from '../ripping.js';
 import { type Project, projectSchema } from '../schema.js';
 import { reasonsOf } from '../sentences.js';
 import { relink } from './relink.js';
@@ -11,7 +12,8 @@ enablePatches();
 /** An edit: what it is called in the undo list, and what it does to a draft. May refuse with reasons, or add a note. */
 export interface Command {
   readonly label: string;
-  apply(draft: Project): Outcome | undefined;
+  /** `ripping` is how the shop rips strips: sizes are those of the rings as they are planned. */
+  apply(draft: Project, ripping?: Ripping): Outcome | undefined;
 }
 
 export interface Outcome {
@@ -30,10 +32,10 @@ export interface Change {
 }
 
 /** Carries out a command on a project, or says why not; then nothing is changed. */
-export function run(project: Project, command: Command): Result<Change> {
+export function run(project: Project, command: Command, ripping = AS_DRAWN): Result<Change> {
   let outcome: Outcome | undefined;
   const [next, patches, inverse] = produceWithPatches(project, (draft) => {
-    outcome = command.apply(draft as Project);
+    outcome = command.apply(draft as Project, ripping);
     if (!outcome?.reasons?.length) relink(project, draft as Project);
   });
   if (outcome?.reasons?.length) return refused(...outcome.reasons);

@@ -23,8 +23,8 @@ const MOST = 1000;
  */
 export const cutTo = (index: number, size: SawSize): Command => ({
   label: `${'longEdgeMm' in size ? 'Long edge' : 'Strip width'} of ring ${index + 1}`,
-  apply(draft) {
-    const prepared = prepare(draft);
+  apply(draft, ripping) {
+    const prepared = prepare(draft, ripping);
     if (!prepared.ok) return { reasons: prepared.reasons };
     const here = prepared.value.rings[index];
     if (!here) return undefined;

@@ -4,6 +4,7 @@ import { demoProjects } from '../../demo/index.js';
 import { cutListCsv } from '../../exchange/cutListCsv.js';
 import { mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
+import { DEFAULT_SHOP } from '../../settings/shop.js';
 import { after, change, placeIn, planned, refusal, rings } from '../../testing/pieces.js';
 import { SHIPPED_WOODS } from '../../wood/catalogue.js';
 import { readProject } from '../inspect.js';
@@ -157,7 +158,7 @@ describe('blanks beside the stack', () => {
         ({ owner, name }) => owner.of === 'blank' && owner.id === 'g' && name === 'Equilateral',
       ),
     ).toBe(true);
-    expect(cutListCsv(planned(globed), SHIPPED_WOODS, 'mm')).toMatch(/blank 1,Isosceles,/);
+    expect(cutListCsv(planned(globed), SHIPPED_WOODS, DEFAULT_SHOP)).toMatch(/blank 1,Isosceles,/);
   });
   test('are painted, sized, and taken away again; what cannot be made changes nothing', () => {
     const half = after(globed, edit.setBlank(0, { ...BLANKS.globe.begun, part: 'half' }));

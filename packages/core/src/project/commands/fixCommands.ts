@@ -13,8 +13,8 @@ export const fixSizes = (
   change: { readonly outerRadiusMm?: Mm; readonly innerRadiusMm?: Mm } = {},
 ): Command => ({
   label: `Fixed size of ${named(rings)}`,
-  apply(draft) {
-    const prepared = prepare(draft);
+  apply(draft, ripping) {
+    const prepared = prepare(draft, ripping);
     if (!prepared.ok) return { reasons: prepared.reasons };
     for (const index of rings) {
       const { made, need } = prepared.value.rings[index]!;

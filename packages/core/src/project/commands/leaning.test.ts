@@ -3,7 +3,7 @@ import { demoProjects } from '../../demo/index.js';
 import { fromDegrees, mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
 import { stepAtJoint } from '../../surface/steps.js';
-import { after, change, planned, refusal, rings } from '../../testing/pieces.js';
+import { accounted, after, change, planned, refusal, rings } from '../../testing/pieces.js';
 import type { Project } from '../schema.js';
 import * as edit from './edits.js';
 
@@ -39,10 +39,8 @@ describe('leaning joints', () => {
   });
 
   test('between two fences the other hand comes out too; a wave uses it, one hand only wastes wedges instead', () => {
-    const others = (project: Project) =>
-      planned(project).lumber.woods.reduce((sum, { ledger }) => sum + ledger.otherHand, 0);
-    const wedges = (project: Project) =>
-      planned(project).lumber.woods.reduce((sum, { ledger }) => sum + ledger.wedges, 0);
+    const others = (project: Project) => accounted(project, 'otherHand');
+    const wedges = (project: Project) => accounted(project, 'wedges');
     expect(others(tilted)).toBeGreaterThan(0);
     const check = planned(tilted).checks.find(({ code }) => code === 'other-hand')!;
     expect(plain(check.message)).toMatch(/^96 leaning pieces/);

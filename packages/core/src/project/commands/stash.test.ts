@@ -66,7 +66,7 @@ describe('a ring from the stash', () => {
     );
     expect(refusal(project, edit.useStashed(1, stashed))).toMatch(/is ring 2 already; there is only one/);
     const used = planned(project);
-    const stash = used.lumber.woods.reduce((sum, { ledger }) => sum + ledger.stash, 0);
+    const stash = used.lumber.woods.reduce((sum, { stashMm3 }) => sum + stashMm3, 0);
     expect(stash).toBeGreaterThan(0);
     expect(
       used.lumber.strips.some(({ cuts }) => cuts.some(({ owner }) => placeIn(project)(owner) === 3)),

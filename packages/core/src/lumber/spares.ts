@@ -1,0 +1,67 @@
+import type { StripStock } from '../making/stock.js';
+import { SAME_ANGLE } from '../measure/tolerance.js';
+import { ownerKey } from '../ring/owner.js';
+import type { Shop } from '../settings/shop.js';
+import type { OwnedPieces } from './wants.js';
+
+/** Pieces that are cut besides those that a ring takes: in case, and to try the setting of the saw. */
+export interface Besides {
+  readonly spares: number;
+  /** Spares that were asked for by hand. */
+  readonly asked: number;
+  readonly tests: number;
+}
+
+type FromStrip = OwnedPieces & { readonly kind: { readonly stock: StripStock } };
+
+const isFromStrip = (pieces: OwnedPieces): pieces is FromStrip => pieces.kind.stock.from === 'strip';
+
+/**
+ * Spares of every ring and wood, so many per cent of its pieces rounded up, of its commonest length; and test pieces for every
+ * setting of angle and tilt but the square one, of its commonest wood. Those that were asked for by hand come on top.
+ */
+export function besidesOf(
+  pieces: readonly OwnedPieces[],
+  { sparePercent, testPieces }: Pick<Shop, 'sparePercent' | 'testPieces'>,
+): ReadonlyMap<OwnedPieces, Besides> {
+  const sawn = pieces.filter(isFromStrip);
+  const besides = new Map(sawn.map((each) => [each, { spares: 0, asked: each.spares ?? 0, tests: 0 }]));
+  for (const same of groupedBy(sawn, ({ owner, wood }) => `${ownerKey(owner)} ${wood}`))
+    besides.get(commonest(same))!.spares += Math.ceil((countOf(same) * sparePercent) / 100 - 1e-9);
+  const mitred = sawn.filter(
+    ({ kind: { stock } }) => stock.cutAngle > SAME_ANGLE || stock.bladeTilt > SAME_ANGLE,
+  );
+  for (const same of groupedBy(
+    mitred,
+    ({ kind: { stock } }) => `${angle(stock.cutAngle)} ${angle(stock.bladeTilt)}`,
+  )) {
+    const woods = groupedBy(same, ({ wood }) => wood);
+    const [wood] = woods.sort((a, b) => countOf(b) - countOf(a));
+    besides.get(commonest(wood!))!.tests += testPieces;
+  }
+  return besides;
+}
+
+/** Pieces that are sawn off strips: slices of one piece are one. */
+const cutCount = ({ count, kind: { stock } }: FromStrip): number =>
+  Math.ceil(count / (stock.slicing?.inRing ?? 1));
+
+const countOf = (pieces: readonly FromStrip[]): number =>
+  pieces.reduce((sum, each) => sum + cutCount(each), 0);
+
+const commonest = (pieces: readonly FromStrip[]): FromStrip =>
+  pieces.reduce((most, each) => (cutCount(each) > cutCount(most) ? each : most));
+
+/** An angle as a key: the same for settings that are the same. */
+const angle = (rad: number): number => Math.round(rad / SAME_ANGLE);
+
+function groupedBy<T>(all: readonly T[], keyOf: (of: T) => string): T[][] {
+  const groups = new Map<string, T[]>();
+  for (const of of all) {
+    const key = keyOf(of);
+    const group = groups.get(key);
+    if (group) group.push(of);
+    else groups.set(key, [of]);
+  }
+  return [...groups.values()];
+}

@@ -1,0 +1,86 @@
+import { stripWidth } from '../making/registry.js';
+import { remembered } from '../measure/memo.js';
+import { mm } from '../measure/quantity.js';
+import { nextStep } from '../measure/step.js';
+import { SAME_LENGTH } from '../measure/tolerance.js';
+import type { Shop } from '../settings/shop.js';
+import type { SizedRing } from './sizing.js';
+
+/** How strips are ripped: widths nearer than `shareMm` are one, and all are on a full step (0: neither). */
+export interface Ripping {
+  readonly shareMm: number;
+  readonly stepMm: number;
+}
+
+/** Every strip exactly as wide as its ring has to be. */
+export const AS_DRAWN: Ripping = { shareMm: 0, stepMm: 0 };
+
+/** What a shop does; the same as long as its figures are. */
+export const rippingOf = remembered(
+  ({ shareWidthMm, ripStepMm }: Pick<Shop, 'shareWidthMm' | 'ripStepMm'>): Ripping => ({
+    shareMm: shareWidthMm,
+    stepMm: ripStepMm,
+  }),
+);
+
+/** A wider strip may leave no less than this share of a hole: a short edge never comes to nothing. */
+const LEAST_HOLE = 0.5;
+
+/**
+ * Rings whose strips differ by little are made from strips of the widest of them: one fence for all. Only the hole becomes
+ * smaller; long edge and stop stay. Rings of a given size keep it, and those that are solid to the centre are excepted.
+ */
+export function rippedTogether(
+  rings: readonly SizedRing[],
+  { shareMm, stepMm }: Ripping,
+): readonly SizedRing[] {
+  if (shareMm <= 0 && stepMm <= 0) return rings;
+  const waiting = rings
+    .flatMap((ring, index) => {
+      const widthMm = widthOf(ring);
+      return widthMm === null ? [] : [{ ring, index, widthMm }];
+    })
+    .sort((a, b) => b.widthMm - a.widthMm);
+  const ripped = [...rings];
+  while (waiting.length > 0) {
+    const [first] = waiting.splice(0, 1) as [(typeof waiting)[number]];
+    const stepped = nextStep(first.widthMm, stepMm);
+    const wider = mayGrow(first.ring) ? widened(first.ring, stepped) : null;
+    ripped[first.index] = wider ?? first.ring;
+    const widthMm = wider ? stepped : first.widthMm;
+    for (const other of waiting.slice()) {
+      if (first.widthMm - other.widthMm > shareMm) break;
+      const shared = mayGrow(other.ring) ? widened(other.ring, widthMm) : null;
+      if (!shared) continue;
+      ripped[other.index] = shared;
+      waiting.splice(waiting.indexOf(other), 1);
+    }
+  }
+  return ripped;
+}
+
+const widthOf = remembered(({ ring, size }: SizedRing): number | null =>
+  size.innerRadiusMm > 0 ? stripWidth(ring.making, size) : null,
+);
+
+const mayGrow = ({ ring }: SizedRing): boolean => !ring.fixed && ring.measured?.diameterMm === undefined;
+
+/** Halvings of the range in which a hole is looked for. */
+const HALVINGS = 60;
+
+/** The ring with the hole that its strips have at a width; null where too little of a hole would be left. */
+const widened = remembered((sized: SizedRing, widthMm: number): SizedRing | null => {
+  const { ring, size } = sized;
+  if (widthMm - (widthOf(sized) ?? 0) < SAME_LENGTH) return sized;
+  const widthAt = (inner: number) => stripWidth(ring.making, { ...size, innerRadiusMm: mm(inner) });
+  let [low, high] = [LEAST_HOLE * size.innerRadiusMm, size.innerRadiusMm as number];
+  const most = widthAt(low);
+  if (most === null || most < widthMm) return null;
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (low + high) / 2;
+    const here = widthAt(middle);
+    if (here === null || here < widthMm) high = middle;
+    else low = middle;
+  }
+  return { ...sized, size: { ...size, innerRadiusMm: mm(low) } };
+});
