@@ -5,10 +5,16 @@ import { open, test } from './server.js';
 
 const boards = (page: Page) => page.getByRole('region', { name: 'Boards', exact: true });
 
+/** Turns to a page of Cuts. */
+const turnTo = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Cuts' }).getByRole('link', { name, exact: true }).click();
+
 async function toBoards(page: Page) {
-  await page.getByRole('link', { name: 'Saw and boards' }).click();
+  await turnTo(page, 'Boards');
   await expect(boards(page).getByRole('heading', { name: 'Boards', exact: true })).toBeVisible();
 }
+
+const solved = (page: Page) => expect(page.getByText('Solved.')).toBeVisible({ timeout: 90_000 });
 
 async function enter(page: Page, fields: Readonly<Record<string, string>>, wood: string) {
   await page.getByRole('button', { name: 'Enter a board' }).click();
@@ -27,13 +33,15 @@ test('boards are entered, pieces laid out, what is short is seen and bought, and
 }) => {
   test.setTimeout(240_000);
   await open(page, fellside, 'Best Fleece Bowl', 'Cuts');
-  await toBoards(page);
-  await expect(page.getByText('Solved.')).toBeVisible({ timeout: 90_000 });
+  await solved(page);
   const short = page.getByRole('region', { name: 'To buy' });
   await expect(short).toContainText('American sycamore');
+  await toBoards(page);
   await page.getByLabel('Buy what is short').uncheck();
+  await turnTo(page, 'Wood');
   await expect(short.getByText(/American sycamore: short of/).first()).toBeVisible();
   // A board of it is entered: nothing of it is short any more.
+  await toBoards(page);
   await page.getByRole('link', { name: 'Boards on hand' }).click();
   const list = page.getByRole('table', { name: 'Boards on hand' });
   await expect(list).toBeVisible();
@@ -53,17 +61,25 @@ test('boards are entered, pieces laid out, what is short is seen and bought, and
   await expect(list.getByRole('row')).toHaveCount(before + 1);
   await expect(list.getByRole('img', { name: 'Board with knot' }).first()).toBeVisible();
   await page.goBack();
-  await expect(page.getByText('Solved.')).toBeVisible({ timeout: 90_000 });
+  await solved(page);
   await expect(
     page.getByRole('region', { name: 'American sycamore' }).getByRole('img').first(),
   ).toBeVisible();
-  await expect(short.getByText(/American sycamore: short of/)).toBeHidden();
-  // A click on a piece selects its ring, and the saw's list shows it; the other way round as well.
+  // One board is opened: where it is crosscut, its cuts in order, its strips.
+  await page.getByRole('link', { name: 'Board 1', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'Cuts of this board' })).toContainText(/Joint one long edge/);
+  const strips = page.getByRole('region', { name: 'Strips of this board' }).getByRole('row');
+  expect(await strips.count()).toBeGreaterThan(1);
+  await page.getByRole('link', { name: 'All boards' }).click();
+  // A click on a piece selects its ring, and the stops show it; the other way round as well.
   await boards(page).locator('[data-piece="ring 5"]').first().click();
-  const saw = page.getByRole('region', { name: 'Set the saw' });
-  await expect(saw.locator('tr.bg-teal-wash').first()).toContainText('ring 5');
-  // Papers.
-  await page.getByRole('link', { name: 'Papers and files' }).click();
+  await turnTo(page, 'Rip and mitre');
+  const mitre = page.getByRole('region', { name: 'Mitre' });
+  await expect(mitre.locator('tr.bg-teal-wash').first()).toContainText('ring 5');
+  await turnTo(page, 'Wood');
+  await expect(short.getByText(/American sycamore: short of/)).toBeHidden();
+  // Papers: what is on the screen is printed.
+  await turnTo(page, 'Papers');
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Shop sheets, PDF' }).click();
   const file = readFileSync((await (await download).path())!);
@@ -74,18 +90,44 @@ test('boards are entered, pieces laid out, what is short is seen and bought, and
   await page.getByRole('button', { name: 'Boards as sawn', exact: true }).click();
   expect(readFileSync((await (await drawing).path())!, 'utf8')).toContain('PIECES');
   // When it is sawn the boards are gone and offcuts are there.
-  await toBoards(page);
-  await expect(page.getByText('Solved.')).toBeVisible({ timeout: 90_000 });
+  await turnTo(page, 'Wood');
+  await solved(page);
   await page.getByRole('button', { name: 'These boards are sawn' }).click();
   await expect(page.getByText(/boards are taken out, \d+ offcuts put in/)).toBeVisible();
   await page.getByRole('button', { name: 'Put the boards back' }).click();
   await expect(page.getByText('The boards are back, the offcuts gone.')).toBeVisible();
-  await expect(page.getByText('Solved.')).toBeVisible({ timeout: 90_000 });
+  await solved(page);
   await page.getByRole('button', { name: 'These boards are sawn' }).click();
   await expect(page.getByText(/boards are taken out, \d+ offcuts put in/)).toBeVisible();
+  await toBoards(page);
   await page.getByRole('link', { name: 'Boards on hand' }).click();
   await expect(list.getByText('Offcut of Best Fleece Bowl').first()).toBeVisible();
 });
+
+for (const width of [820, 390])
+  test(`rip list, stops and a board are read and followed at a width of ${width}`, async ({
+    page,
+    fellside,
+  }) => {
+    await page.setViewportSize({ width, height: 1000 });
+    await open(page, fellside, 'Fell Race Cup', 'Cuts');
+    await turnTo(page, 'Rip and mitre');
+    await solved(page);
+    const rip = page.getByRole('region', { name: 'Rip', exact: true });
+    const wide = await rip.evaluate((pane) => pane.scrollWidth - pane.clientWidth);
+    expect(wide).toBeLessThanOrEqual(1);
+    const body = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+    expect(body).toBeLessThanOrEqual(0);
+    await rip.getByRole('link', { name: '1', exact: true }).first().click();
+    await expect(page.getByRole('heading', { name: /^Board 1: / })).toBeVisible();
+    const drawing = await page
+      .getByRole('region', { name: 'Boards', exact: true })
+      .getByRole('img')
+      .first()
+      .boundingBox();
+    expect(drawing!.width).toBeLessThanOrEqual(width);
+    expect(drawing!.width).toBeGreaterThan(width / 2);
+  });
 
 test('a running layout is stopped, keeps what it has, and goes on', async ({ page, fellside }) => {
   await page.route('**/*.wasm', async (route) => {
@@ -100,11 +142,11 @@ test('a running layout is stopped, keeps what it has, and goes on', async ({ pag
   await expect(page.getByText(/Stopped: 0 of 3 woods are solved/)).toBeVisible();
   await expect(
     boards(page)
-      .getByText(/laid out at once, not solved yet; no layout at all needs less than \d/)
+      .getByText(/laid out at once, not solved; no layout at all needs less than \d/)
       .first(),
   ).toBeVisible();
   await page.getByRole('button', { name: 'Go on' }).click();
-  await expect(page.getByText('Solved.')).toBeVisible({ timeout: 90_000 });
+  await solved(page);
   await expect(
     boards(page)
       .getByText(/so sawn, nothing needs less; no layout at all needs less than/)
@@ -150,10 +192,14 @@ test('the pages of Cuts and the boards have no accessibility violations', async 
     ).toEqual([]);
   };
   await open(page, fellside, 'Best Fleece Bowl', 'Cuts');
-  await toBoards(page);
-  await expect(page.getByText('Solved.')).toBeVisible({ timeout: 90_000 });
+  for (const name of ['Wood', 'Rip and mitre', 'Boards']) {
+    await turnTo(page, name);
+    await solved(page);
+    await sound();
+  }
+  await page.getByRole('link', { name: 'Board 1', exact: true }).click();
   await sound();
-  await page.getByRole('link', { name: 'Papers and files' }).click();
+  await turnTo(page, 'Papers');
   await page.getByRole('heading', { name: 'Shop sheets' }).waitFor();
   await sound();
   await page.getByRole('link', { name: 'Woods' }).click();

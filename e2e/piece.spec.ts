@@ -75,6 +75,7 @@ test('height, diameter, wall, ring height and segments: every figure follows, an
 }) => {
   await open(page, fellside, 'Fell Race Cup');
   const foot = page.getByRole('region', { name: 'Totals' });
+  await expect(foot).not.toContainText('being laid out');
   const start = await foot.innerText();
   const set = async (label: string, value: string) => {
     await page.getByLabel(label, { exact: true }).fill(value);

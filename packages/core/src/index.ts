@@ -75,6 +75,7 @@ export {
 } from './lumber/layout/laidRows.js';
 export { drawnPieces } from './lumber/layout/outlines.js';
 export { type LaidBoard, type LaidStrip, placed, type WoodLayout } from './lumber/layout/placed.js';
+export { type Answer, costOf } from './lumber/layout/problem.js';
 export { type HighsLike, solverOf } from './lumber/layout/program.js';
 export { type Progress, solving } from './lumber/layout/solve.js';
 export type { WoodLedger } from './lumber/ledger.js';
@@ -126,6 +127,7 @@ export {
   formatAngle,
   formatArea,
   formatLength,
+  formatStop,
   INCH,
   trimZeros,
   UNIT_SYSTEMS,

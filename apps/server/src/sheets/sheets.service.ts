@@ -1,5 +1,5 @@
 import { availableParallelism } from 'node:os';
-import type { Goal, Result } from '@fellside/core';
+import type { Given, Goal, Result } from '@fellside/core';
 import { Database } from '@fellside/database';
 import type { SheetPaper, SheetsAsk } from '@fellside/sheets';
 import { HttpException, Injectable, type OnModuleDestroy } from '@nestjs/common';
@@ -16,6 +16,10 @@ export interface SheetsWish {
   readonly solved: boolean;
   readonly goal: Goal;
   readonly buying: boolean;
+  /** How many of the piece are cut together. */
+  readonly copies: number;
+  /** A layout that is printed as it is. */
+  readonly given?: Given;
 }
 
 /** As many sheets at once as there are cores; the solver's own limits end well before these. */

@@ -1,14 +1,15 @@
 import { BLANKS, edit } from '@fellside/core';
 import { cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, describe, expect, test } from 'vitest';
-import { PiecesView } from '../cuts/PiecesView.js';
+import { afterEach, describe, expect, test, vi } from 'vitest';
+import { WoodView } from '../cuts/wood/WoodView.js';
 import { editPiece } from '../store/edits.js';
 import { session } from '../store/sessionSlice.js';
 import { showWith } from '../testing/open.js';
 import { BlanksStation } from './BlanksStation.js';
 import { seenFaces } from './project.js';
 
+vi.mock('react-chartjs-2', () => ({ Bar: () => null }));
 afterEach(cleanup);
 
 describe('blanks beside the stack', () => {
@@ -40,11 +41,11 @@ describe('blanks beside the stack', () => {
   });
 
   test('their pieces stand in Cuts by name', () => {
-    const { store } = showWith(<PiecesView />);
+    const { store } = showWith(<WoodView />);
     store.dispatch(editPiece(edit.addBlank('globe', 'g')));
     return waitFor(() => {
       expect(screen.getAllByText('Blank 1').length).toBeGreaterThan(0);
-      expect(screen.getByText(/blank 1, Equilateral: 20 ×/)).toBeTruthy();
+      expect(screen.getAllByText('Equilateral').length).toBeGreaterThan(0);
     });
   });
 });

@@ -2,6 +2,7 @@ import { edit, formatLength, type Owner, plain, rollOf, sentenceIn } from '@fell
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
+import { useCuts } from '../cuts/useCuts.js';
 import { editPiece } from '../store/edits.js';
 import { ringAddress } from '../store/selection.js';
 import { planOf, unitsOf, woodsOf } from '../store/selectors.js';
@@ -13,6 +14,7 @@ import { Swatch } from '../ui/Swatch.js';
 
 /** The totals, at every station: pieces, size, board feet and strips by wood, and what to look at. */
 export function FootBar() {
+  const cuts = useCuts();
   const plan = useApp(planOf);
   const units = useApp(unitsOf);
   const woods = useApp(woodsOf);
@@ -22,7 +24,8 @@ export function FootBar() {
         {plan.reasons.map(({ message }) => sentenceIn(message, units)).join(' ')}
       </p>
     );
-  const { pieces, rings, blanks, heightMm, diameterMm, lumber } = plan.value;
+  const { pieces, rings, blanks, heightMm, diameterMm } = plan.value;
+  const ready = cuts !== null && cuts.state !== null && !cuts.stale;
   return (
     <section
       aria-label="Totals"
@@ -37,7 +40,7 @@ export function FootBar() {
         label="Finished, height × diameter"
         value={`${formatLength(heightMm, units)} × ${formatLength(diameterMm, units)}`}
       />
-      {lumber.woods.map(({ wood, boardFeet, strips, panels }) => {
+      {cuts?.accounts.map(({ wood, strips, blocks, onHandFeet, boughtFeet }) => {
         const species = woods.find(({ id }) => id === wood);
         return (
           <Figure
@@ -47,8 +50,8 @@ export function FootBar() {
                 <Swatch wood={species} size={16} /> {species?.name}
               </>
             }
-            value={boardFeet.toFixed(2)}
-            rest={`bd ft · ${stock(strips, panels)}`}
+            value={ready ? feetSaid(onHandFeet, boughtFeet) : '…'}
+            rest={ready ? `· ${stock(strips, blocks)}` : 'being laid out'}
           />
         );
       })}
@@ -57,10 +60,16 @@ export function FootBar() {
   );
 }
 
-const stock = (strips: number, panels: number): string =>
+/** What a wood takes of boards, as the yard charges them: of those on hand and of those that are bought. */
+const feetSaid = (onHand: number, bought: number): string =>
+  onHand > 0 && bought > 0
+    ? `${onHand.toFixed(2)} + ${bought.toFixed(2)} bd ft to buy`
+    : `${(onHand + bought).toFixed(2)} bd ft${bought > 0 ? ' to buy' : ''}`;
+
+const stock = (strips: number, blocks: number): string =>
   [
     strips > 0 && `${strips} ${strips === 1 ? 'strip' : 'strips'}`,
-    panels > 0 && `${panels} ${panels === 1 ? 'block' : 'blocks'}`,
+    blocks > 0 && `${blocks} ${blocks === 1 ? 'rip' : 'rips'} for blocks`,
   ]
     .filter(Boolean)
     .join(', ') || 'nothing to cut';

@@ -31,10 +31,26 @@ export function BuyingFields({ shop, change }: BuyingFieldsProps) {
             onChange={(edgeJointMm) => change({ edgeJointMm })}
           />
           <LengthField
-            label="Strip widths in steps of (0: exact)"
+            label="Widths ripped together within"
+            value={shop.shareWidthMm}
+            onChange={(shareWidthMm) => change({ shareWidthMm })}
+          />
+          <LengthField
+            label="Widths, thicknesses in steps of"
             value={shop.ripStepMm}
             onChange={(ripStepMm) => change({ ripStepMm })}
           />
+          <LengthField
+            label="Rough lengths in steps of"
+            value={shop.lengthStepMm}
+            onChange={(lengthStepMm) => change({ lengthStepMm })}
+          />
+          <LengthField
+            label="Stops brought together within"
+            value={shop.stopTogetherMm}
+            onChange={(stopTogetherMm) => change({ stopTogetherMm })}
+          />
+          <span />
           <div className="col-span-2">
             <Switch
               label="Thick boards are resawn"

@@ -27,8 +27,7 @@ const GROUPS: readonly {
   {
     title: 'Strips',
     lengths: [
-      ['stripLengthMm', 'Length of a strip'],
-      ['endTrimMm', 'Trimmed off the end'],
+      ['endTrimMm', 'Trimmed off both ends of a board'],
       ['holdBackMm', 'Tail held back, never cut'],
       ['faceSandingMm', 'Sanded off each face'],
     ],
@@ -38,9 +37,9 @@ const GROUPS: readonly {
     title: 'In hand',
     lengths: [],
     counts: [
-      ['testPieces', 'Test pieces a setting', ''],
-      ['sparePercent', 'Spares', ' %'],
-      ['wastePercent', 'Bought on top', ' %'],
+      ['testPieces', 'Test pieces for an angle and tilt', ''],
+      ['sparePercent', 'Spares of each ring and wood', ' %'],
+      ['wastePercent', 'On top, bought by board feet alone', ' %'],
     ],
   },
   {

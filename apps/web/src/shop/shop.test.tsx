@@ -36,8 +36,8 @@ test('a figure typed is kept whole with the others', async () => {
 
 test.each([
   ['Kerf of the mitre cut', '0', /Saw kerf is 0"; it has to be a length from 0.004" to 25\/64"/],
-  ['Spares', '101', /Spares is 101; it has to be a number from 0 to 100 %/],
-  ['Test pieces a setting', '1.5', /Test pieces is 1.5; it has to be a whole number/],
+  ['Spares of each ring and wood', '101', /Spares is 101; it has to be a number from 0 to 100 %/],
+  ['Test pieces for an angle and tilt', '1.5', /Test pieces is 1.5; it has to be a whole number/],
 ])('%s “%s” is refused beside its field and not sent', async (label, text, sentence) => {
   showWith(<ShopStation />);
   await set(label, text);

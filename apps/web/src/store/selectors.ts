@@ -9,11 +9,11 @@ import {
   type Project,
   plan,
   type Result,
+  rippingOf,
   SHIPPED_WOODS,
   type Shop,
   type Species,
   seen,
-  rippingOf,
   stackUp,
 } from '@fellside/core';
 import { createSelector } from '@reduxjs/toolkit';

@@ -43,8 +43,8 @@ export interface SessionState {
   readonly sight: Sight;
   /** Which side of the wall is unrolled. */
   readonly side: 'outside' | 'inside';
-  /** What boards are laid out for, and whether what is short is bought. */
-  readonly laying: { readonly goal: Goal; readonly buying: boolean };
+  /** What boards are laid out for, whether what is short is bought, and how many of the piece are cut together. */
+  readonly laying: { readonly goal: Goal; readonly buying: boolean; readonly copies: number };
 }
 
 type Painting = Pick<
@@ -73,7 +73,7 @@ const initialState: SessionState = {
   years: 0,
   sight: 'usual',
   side: 'outside',
-  laying: { goal: 'cost', buying: true },
+  laying: { goal: 'cost', buying: true, copies: 1 },
 };
 
 export const sessionSlice = createSlice({

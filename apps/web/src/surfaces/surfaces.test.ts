@@ -1,4 +1,4 @@
-import { mm, prepare, ringMesh, type SampledWall, VIEW_MESH } from '@fellside/core';
+import { AS_DRAWN, mm, prepare, ringMesh, type SampledWall, VIEW_MESH } from '@fellside/core';
 import { demoProjects } from '@fellside/core/demo';
 import { describe, expect, test } from 'vitest';
 import { placeVertices, woodMeshes } from '../turntable/woodMeshes.js';
@@ -112,7 +112,7 @@ test('inks follow the woods of every place, and staves stand upright', () => {
 
 describe('geometry, in a worker or not', () => {
   const { form, rings, allowances } = demoProjects()[3]!;
-  const shape = { version: 1, stacking: { form, rings, allowances } };
+  const shape = { version: 1, ripping: AS_DRAWN, stacking: { form, rings, allowances } };
   test('a question is dropped when the same asker asks for something else; others are not disturbed', async () => {
     const geometry = createGeometry();
     const fineness = { columns: 300, rows: 128 };
@@ -154,6 +154,7 @@ describe('geometry, in a worker or not', () => {
     const wrong = {
       ...shape,
       version: 2,
+      ripping: AS_DRAWN,
       stacking: {
         ...shape.stacking,
         form: {

@@ -1,9 +1,11 @@
 import {
+  type Answer,
+  atOnce,
   type Board,
+  costOf,
   type Demand,
   demandsOf,
   type Goal,
-  greedy,
   type HighsLike,
   howMany,
   type Lumber,
@@ -22,17 +24,23 @@ export interface LayoutAsk {
   /** Id of the piece that it is asked for. */
   readonly piece: string | null;
   readonly lumber: Lumber;
+  /** What a single piece takes, where several are cut together: how often the boards on hand give it. */
+  readonly one: Lumber;
   readonly boards: readonly Board[];
   readonly shop: Shop;
   readonly goal: Goal;
   readonly buying: boolean;
   /** What pieces belong to. */
   readonly owned: Owned;
+  /** Whether better layouts are looked for than the one at once. */
+  readonly solve: boolean;
 }
 
 /** How far one wood's layout is. */
 export interface WoodState {
   readonly layout: WoodLayout;
+  /** The same as it is handed on. */
+  readonly answer: Answer;
   readonly cost: number;
   readonly heuristic: number;
   readonly bound: number;
@@ -45,7 +53,7 @@ export interface WoodState {
 export interface LayoutState {
   readonly woods: readonly WoodState[];
   readonly reasons: readonly Reason[];
-  /** How many of the piece the boards on hand give; null while it is not known. */
+  /** How many of the piece the boards on hand give; null while it is not known, and where it is not asked. */
   readonly copies: number | null;
   readonly done: boolean;
 }
@@ -55,19 +63,18 @@ function demands({ lumber, boards, shop, goal, owned }: LayoutAsk, buying: boole
   return demandsOf(lumber, boards, shop, rollOf(owned), { goal, buying });
 }
 
-/** Lays out all woods: a good answer of each at once, then better ones with their bounds, told as they come. */
-export async function layOutBoards(
-  ask: LayoutAsk,
-  loadSolver: () => Promise<HighsLike>,
-  tell: (state: LayoutState) => Promise<void> | void,
-): Promise<void> {
+/** The layout that is there at once, of every wood. */
+export function layOutAtOnce(ask: LayoutAsk): {
+  readonly demands: readonly Demand[];
+  readonly state: LayoutState;
+} {
   const all = demands(ask, ask.buying);
-  let copies: number | null = null;
-  const woods: WoodState[] = all.map((demand) => {
-    const first = greedy(demand.problem);
-    const cost = first.boards.reduce((sum, { stock }) => sum + demand.problem.stocks[stock]!.cost, 0);
+  const woods = all.map((demand): WoodState => {
+    const answer = atOnce(demand.problem);
+    const cost = costOf(demand.problem, answer);
     return {
-      layout: placed(demand, first, ask.shop),
+      layout: placed(demand, answer, ask.shop),
+      answer,
       cost,
       heuristic: cost,
       bound: 0,
@@ -76,15 +83,23 @@ export async function layOutBoards(
       stage: 'at once',
     };
   });
-  const state = (done: boolean): LayoutState => ({
-    woods: woods.slice(),
-    reasons: all.flatMap(({ reasons }) => reasons),
-    copies,
-    done,
-  });
-  await tell(state(all.length === 0));
-  if (all.length === 0) return;
-  copies = howMany(demands(ask, false));
+  const reasons = all.flatMap(({ reasons }) => reasons);
+  return { demands: all, state: { woods, reasons, copies: null, done: all.length === 0 || !ask.solve } };
+}
+
+/** Lays out all woods: a good answer of each at once, then, where it is asked, better ones with their bounds, told as they come. */
+export async function layOutBoards(
+  ask: LayoutAsk,
+  loadSolver: () => Promise<HighsLike>,
+  tell: (state: LayoutState) => Promise<void> | void,
+): Promise<void> {
+  const { demands: all, state: first } = layOutAtOnce(ask);
+  const woods = first.woods.slice();
+  let copies: number | null = null;
+  const state = (done: boolean): LayoutState => ({ ...first, woods: woods.slice(), copies, done });
+  await tell(first);
+  if (first.done) return;
+  copies = howMany(demands({ ...ask, lumber: ask.one }, false));
   await tell(state(false));
   const solver = solverOf(await loadSolver());
   for (const [i, demand] of all.entries()) {
@@ -92,7 +107,8 @@ export async function layOutBoards(
     for (let step = steps.next(); ; step = steps.next()) {
       const { answer, cost, heuristic, bound } = step.value;
       const stage = step.done ? 'done' : 'working';
-      woods[i] = { ...woods[i]!, layout: placed(demand, answer, ask.shop), cost, heuristic, bound, stage };
+      const layout = placed(demand, answer, ask.shop);
+      woods[i] = { ...woods[i]!, layout, answer, cost, heuristic, bound, stage };
       await tell(state(step.done === true && i === all.length - 1));
       if (step.done) break;
     }

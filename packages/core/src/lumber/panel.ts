@@ -3,6 +3,7 @@ import { planedThickness, planingOf } from '../making/planing.js';
 import type { PanelStock } from '../making/stock.js';
 import { type Mm, mm } from '../measure/quantity.js';
 import type { Said } from '../measure/said.js';
+import { nextStep } from '../measure/step.js';
 import type { Owner } from '../ring/owner.js';
 import type { Shop } from '../settings/shop.js';
 import type { OwnedPieces } from './wants.js';
@@ -59,8 +60,9 @@ const panelOf = (
 ): Panel => ({
   ...of,
   shape,
-  lengthMm,
-  widthMm,
+  // A dowel is as thick as its hole; all others are cut to their shape from something a little larger.
+  lengthMm: shape === 'dowel' ? lengthMm : mm(nextStep(lengthMm, shop.lengthStepMm)),
+  widthMm: shape === 'dowel' ? widthMm : mm(nextStep(widthMm, shop.ripStepMm)),
   netMm: slicing ? slicing.keptMm : thicknessMm,
   resawMm: slicing ? mm(thicknessMm - slicing.keptMm) : mm(0),
   thicknessMm: PLANED.includes(shape) ? thicknessMm : planedThickness(thicknessMm, planingOf(shop, sanded)),

@@ -42,6 +42,7 @@ export interface Setup {
  * goes, then the stop, longest edge first.
  */
 export function setupsOf({ strips }: Pick<Lumber, 'strips'>): Setup[] {
+  const woods = [...new Set(strips.map(({ wood }) => wood))];
   const groups: StripEntry[][] = [];
   for (const list of strips) {
     const same = groups.find(([first]) => sameSetting(first!, list));
@@ -51,7 +52,7 @@ export function setupsOf({ strips }: Pick<Lumber, 'strips'>): Setup[] {
   return groups
     .map((lists): Setup => {
       const { cutAngle, bladeTilt, cutting } = lists[0]!;
-      const stops = stopsOf(lists);
+      const stops = stopsOf(lists, woods);
       const cuts = stops.flatMap(({ woods }) => woods.map((of) => of.pieces + of.tests + of.spares));
       return {
         cutAngle,
@@ -81,8 +82,8 @@ const sameSetting = (a: StripEntry, b: StripEntry): boolean =>
   Math.abs(a.cutAngle - b.cutAngle) < SAME_ANGLE &&
   Math.abs(a.bladeTilt - b.bladeTilt) < SAME_ANGLE;
 
-/** Stops of strips that are sawn at one setting, the longest edge first; woods as they come in the piece. */
-function stopsOf(lists: readonly StripEntry[]): Stop[] {
+/** Stops of strips that are sawn at one setting, the longest edge first; at every stop the woods in the same order. */
+function stopsOf(lists: readonly StripEntry[], woods: readonly string[]): Stop[] {
   const stops: { edgeMm: Mm; woods: Mutable<StopWood>[] }[] = [];
   for (const { wood, widthMm, thicknessMm, cuts } of lists)
     for (const { longEdgeMm, hand = null, owner, purpose, count } of cuts) {
@@ -101,6 +102,7 @@ function stopsOf(lists: readonly StripEntry[]): Stop[] {
       row[purpose === 'piece' ? 'pieces' : purpose === 'test' ? 'tests' : 'spares'] += count;
       if (owner) row.owners = eachOnce([...row.owners, owner]);
     }
+  for (const stop of stops) stop.woods.sort((a, b) => woods.indexOf(a.wood) - woods.indexOf(b.wood));
   return stops.sort((a, b) => b.edgeMm - a.edgeMm);
 }
 

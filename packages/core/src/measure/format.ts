@@ -48,3 +48,9 @@ export const formatAngle = (angle: Rad): string => `${trimZeros(degrees(angle).t
 /** Drops zeros after the decimal point, and the point when nothing is left behind it. */
 export const trimZeros = (figure: string): string =>
   figure.includes('.') ? figure.replace(/\.?0+$/, '').replace(/^-0$/, '0') : figure;
+
+/** What a stop is set to: the nearest 1/64 in, thousandth of an inch, or 0.1 mm; nobody sets it closer. */
+export function formatStop(length: Mm, system: UnitSystem): string {
+  if (system === 'mm') return `${trimZeros(length.toFixed(1))} mm`;
+  return formatLength(length, system).replace(/[+−]$/, '');
+}

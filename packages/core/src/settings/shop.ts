@@ -43,6 +43,8 @@ export const shopSchema = z.strictObject({
   edgeJointMm: length('Jointed edge', 0, 50),
   /** Strips are ripped and wood is planed to the next full step of this; 0: exactly to what they have to be. */
   ripStepMm: length('Step of widths and thicknesses', 0, 25.4),
+  /** Parts of boards are crosscut, and strips cut off, at the next full step of this; 0: exactly. */
+  lengthStepMm: length('Step of rough lengths', 0, 50),
   /** Strips whose widths differ by no more are ripped to the widest of them; 0: each as its ring has it. */
   shareWidthMm: length('Widths ripped together', 0, 25.4),
   /** Stops that differ by no more can be brought together: a joint does not show it. */
@@ -109,6 +111,7 @@ export const DEFAULT_SHOP: Shop = {
   reachMm: mm(304.8),
   edgeJointMm: mm(3),
   ripStepMm: mm(25.4 / 32),
+  lengthStepMm: mm(25.4 / 8),
   shareWidthMm: mm(3),
   stopTogetherMm: mm(25.4 / 64),
   resaws: true,

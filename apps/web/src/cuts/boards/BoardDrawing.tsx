@@ -1,12 +1,17 @@
 import {
+  crosscutMarks,
   drawnPieces,
   formatLength,
   type LaidBoard,
   type LaidStrip,
+  laidContents,
   mm,
   type Owner,
+  type Roll,
   type Species,
+  type UnitSystem,
   type WoodLayout,
+  whoseSaid,
 } from '@fellside/core';
 import { useMemo } from 'react';
 import { isIn } from '../../store/selection.js';
@@ -20,8 +25,10 @@ interface BoardDrawingProps {
   readonly species: Species | undefined;
   /** Px a mm. */
   readonly scale: number;
-  readonly nameOf: (owner: Owner) => string;
+  readonly roll: Roll;
   readonly onOwner: (owner: Owner) => void;
+  /** Whether crosscuts are marked with their distance from the end, strips with their numbers. */
+  readonly marked?: boolean;
 }
 
 /** Words need so much height, and each letter so much width (px). */
@@ -29,12 +36,21 @@ const WORDS = 8;
 const LETTER = 5;
 
 /** A board to scale: its strips with their pieces, defects, and what is left of it. A click on a piece selects what it goes to. */
-export function BoardDrawing({ laid, kinds, species, scale, nameOf, onOwner }: BoardDrawingProps) {
+export function BoardDrawing({
+  laid,
+  kinds,
+  species,
+  scale,
+  roll,
+  onOwner,
+  marked = false,
+}: BoardDrawingProps) {
   const units = useApp(unitsOf);
   const selected = useApp((state) => state.session.selected);
   const isSelected = useMemo(() => isIn(selected), [selected]);
   const { stock, strips, offcuts } = laid;
   const [width, height] = [stock.lengthMm * scale, stock.widthMm * scale];
+  const under = marked ? MARKS : 0;
   const y = (up: number) => height - up * scale;
   const box = (part: { xMm: number; yMm: number; lengthMm: number; widthMm: number }) => ({
     x: part.xMm * scale,
@@ -46,8 +62,8 @@ export function BoardDrawing({ laid, kinds, species, scale, nameOf, onOwner }: B
   return (
     <svg
       width={width + 2}
-      height={height + 2}
-      viewBox={`-1 -1 ${width + 2} ${height + 2}`}
+      height={height + 2 + under}
+      viewBox={`-1 -1 ${width + 2} ${height + 2 + under}`}
       role="img"
       aria-label={`${strips.length} strips on a board of ${formatLength(mm(stock.lengthMm), units)} × ${formatLength(mm(stock.widthMm), units)}`}
       className="block"
@@ -60,10 +76,11 @@ export function BoardDrawing({ laid, kinds, species, scale, nameOf, onOwner }: B
         stroke="var(--color-ink)"
         strokeOpacity="0.5"
       />
-      {strips.map((strip) => (
+      {strips.map((strip, i) => (
         <Strip
           key={`${strip.xMm} ${strip.yMm}`}
-          {...{ strip, scale, y, fill, isSelected, nameOf, onOwner }}
+          {...{ strip, scale, y, fill, isSelected, roll, onOwner }}
+          number={marked ? i + 1 : null}
           kind={kinds[strip.kind]!}
         />
       ))}
@@ -81,6 +98,7 @@ export function BoardDrawing({ laid, kinds, species, scale, nameOf, onOwner }: B
           </title>
         </rect>
       ))}
+      {marked && <Marks {...{ laid, scale, width, height, units }} />}
       {(stock.board?.defects ?? []).map((defect) => (
         <g key={`${defect.xMm} ${defect.yMm}`}>
           <rect {...box(defect)} fill="#1d2527" fillOpacity="0.55" stroke="#1d2527">
@@ -92,29 +110,28 @@ export function BoardDrawing({ laid, kinds, species, scale, nameOf, onOwner }: B
   );
 }
 
-interface StripProps extends Pick<BoardDrawingProps, 'scale' | 'nameOf' | 'onOwner'> {
+interface StripProps extends Pick<BoardDrawingProps, 'scale' | 'roll' | 'onOwner'> {
   readonly strip: LaidStrip;
   readonly kind: WoodLayout['kinds'][number];
   readonly y: (up: number) => number;
   readonly fill: string;
   readonly isSelected: (owner: Owner | null) => boolean;
+  readonly number: number | null;
 }
 
-function Strip({ strip, kind, scale, y, fill, isSelected, nameOf, onOwner }: StripProps) {
+function Strip({ strip, kind, scale, y, fill, isSelected, number, roll, onOwner }: StripProps) {
   const pieces = drawnPieces(strip, kind);
   const last = Math.max(...pieces.flatMap(({ outline }) => outline.map((p) => p.x)));
-  const counts = new Map<string, number>();
-  for (const { owner } of strip.leaves.flat()) {
-    const whose = owner ? nameOf(owner) : 'spare';
-    counts.set(whose, (counts.get(whose) ?? 0) + 1);
-  }
-  const says = [...counts].map(([whose, count]) => `${whose} · ${count}`).join(', ');
+  const says = laidContents(strip)
+    .map((content) => `${whoseSaid(content, roll)} · ${content.count}`)
+    .join(', ');
   const resawn = strip.leaves.length > 1 ? `, resawn into ${strip.leaves.length}` : '';
   const tall = strip.widthMm * scale;
   const end = last * scale + 6;
   const room = (strip.xMm + strip.lengthMm) * scale - end;
-  const short = says.replaceAll('ring ', '').replaceAll('spare', 's');
-  const label = [`${says}${resawn}`, short, short.split(' · ')[0]!].find(
+  const first = number === null ? '' : `${number}: `;
+  const short = `${first}${says.replaceAll('ring ', '').replaceAll('test piece', 't').replaceAll('spare', 's')}`;
+  const label = [`${first}${says}${resawn}`, short, short.split(' · ')[0]!].find(
     (words) => LETTER * words.length < room,
   );
   return (
@@ -134,12 +151,13 @@ function Strip({ strip, kind, scale, y, fill, isSelected, nameOf, onOwner }: Str
       </rect>
       {pieces.map(({ piece, outline }) => {
         const { owner } = piece;
+        const whose = whoseSaid(piece, roll);
         const lit = isSelected(owner);
         return (
-          // biome-ignore lint/a11y/noStaticElementInteractions: the saw's list beside it does the same by the keyboard
+          // biome-ignore lint/a11y/noStaticElementInteractions: the saw's list does the same by the keyboard
           <path
             key={piece.fromMm}
-            data-piece={owner ? nameOf(owner) : 'spare'}
+            data-piece={whose}
             d={`M${outline.map((p) => `${(p.x * scale).toFixed(2)} ${y(p.y).toFixed(2)}`).join('L')}Z`}
             fill={fill}
             fillOpacity={owner ? 1 : 0.45}
@@ -149,7 +167,7 @@ function Strip({ strip, kind, scale, y, fill, isSelected, nameOf, onOwner }: Str
             className={owner ? 'cursor-pointer' : ''}
             onClick={() => owner && onOwner(owner)}
           >
-            <title>{owner ? nameOf(owner) : 'spare piece'}</title>
+            <title>{whose}</title>
           </path>
         );
       })}
@@ -166,4 +184,33 @@ function Strip({ strip, kind, scale, y, fill, isSelected, nameOf, onOwner }: Str
       )}
     </g>
   );
+}
+
+/** Room for the distances of crosscuts below a board, px. */
+const MARKS = 34;
+
+/** Where a board is crosscut: lines across it, and distances from its left end below; those that would collide in two rows. */
+function Marks({
+  laid,
+  scale,
+  width,
+  height,
+  units,
+}: Pick<BoardDrawingProps, 'laid' | 'scale'> & { width: number; height: number; units: UnitSystem }) {
+  let [reached, low] = [Number.NEGATIVE_INFINITY, false];
+  return crosscutMarks(laid).map((mark) => {
+    const x = mark * scale;
+    const words = formatLength(mm(mark), units);
+    const at = Math.max(2, Math.min(x, width - 7 * words.length));
+    low = at < reached && !low;
+    reached = Math.max(reached, at + 7 * words.length + 8);
+    return (
+      <g key={mark}>
+        <path d={`M${x} 0V${height + (low ? 20 : 6)}`} stroke="var(--color-teal)" strokeWidth="1.5" />
+        <text x={at + 3} y={height + (low ? 31 : 17)} fontSize="12" fill="var(--color-ink)">
+          {words}
+        </text>
+      </g>
+    );
+  });
 }

@@ -1,18 +1,19 @@
-import { DEFAULT_SHOP, plan, woodShares } from '@fellside/core';
+import { DEFAULT_SHOP, plan } from '@fellside/core';
 import { demoBoards, demoProjects } from '@fellside/core/demo';
-import { cleanup, render, screen } from '@testing-library/react';
+import { cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { expose } from 'comlink';
 import load from 'highs';
+import { Navigate, Route, Routes } from 'react-router';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 import { selectedRingsOf } from '../../store/selection.js';
 import { showWith } from '../../testing/open.js';
 import { type LayoutAsk, type LayoutState, layOutBoards } from '../../workers/layout.js';
-import { GoesChart } from '../GoesChart.js';
 import { PapersView } from '../PapersView.js';
-import { SawingBar } from '../SawingBar.js';
+import { createRunner } from '../runner.js';
+import { SawView } from '../saw/SawView.js';
+import { SawingBar } from '../wood/SawingBar.js';
 import { BoardsView } from './BoardsView.js';
-import { createRunner } from './runner.js';
 
 vi.mock('react-chartjs-2', () => ({
   Bar: ({ 'aria-label': says }: { 'aria-label': string }) => <p>{says}</p>,
@@ -25,11 +26,13 @@ if (!planned.ok) throw new Error('plan');
 const ask: LayoutAsk = {
   piece: 'a',
   lumber: planned.value.lumber,
+  one: planned.value.lumber,
   boards: demoBoards().map((board, i) => ({ ...board, id: String(i) })),
   shop: DEFAULT_SHOP,
   goal: 'cost',
   buying: true,
   owned: { rings: project.rings },
+  solve: true,
 };
 
 describe('laying out boards', () => {
@@ -128,7 +131,7 @@ describe('the pages of Cuts', () => {
   test('the saw’s settings lead to their rings, and how rings are sawn is set for those selected', async () => {
     const { store, project: now } = showWith(
       <>
-        <BoardsView />
+        <SawView />
         <SawingBar />
       </>,
       project,
@@ -141,13 +144,28 @@ describe('the pages of Cuts', () => {
     );
     expect(screen.getByText(/same edge out/, { selector: 'p' })).toBeTruthy();
   });
-  test('the shares of the chart are all of what is bought', () => {
-    for (const { ledger } of planned.value.lumber.woods) {
-      const whole = woodShares(ledger).reduce((sum, { mm3 }) => sum + mm3, 0) - ledger.stash;
-      expect(whole).toBeCloseTo(ledger.bought, 3);
-    }
-    render(<GoesChart totals={planned.value.lumber.woods} woods={[]} />);
-    expect(screen.getByText(/Where the wood goes.*% in the finished piece/)).toBeTruthy();
+  test('boards are drawn with their pieces; one of them is opened with its cuts in their order', async () => {
+    showWith(
+      <Routes>
+        <Route path="form" element={<Navigate to="../cuts/boards" />} />
+        <Route path="cuts/boards" element={<BoardsView />} />
+        <Route path="cuts/boards/:board" element={<BoardsView />} />
+      </Routes>,
+      project,
+    );
+    const drawn = screen.getAllByRole('img').length;
+    expect(drawn).toBeGreaterThan(1);
+    expect(document.querySelector('[data-piece="ring 4"]')).toBeTruthy();
+    await userEvent.click(screen.getByRole('link', { name: 'Board 1' }));
+    const cuts = screen.getByRole('region', { name: 'Cuts of this board' });
+    expect(cuts.textContent).toMatch(/Joint one long edge.*Rip|rip/);
+    expect(
+      within(screen.getByRole('region', { name: 'Strips of this board' })).getAllByRole('row').length,
+    ).toBeGreaterThan(1);
+    await userEvent.click(screen.getByRole('link', { name: 'Board 2' }));
+    expect(screen.getByRole('heading', { name: /^Board 2: / })).toBeTruthy();
+    await userEvent.click(screen.getByRole('link', { name: 'All boards' }));
+    expect(screen.getAllByRole('img')).toHaveLength(drawn);
   });
   test('papers: tables, drawings and sheets are on offer; a cutter that cannot be is told', async () => {
     showWith(<PapersView />, project);

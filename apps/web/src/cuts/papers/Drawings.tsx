@@ -22,7 +22,7 @@ import { Button } from '../../ui/Button.js';
 import { controlClass, Field } from '../../ui/Field.js';
 import { LengthField } from '../../ui/LengthField.js';
 import { saveFile } from '../../ui/saveFile.js';
-import { useLayout } from '../boards/useLayout.js';
+import { useCuts } from '../useCuts.js';
 
 /** Templates of segments stand in rows as wide as this, mm. */
 const TEMPLATE_ROW = 280;
@@ -36,7 +36,7 @@ export function Drawings() {
   const shop = useApp(shopOf);
   const woods = useApp(woodsOf);
   const project = useApp(projectOf);
-  const { state } = useLayout();
+  const layouts = useCuts()?.layouts ?? [];
   const [format, setFormat] = useState<DrawingFormat>('svg');
   const [cutter, setCutter] = useState<Mm>(mm(6.35));
   const [board, setBoard] = useState<Mm>(mm(1200));
@@ -57,7 +57,6 @@ export function Drawings() {
     if (!here?.made.ok) return setTrouble(`Ring ${ring} cannot be made, so there is no plan of it.`);
     save(`ring ${ring}`, { ok: true, value: ringDrawing(here.made.value, here.turn, `Ring ${ring}`) });
   };
-  const layouts = state?.woods.map(({ layout }) => layout) ?? [];
   const sizes = plan.value.rings.flatMap(({ index, pieces }) =>
     pieces.flatMap(({ kind }) => {
       const piece = mitred(kind.stock);

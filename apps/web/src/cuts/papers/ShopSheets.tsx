@@ -1,3 +1,4 @@
+import { givenOf } from '@fellside/core';
 import { Printer } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { sentencesOf } from '../../store/api.js';
@@ -7,6 +8,8 @@ import { Button } from '../../ui/Button.js';
 import { controlClass, Field } from '../../ui/Field.js';
 import { Switch } from '../../ui/Switch.js';
 import { saveBlob } from '../../ui/saveFile.js';
+import { Laying } from '../Laying.js';
+import { useCuts } from '../useCuts.js';
 
 /** How many sheets are drawn before these; empty where none wait. */
 async function waiting(): Promise<string> {
@@ -19,14 +22,19 @@ async function waiting(): Promise<string> {
 export function ShopSheets() {
   const id = useApp((state) => state.piece.id);
   const saved = useApp((state) => state.piece.edited?.project.name);
-  const { goal, buying } = useApp((state) => state.session.laying);
+  const { goal, buying, copies } = useApp((state) => state.session.laying);
+  const cuts = useCuts();
   const [paper, setPaper] = useState('a4');
   const [templates, setTemplates] = useState(true);
-  const [solved, setSolved] = useState(true);
   const [state, setState] = useState<{ busy: boolean; said: string }>({ busy: false, said: '' });
   const dispatch = useActions();
   const stop = useRef<AbortController | null>(null);
   useEffect(() => () => stop.current?.abort(), []);
+  // What is on the screen is what is printed.
+  const given =
+    cuts?.state && !cuts.stale
+      ? givenOf(cuts.state.woods.map(({ layout, answer }) => ({ wood: layout.wood, answer })))
+      : null;
   const print = async () => {
     setState({ busy: true, said: 'Saving first…' });
     if (!(await dispatch(savedFirst(id!)))) {
@@ -45,11 +53,14 @@ export function ShopSheets() {
       const asked = new URLSearchParams({
         paper,
         templates: String(templates),
-        solved: String(solved),
         goal,
         buying: String(buying),
+        copies: String(copies),
       });
       const answer = await fetch(`${location.origin}/api/projects/${id}/sheets?${asked}`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ given }),
         signal: mine.signal,
       });
       if (!answer.ok) throw { data: await answer.json() };
@@ -66,8 +77,8 @@ export function ShopSheets() {
     <section aria-label="Shop sheets" className="rounded border border-line bg-pane p-4">
       <h2 className="mb-1 text-lg font-semibold">Shop sheets</h2>
       <p className="mb-3 text-quiet">
-        A PDF with the elevation, rings, settings of the saw, strips, boards, ring plans and full-size
-        templates. It reads in black and white.
+        A PDF with the elevation, rings, rip list, settings of the saw, boards, ring plans and full-size
+        templates, with the boards as they are laid out here. It reads in black and white.
       </p>
       <div className="flex flex-col gap-2">
         <Field label="Paper">
@@ -84,10 +95,10 @@ export function ShopSheets() {
           )}
         </Field>
         <Switch label="Full-size templates" on={templates} onChange={setTemplates} />
-        <Switch label="Boards solved, not only laid out at once" on={solved} onChange={setSolved} />
-        <Button kind="main" disabled={state.busy} onClick={print}>
+        <Button kind="main" disabled={state.busy || given === null} onClick={print}>
           <Printer aria-hidden size={14} /> Shop sheets, PDF
         </Button>
+        {cuts && <Laying cuts={cuts} />}
         {state.busy && <Button onClick={() => stop.current?.abort()}>Stop</Button>}
         <p role="status" className="text-sm">
           {state.said}

@@ -6,9 +6,9 @@ import {
   layoutCsv,
   planFile,
   ringsCsv,
+  ripsCsv,
   rollOf,
   setupsCsv,
-  stripsCsv,
 } from '@fellside/core';
 import { Download } from 'lucide-react';
 import { zipped } from '../../pictures/zip.js';
@@ -16,7 +16,7 @@ import { planOf, projectOf, shopOf, woodsOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 import { saveBlob, saveFile } from '../../ui/saveFile.js';
-import { useLayout } from '../boards/useLayout.js';
+import { useCuts } from '../useCuts.js';
 
 /** Every table as CSV, and the plan as JSON. */
 export function Tables() {
@@ -24,18 +24,19 @@ export function Tables() {
   const shop = useApp(shopOf);
   const woods = useApp(woodsOf);
   const project = useApp(projectOf);
-  const { state } = useLayout();
-  if (!plan.ok) return null;
+  const cuts = useCuts();
+  if (!plan.ok || !cuts) return null;
   const { units } = shop;
-  const layouts = state?.woods.map(({ layout }) => layout) ?? [];
+  const { layouts, accounts, lumber, state, stale } = cuts;
+  const laid = state !== null && !stale;
   const tables: readonly (readonly [name: string, csv: () => string])[] = [
-    ['Cut list', () => cutListCsv(plan.value, woods, units)],
+    ['Cut list', () => cutListCsv(plan.value, woods, shop)],
     ['Rings', () => ringsCsv(plan.value, woods, units)],
-    ['Strips and blocks', () => stripsCsv(plan.value, woods, units)],
-    ['Settings of the saw', () => setupsCsv(plan.value, woods, units)],
+    ['Rip list', () => ripsCsv(layouts, woods, units, rollOf(project))],
+    ['Settings of the saw', () => setupsCsv({ ...plan.value, lumber }, woods, units)],
     ['Boards as sawn', () => layoutCsv(layouts, woods, units, rollOf(project))],
-    ['To buy', () => buyingCsv(buyingOf(layouts, plan.value.lumber, shop), woods, units)],
-    ['Where the wood goes', () => accountCsv(plan.value, woods, units)],
+    ['To buy', () => buyingCsv(buyingOf(layouts, lumber, shop), woods, units)],
+    ['Where the wood goes', () => accountCsv(accounts, woods, units)],
   ];
   const { name } = project;
   return (
@@ -49,6 +50,7 @@ export function Tables() {
           <li key={title}>
             <Button
               className="w-full justify-start!"
+              disabled={!laid}
               onClick={() => saveFile(`${name} ${title.toLowerCase()}.csv`, 'text/csv', csv())}
             >
               <Download aria-hidden size={14} /> {title}, CSV
@@ -58,6 +60,7 @@ export function Tables() {
         <li>
           <Button
             className="w-full justify-start!"
+            disabled={!laid}
             onClick={() =>
               saveBlob(
                 `${name} tables.zip`,

@@ -1,3 +1,4 @@
+import { nextStep } from '../../measure/step.js';
 import type { Shop } from '../../settings/shop.js';
 import type { Section } from '../board.js';
 import { type DemandKind, lengthOf, overheadOf } from './kinds.js';
@@ -16,7 +17,7 @@ const PAIRED = 3;
  * Lengths that parts of a board might have: blocks, and strips that give all, half or a third of what is wanted of them; those
  * of the most wood first (mm).
  */
-export function usefulParts(kinds: readonly DemandKind[]): number[] {
+export function usefulParts(kinds: readonly DemandKind[], { lengthStepMm }: Shop): number[] {
   const parts = kinds.flatMap((kind) => {
     const overheadMm = overheadOf(kind) / 10;
     const counts = kind.pieces.map((piece) => ({
@@ -27,10 +28,12 @@ export function usefulParts(kinds: readonly DemandKind[]): number[] {
     const shares = kind.what === 'block' ? counts.map(({ count }) => count) : [1, 2, 3];
     return shares.map((share) => ({
       area: area / share,
-      lengthMm:
+      lengthMm: nextStep(
         overheadMm +
-        counts.reduce((sum, { length, count }) => sum + length * Math.ceil(count / share), 0) +
-        0.2,
+          counts.reduce((sum, { length, count }) => sum + length * Math.ceil(count / share), 0) +
+          0.2,
+        lengthStepMm,
+      ),
     }));
   });
   const lengths: number[] = [];
@@ -39,12 +42,12 @@ export function usefulParts(kinds: readonly DemandKind[]): number[] {
   return lengths;
 }
 
-/** Ways to crosscut the clear parts of a board, each all its parts from left to right; not at all comes first. */
+/** Ways to crosscut the clear parts of a board, each all its parts from left to right, on full steps of lengths; not at all comes first. */
 export function crosscuts(
   sections: readonly Section[],
   useful: readonly number[],
   leastMm: number,
-  { kerfMm }: Shop,
+  { kerfMm, lengthStepMm }: Shop,
 ): Section[][] {
   const ways: Section[][] = [[...sections]];
   const add = (way: Section[]) => {
@@ -60,14 +63,23 @@ export function crosscuts(
     const parts = partsOf(longest, firsts, kerfMm);
     if (parts) add([...parts, ...others]);
   };
-  if (!longest) return ways;
+  const onSteps = () => ways.map((parts) => parts.map((part) => onStep(part, lengthStepMm)));
+  if (!longest) return onSteps();
   const firsts = useful.filter((length) => length + kerfMm < longest.lengthMm).slice(0, FIRST_PARTS);
   for (const first of firsts) cutInto([first]);
   firsts.slice(0, PAIRED).forEach((first, i) => {
     for (const second of firsts.slice(i, PAIRED)) cutInto([first, second]);
   });
   for (const first of firsts) cutInto([first, first]);
-  return ways;
+  return onSteps();
+}
+
+/** A part cut off at the last full step of lengths within it; nobody measures the rest. */
+function onStep(part: Section, stepMm: number): Section {
+  const stepped = Math.floor(part.lengthMm / stepMm + 1e-6) * stepMm;
+  return Number.isFinite(stepped) && stepped > 0
+    ? { ...part, lengthMm: Math.min(part.lengthMm, stepped) }
+    : part;
 }
 
 /** A section in equal parts, no shorter than `leastMm`; fewer where it is too short for so many. */

@@ -64,7 +64,7 @@ function demandOf(
     ...alike(own.map((board) => onHand(board, shop))),
     ...(buying ? sold(wood, all, shop).map((board) => [board]) : []),
   ];
-  const useful = usefulParts(all);
+  const useful = usefulParts(all, shop);
   const leastMm = Math.min(...all.map((kind) => overheadOf(kind) / 10 + shortestOf(kind)));
   const grouped = whole.flatMap((same, group) =>
     crosscuts(same[0]!.sections, useful, leastMm, shop).map((sections) => ({

@@ -1,4 +1,5 @@
 import type { Mm } from '../../measure/quantity.js';
+import { nextStep } from '../../measure/step.js';
 import { ownerKey } from '../../ring/owner.js';
 import type { Shop } from '../../settings/shop.js';
 import type { Section } from '../board.js';
@@ -184,15 +185,16 @@ function cutBehind<Part extends Section>(
   part: Part,
   neededMm: number,
   keeps: (left: Section) => boolean,
-  { kerfMm }: Shop,
+  { kerfMm, lengthStepMm }: Shop,
 ): { readonly kept: Part; readonly left: Section[] } {
+  const lengthMm = nextStep(neededMm, lengthStepMm);
   const behind: Section = {
-    xMm: part.xMm + neededMm + kerfMm,
+    xMm: part.xMm + lengthMm + kerfMm,
     yMm: part.yMm,
-    lengthMm: part.lengthMm - neededMm - kerfMm,
+    lengthMm: part.lengthMm - lengthMm - kerfMm,
     widthMm: part.widthMm,
   };
-  return keeps(behind) ? { kept: { ...part, lengthMm: neededMm }, left: [behind] } : { kept: part, left: [] };
+  return keeps(behind) ? { kept: { ...part, lengthMm }, left: [behind] } : { kept: part, left: [] };
 }
 
 /** Length of strip up to behind its last piece, with the tail that is held back. */

@@ -4,6 +4,7 @@ import { type Mm, mm } from '../../measure/quantity.js';
 import { type Said, say, sayMm } from '../../measure/said.js';
 import { prepare } from '../prepare.js';
 import type { Command, Outcome } from './command.js';
+import { named, type Rings } from './each.js';
 import { setFixed } from './ringCommands.js';
 
 /** A size at the saw that a ring is to come to: where the stop stands, or how wide the strip is ripped. */
@@ -86,4 +87,16 @@ function solved(of: (x: number) => number | null, value: number, least: number, 
 
 const wrong = (index: number, message: Said): Outcome => ({
   reasons: [{ code: 'saw-size', path: `rings.${index}.fixed`, message }],
+});
+
+/** Fixes several rings to one long edge, the stop that the longest of them needs: each of the others becomes a little larger. */
+export const stopTogether = (rings: Rings, longEdgeMm: Mm): Command => ({
+  label: `One stop for ${named(rings)}`,
+  apply(draft, ripping) {
+    for (const index of rings) {
+      const outcome = cutTo(index, { longEdgeMm }).apply(draft, ripping);
+      if (outcome?.reasons) return outcome;
+    }
+    return undefined;
+  },
 });

@@ -1,4 +1,4 @@
-import { boardFeet, type Species, type WoodTotal, woodShares } from '@fellside/core';
+import { boardFeet, type Species, type WoodAccount, woodShares } from '@fellside/core';
 import { BarController, BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
 import { Bar } from 'react-chartjs-2';
 
@@ -7,33 +7,38 @@ Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip);
 /** How dark each share of the wood is drawn, in their order. */
 const SHADES = [1, 0.72, 0.52, 0.4, 0.28, 0.14] as const;
 
-/** A bar for every wood, from the finished piece to the board, in per cent of what is bought. */
-export function GoesChart({ totals, woods }: { totals: readonly WoodTotal[]; woods: readonly Species[] }) {
-  const bought = totals.filter(({ ledger }) => ledger.bought > 0);
+interface GoesChartProps {
+  readonly accounts: readonly WoodAccount[];
+  readonly woods: readonly Species[];
+}
+
+/** A bar for every wood, from the segments to the boards, in per cent of the boards that are sawn. */
+export function GoesChart({ accounts, woods }: GoesChartProps) {
+  const sawn = accounts.filter(({ ledger }) => ledger.boards > 0);
   const nameOf = (id: string) => woods.find((wood) => wood.id === id)?.name ?? id;
   const colourOf = (id: string) => woods.find((wood) => wood.id === id)?.colour ?? '#666666';
-  const goes = bought.map(({ ledger }) => woodShares(ledger).map(({ mm3 }) => (100 * mm3) / ledger.bought));
-  const names = bought[0] ? woodShares(bought[0].ledger).map(({ name }) => name) : [];
+  const goes = sawn.map(({ ledger }) => woodShares(ledger).map(({ mm3 }) => (100 * mm3) / ledger.boards));
+  const names = sawn[0] ? woodShares(sawn[0].ledger).map(({ name }) => name) : [];
   const alpha = (shade: number) =>
     Math.round(255 * shade)
       .toString(16)
       .padStart(2, '0');
   // Reduced motion or not: figures do not need to fly in.
-  const words = bought
-    .map(({ wood }, i) => `${nameOf(wood)}: ${Math.round(goes[i]![0]!)} % in the finished piece`)
+  const words = sawn
+    .map(({ wood }, i) => `${nameOf(wood)}: ${Math.round(goes[i]![0]!)} % in the segments`)
     .join('; ');
   return (
     <figure className="mb-3">
-      <div style={{ height: 34 + 30 * bought.length }} className="wood-ground rounded">
+      <div style={{ height: 34 + 30 * sawn.length }} className="wood-ground rounded">
         <Bar
           role="img"
           aria-label={`Where the wood goes. ${words}.`}
           data={{
-            labels: bought.map(({ wood }) => nameOf(wood)),
+            labels: sawn.map(({ wood }) => nameOf(wood)),
             datasets: names.map((name, share) => ({
               label: name,
               data: goes.map((shares) => shares[share]!),
-              backgroundColor: bought.map(({ wood }) => `${colourOf(wood)}${alpha(SHADES[share]!)}`),
+              backgroundColor: sawn.map(({ wood }) => `${colourOf(wood)}${alpha(SHADES[share]!)}`),
               borderColor: '#1d2527',
               borderWidth: 0.5,
               barPercentage: 0.8,
@@ -57,7 +62,7 @@ export function GoesChart({ totals, woods }: { totals: readonly WoodTotal[]; woo
               tooltip: {
                 callbacks: {
                   label: ({ dataset, parsed, dataIndex }) => {
-                    const feet = boardFeet((bought[dataIndex]!.ledger.bought * (parsed.x ?? 0)) / 100);
+                    const feet = boardFeet((sawn[dataIndex]!.ledger.boards * (parsed.x ?? 0)) / 100);
                     return `${dataset.label}: ${(parsed.x ?? 0).toFixed(1)} %, ${feet.toFixed(3)} bd ft`;
                   },
                 },

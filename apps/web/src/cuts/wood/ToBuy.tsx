@@ -9,6 +9,7 @@ import {
   type Shop,
   type Species,
   type WoodLayout,
+  whoseSaid,
 } from '@fellside/core';
 import { Swatch } from '../../ui/Swatch.js';
 
@@ -18,10 +19,12 @@ interface ToBuyProps {
   readonly shop: Shop;
   readonly woods: readonly Species[];
   readonly nameOf: (owner: Owner) => string;
+  /** Whether the layout is of the piece as it is now. */
+  readonly ready: boolean;
 }
 
 /** What has to be bought, and what is short. */
-export function ToBuy({ layouts, lumber, shop, woods, nameOf }: ToBuyProps) {
+export function ToBuy({ layouts, lumber, shop, woods, nameOf, ready }: ToBuyProps) {
   const buying = buyingOf(layouts, lumber, shop);
   const short = layouts.flatMap(({ wood, missing, kinds }) =>
     missing.map((lost) => ({ wood, ...lost, widthMm: kinds[lost.kind]!.widthMm })),
@@ -32,7 +35,8 @@ export function ToBuy({ layouts, lumber, shop, woods, nameOf }: ToBuyProps) {
   return (
     <section aria-label="To buy" className="mb-4">
       <h2 className="mb-1 font-semibold">To buy</h2>
-      {buying.length === 0 && short.length === 0 && <p>Nothing: the boards on hand give it all.</p>}
+      {!ready && <p className="text-quiet">Being laid out…</p>}
+      {ready && buying.length === 0 && short.length === 0 && <p>Nothing: the boards on hand give it all.</p>}
       <ul>
         {buying.map((each) => (
           <li key={`${each.wood} ${each.quarter}`} className="border-t border-line py-1">
@@ -44,9 +48,9 @@ export function ToBuy({ layouts, lumber, shop, woods, nameOf }: ToBuyProps) {
             key={`${wood} ${owner && ownerKey(owner)} ${purpose} ${kind}`}
             className="border-t border-line py-1 text-rust"
           >
-            {species(wood)?.name}: short of {count} {purpose === 'spare' ? 'spare ' : ''}
-            {count === 1 ? 'piece' : 'pieces'}
-            {owner && ` of ${nameOf(owner)}`}, from strips {formatLength(mm(widthMm), shop.units)} wide.
+            {species(wood)?.name}: short of {count} {count === 1 ? 'piece' : 'pieces'}{' '}
+            {owner ? `of ${nameOf(owner)}` : `(${whoseSaid({ owner, purpose }, { nameOf })})`}, from strips{' '}
+            {formatLength(mm(widthMm), shop.units)} wide.
           </li>
         ))}
       </ul>
@@ -55,8 +59,7 @@ export function ToBuy({ layouts, lumber, shop, woods, nameOf }: ToBuyProps) {
           <b>
             {shop.currency}
             {total.toFixed(2)}
-          </b>{' '}
-          <span className="text-quiet">with allowance</span>
+          </b>
         </p>
       )}
     </section>
@@ -70,7 +73,7 @@ function Line({ each, shop, species }: { each: Buying; shop: Shop; species: Spec
       <p className="flex items-center gap-1.5">
         <Swatch wood={species} size={16} /> <b>{species?.name ?? each.wood}</b> {each.quarter}
         <span className="ml-auto whitespace-nowrap">
-          <b>{each.withAllowance.toFixed(2)}</b> bd ft
+          <b>{each.boardFeet.toFixed(2)}</b> bd ft
         </span>
       </p>
       <p className="text-xs text-quiet">
@@ -80,8 +83,7 @@ function Line({ each, shop, species }: { each: Buying; shop: Shop; species: Spec
               `${count} × ${formatLength(mm(widthMm), units)} × ${formatLength(mm(lengthMm), units)}`,
           )
           .join(', ')}
-        ; {each.boardFeet.toFixed(2)} bd ft laid out + {shop.wastePercent} % = {each.cubicMetres.toFixed(4)}{' '}
-        m³
+        ; {each.cubicMetres.toFixed(4)} m³
         {each.price !== null && `, ${shop.currency}${each.price.toFixed(2)}`}
       </p>
       {each.thinMm.length > 0 && (

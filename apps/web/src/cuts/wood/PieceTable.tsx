@@ -1,23 +1,25 @@
 import {
   formatAngle,
   formatLength,
+  formatStop,
   type Owner,
   ownerKey,
   type PieceRow,
   type Plan,
   pieceRows,
   rollOf,
+  type Shop,
   sameOwner,
   sentenceIn,
 } from '@fellside/core';
-import { clickOwner } from '../store/selection.js';
-import { unitsOf, woodsOf } from '../store/selectors.js';
-import { useActions, useApp } from '../store/store.js';
-import { Swatch } from '../ui/Swatch.js';
-import { headClass, tableClass } from './tables.js';
+import { clickOwner } from '../../store/selection.js';
+import { unitsOf, woodsOf } from '../../store/selectors.js';
+import { useActions, useApp } from '../../store/store.js';
+import { Swatch } from '../../ui/Swatch.js';
+import { headClass, tableClass } from '../tables.js';
 
 /** Every ring with its pieces by wood, top ring first. */
-export function PieceTable({ plan }: { plan: Plan }) {
+export function PieceTable({ plan, shop }: { plan: Plan; shop: Shop }) {
   const units = useApp(unitsOf);
   const woods = useApp(woodsOf);
   const { titleOf } = rollOf(plan);
@@ -25,15 +27,17 @@ export function PieceTable({ plan }: { plan: Plan }) {
     <table className={tableClass}>
       <thead>
         <tr className={headClass}>
-          {['For', 'Wood', 'Pieces', 'Angle', 'Long edge', 'Short edge', 'Width', 'Height'].map((head) => (
-            <th key={head} scope="col">
-              {head}
-            </th>
-          ))}
+          {['For', 'Wood', 'Pieces', 'Angle', 'Long edge', 'Short edge', 'Width', 'Planed', 'Height'].map(
+            (head) => (
+              <th key={head} scope="col">
+                {head}
+              </th>
+            ),
+          )}
         </tr>
       </thead>
       <tbody>
-        {pieceRows(plan).map((row) => {
+        {pieceRows(plan, shop).map((row) => {
           const { owner, first, wood, count } = row;
           const species = woods.find(({ id }) => id === wood);
           const name = sentenceIn(row.name, units);
@@ -58,6 +62,7 @@ export function PieceTable({ plan }: { plan: Plan }) {
               </td>
               <td className="font-semibold">{count}</td>
               <Sizes {...{ row, sizes }} />
+              <td>{row.planedMm !== null && formatLength(row.planedMm, units)}</td>
               <td>{formatLength(row.heightMm, units)}</td>
             </tr>
           );
@@ -83,8 +88,10 @@ function Sizes({ row, sizes }: { row: PieceRow; sizes: string }) {
         {formatAngle(cutAngle)}
         {bladeTilt !== null && ` / ${formatAngle(bladeTilt)}`}
       </td>
-      <td className="font-semibold">{formatLength(longEdgeMm, units)}</td>
-      <td>{formatLength(shortEdgeMm, units)}</td>
+      <td className="font-semibold" title={formatLength(longEdgeMm, 'mm')}>
+        {formatStop(longEdgeMm, units)}
+      </td>
+      <td>{formatStop(shortEdgeMm, units)}</td>
       <td>{formatLength(widthMm, units)}</td>
     </>
   );

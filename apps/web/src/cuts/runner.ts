@@ -1,20 +1,36 @@
 import { proxy, wrap } from 'comlink';
-import type { LayoutAsk, LayoutState } from '../../workers/layout.js';
-import type { LayoutService } from '../../workers/layout.worker.js';
+import { dequal } from 'dequal';
+import { type LayoutAsk, type LayoutState, layOutAtOnce } from '../workers/layout.js';
+import type { LayoutService } from '../workers/layout.worker.js';
 
 export interface Running {
   /** Id of the piece that all this is said of. */
   readonly piece: string | null;
   readonly state: LayoutState | null;
+  /** What was asked last; `state` is of it unless it is stale. */
+  readonly asked: LayoutAsk | null;
+  /** The layout shown is of what was asked before. */
+  readonly stale: boolean;
   readonly running: boolean;
   /** Stopped before it was done: what was found so far stays. */
   readonly cancelled: boolean;
   readonly trouble: string | null;
 }
 
-const IDLE: Running = { piece: null, state: null, running: false, cancelled: false, trouble: null };
+const IDLE: Running = {
+  piece: null,
+  state: null,
+  asked: null,
+  stale: false,
+  running: false,
+  cancelled: false,
+  trouble: null,
+};
 
-/** A worker that lays out boards. A new question, or cancelling, ends it; the best answer so far stays. */
+/**
+ * A worker that lays out boards; where there is none, they are laid out at once and here. A new question, or cancelling, ends it; the
+ * best answer so far stays.
+ */
 export function createRunner(start: () => Worker | null) {
   let worker: Worker | null = null;
   let now = IDLE;
@@ -52,12 +68,16 @@ export function createRunner(start: () => Worker | null) {
       // A layout of another piece is never shown for this one.
       if (other) set({ ...IDLE, piece: next.piece });
       worker = start();
-      if (!worker) return;
+      if (!worker) {
+        const { state } = layOutAtOnce(next);
+        set({ state: { ...state, done: true }, asked: next, stale: false });
+        return;
+      }
       const mine = worker;
-      set({ running: true, cancelled: false, trouble: null });
+      set({ asked: next, stale: true, running: true, cancelled: false, trouble: null });
       const service = wrap<LayoutService>(mine) as unknown as LayoutService;
       const tell = (state: LayoutState) => {
-        if (worker === mine) set({ state, running: !state.done });
+        if (worker === mine) set({ state, stale: false, running: !state.done });
       };
       service.run(next, proxy(tell)).catch((error: unknown) => {
         if (worker === mine) set({ running: false, trouble: String((error as Error).message ?? error) });
@@ -76,11 +96,15 @@ export function createRunner(start: () => Worker | null) {
   };
 }
 
-const sameAsk = (a: LayoutAsk, b: LayoutAsk): boolean =>
-  (Object.keys(b) as (keyof LayoutAsk)[]).every((key) => a[key] === b[key]);
+/** Whether a question is answered by what was asked before: the very same, and solved where it has to be. */
+const sameAsk = (before: LayoutAsk, next: LayoutAsk): boolean =>
+  (before.solve || !next.solve) &&
+  (Object.keys(next) as (keyof LayoutAsk)[]).every(
+    (key) => key === 'solve' || before[key] === next[key] || dequal(before[key], next[key]),
+  );
 
 export const runner = createRunner(() =>
   typeof Worker === 'undefined'
     ? null
-    : new Worker(new URL('../../workers/layout.worker.ts', import.meta.url), { type: 'module' }),
+    : new Worker(new URL('../workers/layout.worker.ts', import.meta.url), { type: 'module' }),
 );

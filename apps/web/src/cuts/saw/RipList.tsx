@@ -1,0 +1,106 @@
+import {
+  type Fence,
+  formatLength,
+  type Roll,
+  ripList,
+  type Shop,
+  type Species,
+  sayLaid,
+  sentenceIn,
+  type WoodLayout,
+} from '@fellside/core';
+import { useMemo } from 'react';
+import { Link, useParams } from 'react-router';
+import { Swatch } from '../../ui/Swatch.js';
+import { headClass, tableClass } from '../tables.js';
+
+interface RipListProps {
+  readonly layouts: readonly WoodLayout[];
+  readonly woods: readonly Species[];
+  readonly roll: Roll;
+  readonly shop: Shop;
+}
+
+/** Fence by fence, the widest first, all woods: what is ripped at it, how long, and from which board. */
+export function RipList({ layouts, woods, roll, shop }: RipListProps) {
+  const fences = useMemo(() => ripList(layouts), [layouts]);
+  const { units } = shop;
+  return (
+    <>
+      <h2 className="mb-1 font-semibold">
+        Rip{' '}
+        <span className="text-xs font-normal text-quiet">
+          {fences.length} {fences.length === 1 ? 'fence' : 'fences'}, widest first
+        </span>
+      </h2>
+      <table className={tableClass}>
+        <thead>
+          <tr className={headClass}>
+            {['Fence', 'Wood', 'Length', 'Planed', 'Board', 'For'].map((head) => (
+              <th key={head} scope="col">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        {fences.map((fence) => (
+          <FenceRows key={fence.widthMm} {...{ fence, woods, roll, units }} />
+        ))}
+      </table>
+      {fences.length > 0 && shop.shareWidthMm > 0 && (
+        <p className="mt-2 text-sm text-quiet">
+          Widths within {formatLength(shop.shareWidthMm, units)} share a fence; the figure is in{' '}
+          <Link to="/shop" className="text-teal underline">
+            Shop
+          </Link>
+          .
+        </p>
+      )}
+    </>
+  );
+}
+
+function FenceRows({
+  fence: { widthMm, rows },
+  woods,
+  roll,
+  units,
+}: { fence: Fence; units: Shop['units'] } & Pick<RipListProps, 'woods' | 'roll'>) {
+  const { id } = useParams();
+  return (
+    <tbody className="border-t border-line">
+      {rows.map((row, i) => {
+        const { strip, board, wood, lengthMm, thicknessMm, leaves, contents, what, name } = row;
+        return (
+          <tr key={`${board} ${strip.xMm} ${strip.yMm}`} className="align-top">
+            <th scope="row">
+              {i === 0 ? (
+                <span className="text-lg leading-5">{formatLength(widthMm, units)}</span>
+              ) : (
+                <span className="sr-only">{formatLength(widthMm, units)}</span>
+              )}
+            </th>
+            <td>
+              <Swatch wood={woods.find((species) => species.id === wood)} size={18} />
+              <span className="sr-only">{woods.find((species) => species.id === wood)?.name}</span>
+            </td>
+            <td className="font-semibold">{formatLength(lengthMm, units)}</td>
+            <td>
+              {formatLength(thicknessMm, units)}
+              {leaves > 1 && <span className="text-quiet"> × {leaves}, resawn</span>}
+            </td>
+            <td>
+              <Link to={`/piece/${id}/cuts/boards/${board}`} className="text-teal underline">
+                {board}
+              </Link>
+            </td>
+            <td className="whitespace-normal">
+              {what === 'block' && `${sentenceIn(name, units)}, `}
+              {sayLaid(contents, roll)}
+            </td>
+          </tr>
+        );
+      })}
+    </tbody>
+  );
+}

@@ -1,0 +1,96 @@
+import {
+  accountsOf,
+  type Lumber,
+  lumberTimes,
+  type Plan,
+  type Roll,
+  rollOf,
+  type WoodAccount,
+  type WoodLayout,
+} from '@fellside/core';
+import { createSelector } from '@reduxjs/toolkit';
+import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import { useLocation } from 'react-router';
+import { api } from '../store/api.js';
+import { ownedOf, planOf, shopOf } from '../store/selectors.js';
+import type { State } from '../store/store.js';
+import { useApp } from '../store/store.js';
+import { type Running, runner } from './runner.js';
+
+/** What is laid out is asked for so long after the last change: nobody waits for it while something is dragged (ms). */
+const REST = 250;
+
+const NOT_YET: Running = {
+  piece: null,
+  state: null,
+  asked: null,
+  stale: false,
+  running: true,
+  cancelled: false,
+  trouble: null,
+};
+
+const lumberOfOne = (state: State): Lumber | null => {
+  const plan = planOf(state);
+  return plan.ok ? plan.value.lumber : null;
+};
+
+/** All that is sawn for the open piece, as many as are cut together; null where it cannot be planned. */
+export const lumberOf: (state: State) => Lumber | null = createSelector(
+  [lumberOfOne, (state: State) => state.session.laying.copies],
+  (one, copies) => one && lumberTimes(one, copies),
+);
+
+/**
+ * The layout of the open piece on the boards on hand and at the yard; laid out anew whenever any of it changes, and solved while Cuts
+ * is open. Everybody who shows strips, boards or board feet shows these.
+ */
+export function useLayout(): Running {
+  const { goal, buying } = useApp((state) => state.session.laying);
+  const shop = useApp(shopOf);
+  const { data: boards } = api.useBoardsQuery();
+  const running = useSyncExternalStore(runner.subscribe, runner.get);
+  const lumber = useApp(lumberOf);
+  const owned = useApp(ownedOf);
+  const one = useApp(lumberOfOne);
+  const piece = useApp((state) => state.piece.id);
+  const gesture = useApp((state) => state.piece.preview !== null);
+  const solve = useLocation().pathname.includes('/cuts');
+  useEffect(() => {
+    if (!lumber || !one || gesture) return undefined;
+    const ask = () =>
+      runner.ask({ piece, lumber, one, boards: boards ?? [], shop, goal, buying, owned, solve });
+    if (typeof Worker === 'undefined' || runner.get().piece !== piece) {
+      ask();
+      return undefined;
+    }
+    const later = setTimeout(ask, REST);
+    return () => clearTimeout(later);
+  }, [piece, lumber, one, boards, shop, goal, buying, owned, solve, gesture]);
+  return running.piece === piece ? running : NOT_YET;
+}
+
+export interface Cuts extends Running {
+  readonly plan: Plan;
+  readonly lumber: Lumber;
+  readonly layouts: readonly WoodLayout[];
+  readonly accounts: readonly WoodAccount[];
+  readonly roll: Roll;
+}
+
+const NONE: readonly WoodLayout[] = [];
+
+/** The same with all that follows from it; null where the piece cannot be planned. */
+export function useCuts(): Cuts | null {
+  const running = useLayout();
+  const plan = useApp(planOf);
+  const lumber = useApp(lumberOf);
+  const shop = useApp(shopOf);
+  const { state } = running;
+  const layouts = useMemo(() => state?.woods.map(({ layout }) => layout) ?? NONE, [state]);
+  return useMemo(() => {
+    if (!plan.ok || !lumber) return null;
+    const accounts = accountsOf(lumber, layouts, shop);
+    return { ...running, plan: plan.value, lumber, layouts, accounts, roll: rollOf(plan.value) };
+  }, [running, plan, lumber, layouts, shop]);
+}
