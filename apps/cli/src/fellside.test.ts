@@ -34,7 +34,7 @@ test('plan prints the very plan of the core, with its format and version', async
   const planned = plan(demoProjects()[0]!, DEFAULT_SHOP);
   expect(status).toBe(0);
   const read = JSON.parse(said);
-  expect([read.format, read.version]).toEqual(['fellside-plan', 2]);
+  expect([read.format, read.version]).toEqual(['fellside-plan', 3]);
   expect(said).toBe(planned.ok && planFile(planned.value));
   // Keys and quantities, no sentences: how each ring is sawn is set, and nothing is worded.
   const steps = read.rings.flatMap((ring: { steps: object[] }) => ring.steps);
@@ -44,7 +44,7 @@ test('plan prints the very plan of the core, with its format and version', async
 });
 
 test('a shop of one’s own changes the strips', async () => {
-  const wide = file('shop.json', JSON.stringify({ ...DEFAULT_SHOP, kerfMm: 6 }));
+  const wide = file('shop.json', JSON.stringify({ ...DEFAULT_SHOP, sparePercent: 40 }));
   expect((await ran('plan', cup, '--shop', wide)).said).not.toBe((await ran('plan', cup)).said);
   const bad = file('bad-shop.json', JSON.stringify({ ...DEFAULT_SHOP, kerfMm: -1 }));
   const refused = await ran('plan', cup, '--shop', bad);

@@ -1,7 +1,7 @@
 import load from 'highs';
 import { test } from 'vitest';
 import { type Demand, demandsOf } from '../src/lumber/layout/demand.js';
-import { greedy } from '../src/lumber/layout/greedy.js';
+import { atOnce } from '../src/lumber/layout/greedy.js';
 import { costOf } from '../src/lumber/layout/problem.js';
 import { type Solver, solverOf } from '../src/lumber/layout/program.js';
 import { solve } from '../src/lumber/layout/solve.js';
@@ -12,18 +12,8 @@ import { type Project, SCHEMA_VERSION } from '../src/project/schema.js';
 import { rollOf } from '../src/ring/owner.js';
 import { DEFAULT_SHOP } from '../src/settings/shop.js';
 import { textbook } from '../src/testing/textbook.js';
+import { random } from './realistic.js';
 import { vaseOf } from './vase.js';
-
-/** mulberry32: a small generator of even numbers from 0 to 1, so that every run asks the same. */
-function random(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 const PALETTE = [
   { key: 'light', tone: 'light' as const, wood: 'sugar-maple' },
@@ -82,7 +72,7 @@ test('boards laid out: the textbook case, thirty projects, growth', async () => 
     const demands = demandsFor(6 + Math.floor(30 * chance()), 8 + 4 * Math.floor(5 * chance()), seed);
     let [cost, bound, heuristic] = [0, 0, 0];
     for (const { problem } of demands) {
-      const first = timed(() => costOf(problem, greedy(problem)));
+      const first = timed(() => costOf(problem, atOnce(problem)));
       const full = timed(() => solve(problem, solver));
       quick += first.ms;
       whole += full.ms;
@@ -106,7 +96,7 @@ test('boards laid out: the textbook case, thirty projects, growth', async () => 
   const times = [5, 20, 60, 120].map((rings) => {
     const demands = demandsFor(rings, 24, 7);
     const first = timed(() => {
-      for (const { problem } of demands) greedy(problem);
+      for (const { problem } of demands) atOnce(problem);
     });
     const full = timed(() => {
       for (const { problem } of demands) solve(problem, solver);

@@ -46,10 +46,10 @@ export function coverSheet(pages: Pages, shown: Shown): void {
     pages.words(`${pieces} pieces`, MARGIN + 66, pages.y, { width: 26 });
     pages.words(`${strips} strips, ${blocks} rips for blocks`, MARGIN + 94, pages.y, { width: 56 });
     const feet = [
-      onHandFeet > 0 && `${onHandFeet.toFixed(2)} on hand`,
-      boughtFeet > 0 && `${boughtFeet.toFixed(2)} to buy`,
+      onHandFeet > 0 && `${onHandFeet.toFixed(2)} bd ft on hand`,
+      boughtFeet > 0 && `${boughtFeet.toFixed(2)} bd ft to buy`,
     ];
-    pages.words(`${feet.filter(Boolean).join(', ') || '0'} bd ft`, MARGIN, pages.y, {
+    pages.words(`${feet.filter(Boolean).join(', ') || '0 bd ft'}`, MARGIN, pages.y, {
       bold: true,
       width: pages.inner,
       align: 'right',

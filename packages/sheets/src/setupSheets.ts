@@ -2,6 +2,7 @@ import {
   biggestOf,
   formatAngle,
   formatLength,
+  formatStop,
   ownerKey,
   type Point,
   type PreparedRing,
@@ -63,7 +64,7 @@ function setting(pages: Pages, shown: Shown, setup: Setup, number: number, title
     ],
     setup.stops.flatMap(({ edgeMm, woods }) =>
       woods.map((of, i) => [
-        i === 0 ? formatLength(edgeMm, units) : '',
+        i === 0 ? formatStop(edgeMm, units) : '',
         `${species(of.wood)?.letter ?? ''} ${species(of.wood)?.name ?? of.wood}`,
         of.hand ?? '',
         formatLength(of.widthMm, units),

@@ -5,6 +5,7 @@ import {
   demandsOf,
   formatAngle,
   formatLength,
+  formatStop,
   givenOf,
   greedy,
   plain as inMm,
@@ -137,6 +138,12 @@ describe('shop sheets', () => {
       (await read({ project: becks, templates: false })).pages.map(({ text }) => text).join(' '),
     ).toContain('slanted band 1');
   });
+  test('a floor that is laid on a plan has it among the templates, at full size', async () => {
+    const dish = demoProjects().find(({ name }) => name.includes('Star'))!;
+    const index = dish.rings.findIndex(({ making }) => making.way === 'medallion');
+    const words = (await read({ project: dish })).pages.map(({ text }) => text).join(' ');
+    expect(words).toContain(`Ring ${index + 1} from above, full size`);
+  });
   test('where nothing is bought, what is short is told beside the boards', async () => {
     const words = (await read({ boards: [], buying: false, templates: false })).pages
       .map(({ text }) => text)
@@ -152,6 +159,7 @@ describe('shop sheets', () => {
     const planned = plan(project, DEFAULT_SHOP);
     if (!planned.ok) throw new Error('plan');
     const size = (mm2: number) => formatLength(mm(mm2), DEFAULT_SHOP.units);
+    const stop = (mm2: number) => formatStop(mm(mm2), DEFAULT_SHOP.units);
     const plain = (text: string) => text.replace(/\s+/g, ' ').trim();
     const { pieces } = planned.value.rings.find(({ pieces: [first] }) => first?.kind.stock.from === 'strip')!;
     const { kind, count } = pieces[0]!;
@@ -160,7 +168,7 @@ describe('shop sheets', () => {
     const tilt = 'bladeTilt' in stock ? stock.bladeTilt : 0;
     expect(plain(words)).toContain(
       plain(
-        `${inMm(kind.name)} ${count} ${formatAngle(stock.cutAngle)}${tilt > 0 ? ` / ${formatAngle(rad(tilt))}` : ''} ${size(stock.longEdgeMm)} ${size(stock.shortEdgeMm)} ${size(stock.widthMm)} ${size(planed)} ${size(kind.heightMm)}`,
+        `${inMm(kind.name)} ${count} ${formatAngle(stock.cutAngle)}${tilt > 0 ? ` / ${formatAngle(rad(tilt))}` : ''} ${stop(stock.longEdgeMm)} ${stop(stock.shortEdgeMm)} ${size(stock.widthMm)} ${size(planed)} ${size(kind.heightMm)}`,
       ),
     );
     const [fence] = ripList(layoutsAtOnce(planned.value));
@@ -179,8 +187,8 @@ describe('shop sheets', () => {
     expect(words).toContain(`${planned.value.pieces} pieces in ${planned.value.rings.length} rings`);
     const { lumber } = planned.value;
     for (const { onHandFeet, boughtFeet } of accountsOf(lumber, layoutsAtOnce(planned.value), DEFAULT_SHOP)) {
-      if (onHandFeet > 0) expect(words).toContain(`${onHandFeet.toFixed(2)} on hand`);
-      if (boughtFeet > 0) expect(words).toContain(`${boughtFeet.toFixed(2)} to buy`);
+      if (onHandFeet > 0) expect(words).toContain(`${onHandFeet.toFixed(2)} bd ft on hand`);
+      if (boughtFeet > 0) expect(words).toContain(`${boughtFeet.toFixed(2)} bd ft to buy`);
     }
     expect(words).toContain('7.5°');
     expect(words).toMatch(new RegExp(`${pages.length} of ${pages.length}`));

@@ -1,6 +1,7 @@
 import {
   formatAngle,
   formatLength,
+  formatStop,
   type Mm,
   mm,
   ownerKey,
@@ -34,8 +35,8 @@ export function ringSheets(pages: Pages, { plan, shop, species, roll }: Shown): 
     [row.cutAngle, row.bladeTilt]
       .flatMap((angle) => (angle === null ? [] : [formatAngle(angle)]))
       .join(' / '),
-    size(row.longEdgeMm ?? row.lengthMm),
-    size(row.shortEdgeMm),
+    row.longEdgeMm === null ? size(row.lengthMm) : formatStop(row.longEdgeMm, units),
+    row.shortEdgeMm === null ? '' : formatStop(row.shortEdgeMm, units),
     size(row.widthMm),
     size(row.planedMm),
     size(row.heightMm),
@@ -45,16 +46,16 @@ export function ringSheets(pages: Pages, { plan, shop, species, roll }: Shown): 
     title,
     [
       { name: 'For', share: 12 },
-      { name: 'Wood', share: 20 },
+      { name: 'Wood', share: 18 },
       { name: 'Piece', share: 16 },
-      { name: 'Count', share: 7, right: true },
+      { name: 'Count', share: 8, right: true },
       { name: 'Angle', share: 12 },
       { name: 'Long edge', share: 13 },
       { name: 'Short edge', share: 13 },
       { name: 'Width', share: 12 },
       { name: 'Planed', share: 11 },
       { name: 'Height', share: 11 },
-      { name: 'Turn', share: 14 },
+      { name: 'Turn', share: 17 },
     ],
     rows,
   );

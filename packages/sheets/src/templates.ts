@@ -1,4 +1,11 @@
-import { type FlatDrawing, formatLength, mitred, profileDrawing, segmentTemplates } from '@fellside/core';
+import {
+  type FlatDrawing,
+  formatLength,
+  mitred,
+  profileDrawing,
+  ringDrawing,
+  segmentTemplates,
+} from '@fellside/core';
 import { INK, MARGIN, type Pages, PT, QUIET } from './page.js';
 import type { Shown } from './shown.js';
 
@@ -8,7 +15,7 @@ const FOOT = 16;
 /** The line that a printer is checked by, mm. */
 export const MEASURE = 100;
 
-/** Full-size templates: the outside as a card to hold against the work, and one segment of every size. */
+/** Full-size templates: the outside as a card to hold against the work, one segment of every size, and floors that are laid on a plan. */
 export function templateSheets(pages: Pages, shown: Shown): void {
   tiled(pages, profileDrawing(shown.prepared), 'Half-section, full size');
   const segments = segmentTemplates(
@@ -30,6 +37,11 @@ export function templateSheets(pages: Pages, shown: Shown): void {
     pages.inner,
   );
   if (segments.lines.length > 0) tiled(pages, segments, 'Segments, full size');
+  for (const { ring, made, turn, course } of shown.prepared.rings)
+    if (ring.making.way === 'medallion' && made.ok) {
+      const name = `Ring ${course.index + 1} from above, full size`;
+      tiled(pages, ringDrawing(made.value, turn, name), name);
+    }
 }
 
 /** A drawing at full size on as many pages as it takes, lapping over each other, with crosses to lay them by and a measure. */

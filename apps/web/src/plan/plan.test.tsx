@@ -37,7 +37,7 @@ describe('a ring from above', () => {
   test('draws every segment, the ring below, and the sizes that the ledger has', () => {
     plan(9);
     expect(drawing().querySelectorAll('path[fill^="url(#plan"]')).toHaveLength(24);
-    for (const figure of ['53/64"+', '39/64"−', '55/64"−', '15°'])
+    for (const figure of ['53/64"+', '19/32"+', '7/8"', '15°'])
       expect(drawing().textContent).toContain(figure);
     expect(drawing().querySelector('[data-overlap]')).not.toBeNull();
     expect(screen.getByText('18 × Segment')).toBeTruthy();

@@ -6,6 +6,7 @@ import { describe, expect, test } from 'vitest';
 import { demoBoards, demoProjects } from '../demo/index.js';
 import { type Board, newBoardSchema } from '../lumber/board.js';
 import { accountsOf } from '../lumber/layout/account.js';
+import { crosscutMarks } from '../lumber/layout/boardCuts.js';
 import { buyingOf } from '../lumber/layout/buying.js';
 import { demandsOf } from '../lumber/layout/demand.js';
 import { greedy } from '../lumber/layout/greedy.js';
@@ -75,10 +76,16 @@ describe('drawings, read back by other libraries', () => {
     const drawing = layoutDrawing(layouts, SHIPPED_WOODS, rollOf(plan));
     readBack(drawing);
     const pieces = layouts.flatMap((layout) =>
-      layout.boards.flatMap(({ strips }) => strips.map(({ leaves }) => leaves[0]!.length)),
+      layout.boards.flatMap(({ strips }) => strips.map(({ leaves }) => leaves.flat().length)),
     );
     expect(drawing.lines.filter(({ layer }) => layer === 'Pieces')).toHaveLength(
       pieces.reduce((a, b) => a + b, 0),
+    );
+    // A crosscut begins and ends every part.
+    const parts = layouts.flatMap(({ boards: sawn }) => sawn.flatMap(crosscutMarks));
+    expect(drawing.lines.filter(({ layer }) => layer === 'Crosscuts')).toHaveLength(parts.length);
+    expect(drawing.texts.map(({ words }) => words).join(' ')).toMatch(
+      /board 1: .*strip \d+, leaf 2|board 1: /,
     );
   });
   test('segments for a router: every piece once, a cutter and a half between any two', () => {

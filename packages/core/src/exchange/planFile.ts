@@ -3,7 +3,7 @@ import { quantitiesOf, type Said } from '../measure/said.js';
 import type { Plan } from '../project/plan.js';
 
 /** Counted up whenever a field of the plan changes its meaning or goes; docs/plan-format.md says what is in it. */
-export const PLAN_VERSION = 2;
+export const PLAN_VERSION = 3;
 
 /** Geometry of blanks that drawings are made of; a plan of thousands of pieces would be nothing else. */
 const LEFT_OUT = new Set(['solids', 'beside', 'flat']);

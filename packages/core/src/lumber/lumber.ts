@@ -1,3 +1,4 @@
+import { remembered } from '../measure/memo.js';
 import type { Reason } from '../measure/reason.js';
 import { say, sayMm } from '../measure/said.js';
 import type { Owner, Roll } from '../ring/owner.js';
@@ -35,6 +36,8 @@ export interface Lumber {
   readonly reasons: readonly Reason[];
 }
 
+const entryOf = remembered((want: StripWant, quarter: string): StripEntry => ({ ...want, quarter }));
+
 type Mutable<T> = { -readonly [K in keyof T]: T[K] };
 
 /** Strips and blocks for pieces; `finished` is the volume left in the work by wood, mm³, `roll` names the owners. */
@@ -60,7 +63,10 @@ export function lumberFor(
   const reasons: Reason[] = [];
   const besides = besidesOf(pieces, shop);
   const strips = stripGroups(pieces, shop).flatMap((group): StripEntry[] => {
-    const want = wantOf(group, besides, shop);
+    const want = wantOf(
+      group.map((of) => besides.get(of)!),
+      shop,
+    );
     const quarter = quarterFor(want.thicknessMm);
     const wrong = [...whyNoLength(want, shop, roll), ...whyTooThick(want.thicknessMm, group[0]!.owner, roll)];
     const need = of(want.wood);
@@ -69,7 +75,7 @@ export function lumberFor(
       else if (cut.purpose !== 'other-hand' && wrong.length === 0) need.spares += cut.count;
     }
     reasons.push(...wrong);
-    return quarter && wrong.length === 0 ? [{ ...want, quarter: quarter.name }] : [];
+    return quarter && wrong.length === 0 ? [entryOf(want, quarter.name)] : [];
   });
   const panels = pieces.flatMap((each): PanelEntry[] => {
     const panel = panelFor(each, shop);

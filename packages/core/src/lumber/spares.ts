@@ -1,4 +1,5 @@
 import type { StripStock } from '../making/stock.js';
+import { remembered } from '../measure/memo.js';
 import { SAME_ANGLE } from '../measure/tolerance.js';
 import { ownerKey } from '../ring/owner.js';
 import type { Shop } from '../settings/shop.js';
@@ -6,6 +7,7 @@ import type { OwnedPieces } from './wants.js';
 
 /** Pieces that are cut besides those that a ring takes: in case, and to try the setting of the saw. */
 export interface Besides {
+  readonly of: OwnedPieces;
   readonly spares: number;
   /** Spares that were asked for by hand. */
   readonly asked: number;
@@ -25,9 +27,9 @@ export function besidesOf(
   { sparePercent, testPieces }: Pick<Shop, 'sparePercent' | 'testPieces'>,
 ): ReadonlyMap<OwnedPieces, Besides> {
   const sawn = pieces.filter(isFromStrip);
-  const besides = new Map(sawn.map((each) => [each, { spares: 0, asked: each.spares ?? 0, tests: 0 }]));
+  const [spares, tests] = [new Map<OwnedPieces, number>(), new Map<OwnedPieces, number>()];
   for (const same of groupedBy(sawn, ({ owner, wood }) => `${ownerKey(owner)} ${wood}`))
-    besides.get(commonest(same))!.spares += Math.ceil((countOf(same) * sparePercent) / 100 - 1e-9);
+    spares.set(commonest(same), Math.ceil((countOf(same) * sparePercent) / 100 - 1e-9));
   const mitred = sawn.filter(
     ({ kind: { stock } }) => stock.cutAngle > SAME_ANGLE || stock.bladeTilt > SAME_ANGLE,
   );
@@ -37,10 +39,15 @@ export function besidesOf(
   )) {
     const woods = groupedBy(same, ({ wood }) => wood);
     const [wood] = woods.sort((a, b) => countOf(b) - countOf(a));
-    besides.get(commonest(wood!))!.tests += testPieces;
+    tests.set(commonest(wood!), testPieces);
   }
-  return besides;
+  return new Map(sawn.map((of) => [of, counted(of, spares.get(of) ?? 0, tests.get(of) ?? 0)]));
 }
+
+/** The same as before as long as the numbers are. */
+const counted = remembered(
+  (of: OwnedPieces, spares: number, tests: number): Besides => ({ of, spares, asked: of.spares ?? 0, tests }),
+);
 
 /** Pieces that are sawn off strips: slices of one piece are one. */
 const cutCount = ({ count, kind: { stock } }: FromStrip): number =>

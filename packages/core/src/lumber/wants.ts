@@ -1,7 +1,7 @@
 import type { PieceKind } from '../making/contract.js';
 import { planedThickness, planingOf } from '../making/planing.js';
 import type { StripStock } from '../making/stock.js';
-import { remembered } from '../measure/memo.js';
+import { remembered, rememberedTogether } from '../measure/memo.js';
 import { mm } from '../measure/quantity.js';
 import { SAME_ANGLE, SAME_SETTING } from '../measure/tolerance.js';
 import type { Owner } from '../ring/owner.js';
@@ -58,16 +58,11 @@ export function stripGroups(pieces: readonly OwnedPieces[], shop: Shop): (readon
   return groups.map((group) => group.pieces);
 }
 
-/** What is wanted of the strips of one group, with test pieces and spares. */
-export function wantOf(
-  group: readonly OwnedPieces[],
-  besides: ReadonlyMap<OwnedPieces, Besides>,
-  shop: Shop,
-): StripWant {
-  const setting = group.map((of) => settingOf(of, shop)!).reduce(widest);
-  const cuts = group.map((of) => cutOf(of, of.kind.stock as StripStock));
-  const more = group.flatMap((of, i) => {
-    const { spares, asked, tests } = besides.get(of)!;
+/** What is wanted of the strips of one group, with test pieces and spares; the same as before as long as all of it is. */
+export const wantOf = rememberedTogether((group: readonly Besides[], shop: Shop): StripWant => {
+  const setting = group.map(({ of }) => settingOf(of, shop)!).reduce(widest);
+  const cuts = group.map(({ of }) => cutOf(of, of.kind.stock as StripStock));
+  const more = group.flatMap(({ spares, asked, tests }, i) => {
     const cut = cuts[i]!;
     return [
       moreOf(cut, 'test', tests),
@@ -77,7 +72,7 @@ export function wantOf(
   });
   const all = setting.cutting === 'two-fences' ? withOtherHand(cuts) : cuts;
   return { ...setting, cuts: [...all, ...more.filter(({ count }) => count > 0)] };
-}
+});
 
 function cutOf({ owner, kind, count, places }: OwnedPieces, stock: StripStock): Cut {
   const { slicing, inOrder, hand, boardEdgeMm, longEdgeMm } = stock;

@@ -127,7 +127,7 @@ describe('wood', () => {
   });
   // By hand: 1000 = 331.33 + 3 + 331.33 + 3 + 331.33; parts of 333 would need 1005.
   test('crosscutting a board loses a kerf between two parts', () => {
-    const shop = { ...DEFAULT_SHOP, kerfMm: mm(3) };
+    const shop = { ...DEFAULT_SHOP, kerfMm: mm(3), lengthStepMm: mm(0) };
     const whole = [{ xMm: 10, yMm: 0, lengthMm: 1000, widthMm: 100 }];
     const three = (leastMm: number) => crosscuts(whole, [], leastMm, shop).find((way) => way.length === 3);
     expect(three(331)!.map(({ xMm, lengthMm }) => [xMm, lengthMm])).toEqual(

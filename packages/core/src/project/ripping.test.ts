@@ -28,7 +28,7 @@ const stripsOf = ({ rings }: Prepared) =>
     });
   });
 const widths = (prepared: Prepared): number[] =>
-  [...new Set(stripsOf(prepared).flatMap((own) => own.map(({ widthMm }) => widthMm.toFixed(3))))].map(Number);
+  [...new Set(stripsOf(prepared).flatMap((own) => own.map(({ widthMm }) => widthMm.toFixed(2))))].map(Number);
 
 describe('strips ripped together', () => {
   test('far fewer fences, every strip on a step, and each within 3 mm of what its ring has to have', () => {

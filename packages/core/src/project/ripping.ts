@@ -65,22 +65,41 @@ const widthOf = remembered(({ ring, size }: SizedRing): number | null =>
 
 const mayGrow = ({ ring }: SizedRing): boolean => !ring.fixed && ring.measured?.diameterMm === undefined;
 
-/** Halvings of the range in which a hole is looked for. */
-const HALVINGS = 60;
+/** Steps in which a hole is looked for at most; of a flat ring, whose strip grows evenly, it takes one. */
+const STEPS = 60;
+/** Widths nearer than this are the one that is looked for (mm). */
+const SAME_WIDTH = 1e-9;
 
 /** The ring with the hole that its strips have at a width; null where too little of a hole would be left. */
 const widened = remembered((sized: SizedRing, widthMm: number): SizedRing | null => {
   const { ring, size } = sized;
-  if (widthMm - (widthOf(sized) ?? 0) < SAME_LENGTH) return sized;
-  const widthAt = (inner: number) => stripWidth(ring.making, { ...size, innerRadiusMm: mm(inner) });
+  const now = widthOf(sized) ?? 0;
+  if (widthMm - now < SAME_LENGTH) return sized;
+  const over = (inner: number): number | null => {
+    const wide = stripWidth(ring.making, { ...size, innerRadiusMm: mm(inner) });
+    return wide === null ? null : wide - widthMm;
+  };
+  // Regula falsi between a hole that is too small and one that is too large; the end that stays weighs half (Illinois).
   let [low, high] = [LEAST_HOLE * size.innerRadiusMm, size.innerRadiusMm as number];
-  const most = widthAt(low);
-  if (most === null || most < widthMm) return null;
-  for (let i = 0; i < HALVINGS; i++) {
-    const middle = (low + high) / 2;
-    const here = widthAt(middle);
-    if (here === null || here < widthMm) high = middle;
-    else low = middle;
+  let [atLow, atHigh] = [over(low), now - widthMm];
+  if (atLow === null || atLow < 0) return null;
+  for (let i = 0, last = 0; i < STEPS; i++) {
+    const inner: number = (low * atHigh - high * atLow) / (atHigh - atLow);
+    const here = over(inner);
+    if (here === null) return null;
+    if (here >= 0) {
+      [low, atLow] = [inner, here];
+      if (last > 0) atHigh /= 2;
+      last = 1;
+    } else {
+      [high, atHigh] = [inner, here];
+      if (last < 0) atLow /= 2;
+      last = -1;
+    }
+    if (Math.abs(here) <= SAME_WIDTH) {
+      low = inner;
+      break;
+    }
   }
   return { ...sized, size: { ...size, innerRadiusMm: mm(low) } };
 });

@@ -42,5 +42,5 @@ test('layers have names that every reader takes; the plan carries its format and
   expect(layerName('Hard maple 19.05 mm')).toBe('HARD-MAPLE-19-05-MM');
   expect(layerName('—')).toBe('LAYER');
   const { format, version, rings } = JSON.parse(planFile(planned(demoProjects()[0]!)));
-  expect([format, version, rings.length]).toEqual(['fellside-plan', 2, 15]);
+  expect([format, version, rings.length]).toEqual(['fellside-plan', 3, 15]);
 });

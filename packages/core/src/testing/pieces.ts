@@ -5,12 +5,13 @@ import { plain } from '../measure/said.js';
 import { type Command, run } from '../project/commands/command.js';
 import { type Plan, plan } from '../project/plan.js';
 import { prepare } from '../project/prepare.js';
+import { rippingOf } from '../project/ripping.js';
 import type { Project } from '../project/schema.js';
 import { type Owner, type Roll, rollOf } from '../ring/owner.js';
 import { DEFAULT_SHOP, type Shop } from '../settings/shop.js';
 
 export const change = (project: Project, command: Command) => {
-  const done = run(project, command);
+  const done = run(project, command, rippingOf(DEFAULT_SHOP));
   if (!done.ok) throw new Error(plain(done.reasons[0]!.message));
   return done.value;
 };

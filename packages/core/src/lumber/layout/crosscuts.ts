@@ -54,7 +54,7 @@ export function crosscuts(
     if (ways.length < MOST_WAYS) ways.push(way);
   };
   for (let count = 2; count <= MOST_PARTS; count++) {
-    const way = sections.flatMap((section) => equalParts(section, count, leastMm, kerfMm));
+    const way = sections.flatMap((section) => equalParts(section, count, leastMm, { kerfMm, lengthStepMm }));
     if (way.length > ways.at(-1)!.length) add(way);
   }
   const longest = sections.reduce((a, b) => (b.lengthMm > a.lengthMm ? b : a), sections[0]!);
@@ -63,7 +63,7 @@ export function crosscuts(
     const parts = partsOf(longest, firsts, kerfMm);
     if (parts) add([...parts, ...others]);
   };
-  const onSteps = () => ways.map((parts) => parts.map((part) => onStep(part, lengthStepMm)));
+  const onSteps = () => ways.map((parts) => parts.flatMap((part) => onStep(part, lengthStepMm)));
   if (!longest) return onSteps();
   const firsts = useful.filter((length) => length + kerfMm < longest.lengthMm).slice(0, FIRST_PARTS);
   for (const first of firsts) cutInto([first]);
@@ -74,23 +74,25 @@ export function crosscuts(
   return onSteps();
 }
 
-/** A part cut off at the last full step of lengths within it; nobody measures the rest. */
-function onStep(part: Section, stepMm: number): Section {
+/** A part cut off at the last full step of lengths within it; nobody measures the rest, and one that is no step long is none. */
+function onStep(part: Section, stepMm: number): Section[] {
   const stepped = Math.floor(part.lengthMm / stepMm + 1e-6) * stepMm;
-  return Number.isFinite(stepped) && stepped > 0
-    ? { ...part, lengthMm: Math.min(part.lengthMm, stepped) }
-    : part;
+  if (!Number.isFinite(stepped)) return [part];
+  return stepped > 0 ? [{ ...part, lengthMm: Math.min(part.lengthMm, stepped) }] : [];
 }
 
-/** A section in equal parts, no shorter than `leastMm`; fewer where it is too short for so many. */
-function equalParts(section: Section, count: number, leastMm: number, kerfMm: number): Section[] {
+/** A section in equal parts on a step, no shorter than `leastMm`; fewer where it is too short for so many. */
+function equalParts(
+  section: Section,
+  count: number,
+  leastMm: number,
+  { kerfMm, lengthStepMm }: Pick<Shop, 'kerfMm' | 'lengthStepMm'>,
+): Section[] {
   const fits = Math.max(1, Math.min(count, Math.floor((section.lengthMm + kerfMm) / (leastMm + kerfMm))));
-  const each = (section.lengthMm - (fits - 1) * kerfMm) / fits;
-  return Array.from({ length: fits }, (_, i) => ({
-    ...section,
-    xMm: section.xMm + i * (each + kerfMm),
-    lengthMm: each,
-  }));
+  const each = { ...section, lengthMm: (section.lengthMm - (fits - 1) * kerfMm) / fits };
+  return onStep(each, lengthStepMm).flatMap((part) =>
+    Array.from({ length: fits }, (_, i) => ({ ...part, xMm: section.xMm + i * (part.lengthMm + kerfMm) })),
+  );
 }
 
 /** A section with parts of given lengths cut off one after the other, and the rest; null where it is too short. */
