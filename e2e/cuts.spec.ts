@@ -34,7 +34,7 @@ test('boards are entered, pieces laid out, what is short is seen and bought, and
   test.setTimeout(240_000);
   await open(page, fellside, 'Best Fleece Bowl', 'Cuts');
   await solved(page);
-  const short = page.getByRole('region', { name: 'To buy' });
+  const short = page.getByRole('region', { name: 'To buy', exact: true });
   await expect(short).toContainText('American sycamore');
   await toBoards(page);
   await page.getByLabel('Buy what is short').uncheck();

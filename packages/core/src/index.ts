@@ -252,7 +252,7 @@ export { type Cuts, type HalfSpace, MOST_SLANTS, type Slant, sidesOf } from './r
 export type { Thickness } from './ring/slicing.js';
 export type { Point3, Solid } from './ring/space.js';
 export { CAUTION_NOTE, CAUTIONS, type CautionId } from './settings/cautions.js';
-export { DEFAULT_SHOP, type Shop, shopSchema } from './settings/shop.js';
+export { DEFAULT_SHOP, type Shop, shopSchema, withUnits } from './settings/shop.js';
 export { shopUpToDate } from './settings/shopUpToDate.js';
 export { clipped, type Triangle } from './surface/clip.js';
 export { insideLine, outsideLine, type SectionPoint, woodOutline } from './surface/drawing.js';

@@ -1,4 +1,4 @@
-import { edit, UNIT_SYSTEMS, type UnitSystem } from '@fellside/core';
+import { edit, UNIT_SYSTEMS, type UnitSystem, withUnits } from '@fellside/core';
 import { History, Redo2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -23,7 +23,7 @@ export function TopBar() {
   const id = useApp((state) => state.piece.id);
   useShortcuts();
   return (
-    <header className="flex h-12 shrink-0 items-center gap-3 bg-bar px-4 text-on-bar">
+    <header className="flex h-12 shrink-0 items-center gap-3 bg-bar px-4 text-on-bar max-sm:gap-1.5 max-sm:px-2">
       <Link to="/" className="text-lg font-bold tracking-tight">
         Fellside
       </Link>
@@ -63,14 +63,16 @@ export function TopBar() {
             to={`/piece/${id}/versions`}
             aria-label="Earlier versions"
             title="Earlier versions"
-            className="inline-flex h-8 items-center rounded border border-[#5b6a6c] px-2 hover:border-on-bar"
+            className="inline-flex h-8 items-center rounded border border-[#5b6a6c] px-2 hover:border-on-bar max-sm:hidden"
           >
             <History aria-hidden size={16} />
           </Link>
         </>
       )}
       <UnitsButton />
-      <ThemeButton />
+      <span className="max-sm:hidden">
+        <ThemeButton />
+      </span>
     </header>
   );
 }
@@ -83,7 +85,8 @@ function UnitsButton() {
   return (
     <Button
       kind="bar"
-      onClick={() => setShop({ ...shop, units: next })}
+      onClick={() => setShop(withUnits(shop, next))}
+      className="max-sm:px-1.5!"
       title={`Change to ${UNIT_NAMES[next]}`}
     >
       {UNIT_NAMES[shop.units]}
@@ -102,7 +105,7 @@ function PieceName() {
   return (
     <input
       aria-label="Name of the piece"
-      className="field-sizing-content h-8 min-w-20 max-w-80 rounded border border-transparent bg-transparent px-1 text-on-bar hover:border-[#5b6a6c]"
+      className="field-sizing-content h-8 min-w-16 max-w-80 rounded border border-transparent bg-transparent px-1 text-on-bar hover:border-[#5b6a6c]"
       value={typed ?? name}
       onChange={(event) => setTyped(event.target.value)}
       onBlur={settle}

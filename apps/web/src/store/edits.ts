@@ -5,13 +5,12 @@ import {
   recorded,
   redone,
   refuse,
-  rippingOf,
   run,
   type Said,
   undone,
 } from '@fellside/core';
 import { piece } from './pieceSlice.js';
-import { shopOf } from './selectors.js';
+import { rippedOf } from './selectors.js';
 import type { Dispatch, State } from './store.js';
 
 /** Carries out a command on the open piece; refused ones change nothing and are told. */
@@ -20,7 +19,7 @@ export const editPiece =
   (dispatch: Dispatch, getState: () => State): Result<null> => {
     const { edited } = getState().piece;
     if (!edited) return refuse('web:closed', '', 'No piece is open.');
-    const change = run(edited.project, command, rippingOf(shopOf(getState())));
+    const change = run(edited.project, command, rippedOf(getState()));
     if (!change.ok) {
       dispatch(piece.refused(change.reasons));
       return change;
@@ -38,7 +37,7 @@ export const editPiece =
 export const previewPiece = (command: Command) => (dispatch: Dispatch, getState: () => State) => {
   const { edited } = getState().piece;
   if (!edited) return;
-  const change = run(edited.project, command, rippingOf(shopOf(getState())));
+  const change = run(edited.project, command, rippedOf(getState()));
   dispatch(change.ok ? piece.previewed(change.value) : piece.heldBack(change.reasons));
 };
 

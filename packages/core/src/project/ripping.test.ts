@@ -4,7 +4,7 @@ import { demoProjects } from '../demo/index.js';
 import { mitred } from '../making/stock.js';
 import { mm } from '../measure/quantity.js';
 import { nextStep } from '../measure/step.js';
-import { DEFAULT_SHOP } from '../settings/shop.js';
+import { DEFAULT_SHOP, withUnits } from '../settings/shop.js';
 import { after } from '../testing/pieces.js';
 import { anyProject } from '../testing/random.js';
 import * as edit from './commands/edits.js';
@@ -111,4 +111,15 @@ test('the next step at or above a length; none where there is no step', () => {
     7.3,
     expect.closeTo(7.3, 6),
   ]);
+});
+
+test('a shop that turns to millimetres measures in steps of them, unless its steps are its own', () => {
+  const metric = withUnits(DEFAULT_SHOP, 'mm');
+  expect(metric).toMatchObject({ units: 'mm', ripStepMm: 0.5, lengthStepMm: 5, stopTogetherMm: 0.4 });
+  expect(withUnits(metric, 'inch-fraction')).toEqual(DEFAULT_SHOP);
+  expect(withUnits({ ...DEFAULT_SHOP, ripStepMm: mm(0) }, 'mm')).toMatchObject({
+    ripStepMm: 0,
+    lengthStepMm: 5,
+  });
+  expect(withUnits(DEFAULT_SHOP, 'inch-decimal')).toEqual({ ...DEFAULT_SHOP, units: 'inch-decimal' });
 });

@@ -15,13 +15,14 @@ export interface Ripping {
 /** Every strip exactly as wide as its ring has to be. */
 export const AS_DRAWN: Ripping = { shareMm: 0, stepMm: 0 };
 
-/** What a shop does; the same as long as its figures are. */
-export const rippingOf = remembered(
-  ({ shareWidthMm, ripStepMm }: Pick<Shop, 'shareWidthMm' | 'ripStepMm'>): Ripping => ({
-    shareMm: shareWidthMm,
-    stepMm: ripStepMm,
-  }),
-);
+/** What a shop does. */
+export const rippingOf = ({
+  shareWidthMm,
+  ripStepMm,
+}: Pick<Shop, 'shareWidthMm' | 'ripStepMm'>): Ripping => ({
+  shareMm: shareWidthMm,
+  stepMm: ripStepMm,
+});
 
 /** A wider strip may leave no less than this share of a hole: a short edge never comes to nothing. */
 const LEAST_HOLE = 0.5;

@@ -132,3 +132,20 @@ export const DEFAULT_SHOP: Shop = {
     { heightMm: mm(12.7), rings: 6 },
   ],
 };
+
+/** What widths and thicknesses, rough lengths and stops are usually measured to, common practice: 1/32, 1/8 and 1/64 in, or 0.5, 5 and 0.4 mm. */
+const USUAL_STEPS = {
+  inches: { ripStepMm: mm(25.4 / 32), lengthStepMm: mm(25.4 / 8), stopTogetherMm: mm(25.4 / 64) },
+  mm: { ripStepMm: mm(0.5), lengthStepMm: mm(5), stopTogetherMm: mm(0.4) },
+} as const;
+
+const stepsOf = (units: Shop['units']) => USUAL_STEPS[units === 'mm' ? 'mm' : 'inches'];
+
+/** A shop that shows lengths another way; steps that were the usual ones become those of the other units. */
+export function withUnits(shop: Shop, units: Shop['units']): Shop {
+  const [were, are] = [stepsOf(shop.units), stepsOf(units)];
+  const changed = { ...shop, units };
+  for (const key of Object.keys(were) as (keyof typeof were)[])
+    if (Math.abs(shop[key] - were[key]) < 1e-6) changed[key] = are[key];
+  return changed;
+}
