@@ -44,7 +44,7 @@ test('a piece goes out as JSON and comes in again; a file that does not fit is r
 
 test('the cut list goes out as CSV with a row for every ring and wood', async ({ page, fellside }) => {
   await open(page, fellside, 'Fell Race Cup', 'Cuts');
-  await page.getByRole('link', { name: 'Papers and files' }).click();
+  await page.getByRole('link', { name: 'Papers', exact: true }).click();
   const { name, text } = await downloaded(page, () =>
     page.getByRole('button', { name: 'Cut list, CSV' }).click(),
   );

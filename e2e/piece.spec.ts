@@ -25,7 +25,7 @@ test('a piece from nothing: twelve segments, the long edge and the board feet re
   await expect(row).toContainText('12');
   await expect(row).toContainText('15°');
   await expect(row).toContainText('2 9/64"');
-  const feet = page.locator('[data-wood="sugar-maple"][data-row="bought"]');
+  const feet = page.locator('[data-wood="sugar-maple"][data-row="boards"]');
   await expect(feet).toHaveText(/[1-9]/);
   const before = await feet.innerText();
   expect(Number.parseFloat(before)).toBeGreaterThan(0.5);

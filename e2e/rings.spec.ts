@@ -78,7 +78,7 @@ test('the ring’s plan: opened with Enter, dimensions on the drawing, measured 
   const plan = page.getByRole('dialog', { name: 'Ring 9 from above' });
   await expect(page).toHaveURL(/\/rings\/r9\/plan$/);
   const drawing = plan.getByRole('img', { name: /Ring 9 from above/ });
-  for (const figure of ['53/64"', '39/64"', '55/64"', '15°', 'corner 3 3/16"'])
+  for (const figure of ['53/64"', '19/32"', '7/8"', '15°', 'corner 3 3/16"'])
     await expect(drawing.getByText(figure).first()).toBeVisible();
   await plan.getByLabel('Measured thickness').fill('1/2');
   await plan.getByLabel('Measured thickness').press('Enter');

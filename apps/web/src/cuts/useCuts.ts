@@ -17,8 +17,8 @@ import type { State } from '../store/store.js';
 import { useApp } from '../store/store.js';
 import { type Running, runner } from './runner.js';
 
-/** What is laid out is asked for so long after the last change: nobody waits for it while something is dragged (ms). */
-const REST = 250;
+/** What is laid out is asked for so long after the last change, sooner where it is looked at: nobody waits for it while something is dragged (ms). */
+const REST = { inCuts: 250, elsewhere: 700 } as const;
 
 const NOT_YET: Running = {
   piece: null,
@@ -64,7 +64,7 @@ export function useLayout(): Running {
       ask();
       return undefined;
     }
-    const later = setTimeout(ask, REST);
+    const later = setTimeout(ask, solve ? REST.inCuts : REST.elsewhere);
     return () => clearTimeout(later);
   }, [piece, lumber, one, boards, shop, goal, buying, owned, solve, gesture]);
   return running.piece === piece ? running : NOT_YET;

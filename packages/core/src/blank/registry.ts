@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { OwnedPieces } from '../lumber/wants.js';
+import type { OwnedPieces } from '../lumber/owned.js';
 import { mm } from '../measure/quantity.js';
 import type { Result } from '../measure/reason.js';
 import { blankOwner } from '../ring/owner.js';

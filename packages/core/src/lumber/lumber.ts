@@ -4,11 +4,12 @@ import { say, sayMm } from '../measure/said.js';
 import type { Owner, Roll } from '../ring/owner.js';
 import type { Shop } from '../settings/shop.js';
 import { kerfAlong, meanLength, pieceAlong, type StripSetting } from './cutting.js';
+import type { OwnedPieces } from './owned.js';
 import { type Panel, panelFor } from './panel.js';
 import { QUARTERS, quarterFor } from './quarters.js';
 import { besidesOf } from './spares.js';
 import type { Cut, StripWant } from './strips.js';
-import { type OwnedPieces, stripGroups, wantOf } from './wants.js';
+import { stripGroups, wantOf } from './wants.js';
 
 /** What is needed of one wood; volumes in mm³. What it takes of boards only a layout says. */
 export interface WoodNeed {

@@ -6,7 +6,7 @@ import type { Said } from '../measure/said.js';
 import { nextStep } from '../measure/step.js';
 import type { Owner } from '../ring/owner.js';
 import type { Shop } from '../settings/shop.js';
-import type { OwnedPieces } from './wants.js';
+import type { OwnedPieces } from './owned.js';
 
 /** Blocks of board that discs, plugs or staves are sawn from. */
 export interface Panel {

@@ -4,9 +4,9 @@ import type { Mm, Rad } from '../measure/quantity.js';
 import { type Said, say, sayMm, sayRad } from '../measure/said.js';
 import type { Owner } from '../ring/owner.js';
 import type { Shop } from '../settings/shop.js';
+import type { OwnedPieces } from './owned.js';
 import { panelFor } from './panel.js';
 import { CUTTING_SAID } from './strips.js';
-import type { OwnedPieces } from './wants.js';
 
 /** Pieces of one kind and wood of one owner. Screen, paper and tables show these rows and add nothing. */
 export interface PieceRow {

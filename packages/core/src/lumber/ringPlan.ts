@@ -10,7 +10,7 @@ import type { RingNeed } from '../ring/need.js';
 import type { Band } from '../ring/overlap.js';
 import type { Reach } from '../ring/reach.js';
 import type { Course } from '../ring/stack.js';
-import type { OwnedPieces } from './wants.js';
+import type { OwnedPieces } from './owned.js';
 
 /** The figures of one ring. */
 export interface RingPlan {

@@ -3,7 +3,7 @@ import { remembered } from '../measure/memo.js';
 import { SAME_ANGLE } from '../measure/tolerance.js';
 import { ownerKey } from '../ring/owner.js';
 import type { Shop } from '../settings/shop.js';
-import type { OwnedPieces } from './wants.js';
+import type { OwnedPieces } from './owned.js';
 
 /** Pieces that are cut besides those that a ring takes: in case, and to try the setting of the saw. */
 export interface Besides {

@@ -1,6 +1,6 @@
 import { radiusAt } from '../form/curve.js';
 import type { Vessel } from '../form/vessel.js';
-import type { OwnedPieces } from '../lumber/wants.js';
+import type { OwnedPieces } from '../lumber/owned.js';
 import type { LaidPiece, Made } from '../making/contract.js';
 import type { Step } from '../making/step.js';
 import { type Mm, mm } from '../measure/quantity.js';

@@ -1,6 +1,6 @@
 import type { MadeBlank } from '../blank/contract.js';
 import { BLANKS, blankPieces, makeBlank } from '../blank/registry.js';
-import type { OwnedPieces } from '../lumber/wants.js';
+import type { OwnedPieces } from '../lumber/owned.js';
 import type { Step } from '../making/step.js';
 import type { Result } from '../measure/reason.js';
 import type { Project } from './schema.js';

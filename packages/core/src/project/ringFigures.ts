@@ -1,5 +1,5 @@
+import type { OwnedPieces } from '../lumber/owned.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
-import type { OwnedPieces } from '../lumber/wants.js';
 import type { Made, PieceKind } from '../making/contract.js';
 import { volumeOfAll } from '../making/layOut.js';
 import { planingOf } from '../making/planing.js';

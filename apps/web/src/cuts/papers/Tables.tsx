@@ -29,11 +29,12 @@ export function Tables() {
   const { units } = shop;
   const { layouts, accounts, lumber, state, stale } = cuts;
   const laid = state !== null && !stale;
-  const tables: readonly (readonly [name: string, csv: () => string])[] = [
-    ['Cut list', () => cutListCsv(plan.value, woods, shop)],
-    ['Rings', () => ringsCsv(plan.value, woods, units)],
+  /** What is said of the layout waits for it; the rest is there at once. */
+  const tables: readonly (readonly [name: string, csv: () => string, ofPlan?: true])[] = [
+    ['Cut list', () => cutListCsv(plan.value, woods, shop), true],
+    ['Rings', () => ringsCsv(plan.value, woods, units), true],
     ['Rip list', () => ripsCsv(layouts, woods, units, rollOf(project))],
-    ['Settings of the saw', () => setupsCsv({ ...plan.value, lumber }, woods, units)],
+    ['Settings of the saw', () => setupsCsv({ ...plan.value, lumber }, woods, units), true],
     ['Boards as sawn', () => layoutCsv(layouts, woods, units, rollOf(project))],
     ['To buy', () => buyingCsv(buyingOf(layouts, lumber, shop), woods, units)],
     ['Where the wood goes', () => accountCsv(accounts, woods, units)],
@@ -46,11 +47,11 @@ export function Tables() {
         CSV for a spreadsheet, in the units of your shop; the whole plan as JSON.
       </p>
       <ul className="flex flex-col gap-1.5">
-        {tables.map(([title, csv]) => (
+        {tables.map(([title, csv, ofPlan]) => (
           <li key={title}>
             <Button
               className="w-full justify-start!"
-              disabled={!laid}
+              disabled={!laid && !ofPlan}
               onClick={() => saveFile(`${name} ${title.toLowerCase()}.csv`, 'text/csv', csv())}
             >
               <Download aria-hidden size={14} /> {title}, CSV

@@ -114,9 +114,9 @@ export function greedy(problem: Problem, { weigh, first }: Way = {}): Answer {
   const boards: Sawn[] = [];
   for (;;) {
     if (wanted.flat().every((count) => count <= 0)) break;
-    const all = candidates(problem, wanted, weigh).filter(({ board }) => left[groupOf[board.stock]!]! > 0);
-    const given = boards.length === 0 ? all.filter(({ board }) => board.stock === first) : [];
-    const next = given.length > 0 ? given : all;
+    const there = problem.stocks.flatMap((_, stock) => (left[groupOf[stock]!]! > 0 ? [stock] : []));
+    const given = boards.length === 0 && first !== undefined ? [first] : there;
+    const next = candidates(problem, given, wanted, weigh);
     if (next.length === 0) break;
     // The last board is the cheapest that finishes it.
     const last = next.filter(({ done }) => done).sort((a, b) => a.cost - b.cost)[0];
@@ -134,9 +134,15 @@ export function greedy(problem: Problem, { weigh, first }: Way = {}): Answer {
   });
 }
 
-/** A board of every stock sawn for what is wanted: what is wanted after it, and how much of it there is for the cost. */
-function candidates(problem: Problem, wanted: readonly number[][], weigh?: Way['weigh']) {
-  return problem.stocks.flatMap(({ cost }, stock) => {
+/** A board of each of some stocks sawn for what is wanted: what is wanted after it, and how much of it there is for the cost. */
+function candidates(
+  problem: Problem,
+  stocks: readonly number[],
+  wanted: readonly number[][],
+  weigh?: Way['weigh'],
+) {
+  return stocks.flatMap((stock) => {
+    const { cost } = problem.stocks[stock]!;
     const rest = wanted.map((counts) => counts.slice());
     const board = sawBoard(problem, stock, rest, weigh);
     if (board.rips.length === 0) return [];
@@ -202,7 +208,8 @@ const FIRSTS = 10;
  */
 export function atOnce(problem: Problem): Answer {
   const groupOf = groupOfStocks(problem);
-  const all = candidates(problem, wantedOf(problem)).sort((a, b) => b.rate - a.rate);
+  const every = problem.stocks.map((_, stock) => stock);
+  const all = candidates(problem, every, wantedOf(problem)).sort((a, b) => b.rate - a.rate);
   const alone = all.filter(({ done }) => done).sort((a, b) => a.cost - b.cost)[0];
   const each = Math.ceil(FIRSTS / Math.max(1, new Set(all.map(({ board }) => groupOf[board.stock])).size));
   const firsts = all.filter(
