@@ -96,12 +96,15 @@ export function createRunner(start: () => Worker | null) {
   };
 }
 
-/** Whether a question is answered by what was asked before: the very same, and solved where it has to be. */
-const sameAsk = (before: LayoutAsk, next: LayoutAsk): boolean =>
-  (before.solve || !next.solve) &&
+/** Whether two questions are of the same pieces, boards and shop, whether they are to be solved or not. */
+export const sameQuestion = (before: LayoutAsk, next: LayoutAsk): boolean =>
   (Object.keys(next) as (keyof LayoutAsk)[]).every(
     (key) => key === 'solve' || before[key] === next[key] || dequal(before[key], next[key]),
   );
+
+/** Whether a question is answered by what was asked before: the very same, and solved where it has to be. */
+const sameAsk = (before: LayoutAsk, next: LayoutAsk): boolean =>
+  (before.solve || !next.solve) && sameQuestion(before, next);
 
 export const runner = createRunner(() =>
   typeof Worker === 'undefined'

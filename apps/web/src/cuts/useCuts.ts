@@ -1,5 +1,6 @@
 import {
   accountsOf,
+  type Board,
   type Lumber,
   lumberTimes,
   type Plan,
@@ -15,10 +16,13 @@ import { api } from '../store/api.js';
 import { ownedOf, planOf, shopOf } from '../store/selectors.js';
 import type { State } from '../store/store.js';
 import { useApp } from '../store/store.js';
-import { type Running, runner } from './runner.js';
+import type { LayoutAsk } from '../workers/layout.js';
+import { type Running, runner, sameQuestion } from './runner.js';
 
 /** What is laid out is asked for so long after the last change, sooner where it is looked at: nobody waits for it while something is dragged (ms). */
 const REST = { inCuts: 250, elsewhere: 700 } as const;
+
+const NO_BOARDS: readonly Board[] = [];
 
 const NOT_YET: Running = {
   piece: null,
@@ -56,18 +60,30 @@ export function useLayout(): Running {
   const piece = useApp((state) => state.piece.id);
   const gesture = useApp((state) => state.piece.preview !== null);
   const solve = useLocation().pathname.includes('/cuts');
+  const ask = useMemo(
+    (): LayoutAsk | null =>
+      lumber && one
+        ? { piece, lumber, one, boards: boards ?? NO_BOARDS, shop, goal, buying, owned, solve }
+        : null,
+    [piece, lumber, one, boards, shop, goal, buying, owned, solve],
+  );
   useEffect(() => {
-    if (!lumber || !one || gesture) return undefined;
-    const ask = () =>
-      runner.ask({ piece, lumber, one, boards: boards ?? [], shop, goal, buying, owned, solve });
-    if (typeof Worker === 'undefined' || runner.get().piece !== piece) {
-      ask();
+    if (!ask || gesture) return undefined;
+    const now = () => runner.ask(ask);
+    if (typeof Worker === 'undefined' || runner.get().piece !== ask.piece) {
+      now();
       return undefined;
     }
-    const later = setTimeout(ask, solve ? REST.inCuts : REST.elsewhere);
+    const later = setTimeout(now, ask.solve ? REST.inCuts : REST.elsewhere);
     return () => clearTimeout(later);
-  }, [piece, lumber, one, boards, shop, goal, buying, owned, solve, gesture]);
-  return running.piece === piece ? running : NOT_YET;
+  }, [ask, gesture]);
+  // What was asked last is stale at once when anything has changed since, and not only when it is asked again.
+  const { asked } = running;
+  const fresh = useMemo(() => ask !== null && asked !== null && sameQuestion(asked, ask), [ask, asked]);
+  return useMemo(
+    () => (running.piece !== piece ? NOT_YET : fresh ? running : { ...running, stale: true }),
+    [running, piece, fresh],
+  );
 }
 
 export interface Cuts extends Running {
