@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
+import { planedThickness } from '../making/planing.js';
 import { mitred } from '../making/stock.js';
 import { mm } from '../measure/quantity.js';
 import { nextStep } from '../measure/step.js';
@@ -122,4 +123,10 @@ test('a shop that turns to millimetres measures in steps of them, unless its ste
     lengthStepMm: 5,
   });
   expect(withUnits(DEFAULT_SHOP, 'inch-decimal')).toEqual({ ...DEFAULT_SHOP, units: 'inch-decimal' });
+});
+
+test('what is sanded is planed to the next step; what is not stays as thick as it has to be', () => {
+  expect(planedThickness(7.3, { sandedMm: 1.5, stepMm: 0.5 })).toBeCloseTo(9, 9);
+  expect(planedThickness(7.3, { sandedMm: 0, stepMm: 0.5 })).toBe(7.3);
+  expect(planedThickness(7.3, { sandedMm: 1.5, stepMm: 0 })).toBeCloseTo(8.8, 9);
 });
