@@ -31,7 +31,6 @@ const views = {
   form: `${piece('Honey Class Jar')}/form`,
   rings: `${piece('Fell Race Cup')}/rings/r9`,
   'ring-plan': `${piece('Fell Race Cup')}/rings/r9/plan`,
-  'plan-tilted': `${piece('Shepherd’s Lantern')}/rings/r6/plan`,
   'plan-open': `${piece('Shepherd’s Lantern')}/rings/r11/plan`,
   pattern: `${piece('Fell Race Cup')}/pattern`,
   turntable: `${piece('Shepherd’s Lantern')}/pattern/turntable`,

@@ -21,7 +21,7 @@ export function WoodView() {
   if (!cuts) return null;
   const { plan, lumber, layouts, accounts, roll, state, running, stale } = cuts;
   return (
-    <div className="grid min-h-0 flex-1 auto-rows-max gap-2 overflow-auto p-2 lg:auto-rows-[minmax(0,1fr)] lg:grid-cols-[minmax(0,10fr)_minmax(0,9fr)_220px]">
+    <div className="grid min-h-0 flex-1 auto-rows-max gap-2 overflow-auto p-2 lg:auto-rows-[minmax(0,1fr)] lg:grid-cols-[minmax(0,23fr)_minmax(0,19fr)_210px]">
       <Pane name="Pieces">
         <h2 className="mb-1 font-semibold">What is needed, ring by ring</h2>
         <SawingBar />
