@@ -90,14 +90,19 @@ test('boards are entered, pieces laid out, what is short is seen and bought, and
   await page.getByRole('button', { name: 'Boards as sawn', exact: true }).click();
   expect(readFileSync((await (await drawing).path())!, 'utf8')).toContain('PIECES');
   // When it is sawn the boards are gone and offcuts are there.
+  const sawn = async () => {
+    const button = page.getByRole('button', { name: 'These boards are sawn' });
+    await expect(button).toBeEnabled({ timeout: 90_000 });
+    await button.click();
+  };
   await turnTo(page, 'Wood');
   await solved(page);
-  await page.getByRole('button', { name: 'These boards are sawn' }).click();
+  await sawn();
   await expect(page.getByText(/boards are taken out, \d+ offcuts put in/)).toBeVisible();
   await page.getByRole('button', { name: 'Put the boards back' }).click();
   await expect(page.getByText('The boards are back, the offcuts gone.')).toBeVisible();
   await solved(page);
-  await page.getByRole('button', { name: 'These boards are sawn' }).click();
+  await sawn();
   await expect(page.getByText(/boards are taken out, \d+ offcuts put in/)).toBeVisible();
   await toBoards(page);
   await page.getByRole('link', { name: 'Boards on hand' }).click();

@@ -53,6 +53,7 @@ export {
   replaceBoardsSchema,
   surfacedThickness,
 } from './lumber/board.js';
+export { fencesFor } from './lumber/fences.js';
 export { accountOf, accountsOf, roughOf, type WoodAccount } from './lumber/layout/account.js';
 export { areasOf, type BoardAreas } from './lumber/layout/areas.js';
 export { laidAtOnce } from './lumber/layout/atOnce.js';

@@ -2,6 +2,7 @@ import { edit, formatLength, type Owner, plain, rollOf, sentenceIn } from '@fell
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
+import type { Running } from '../cuts/runner.js';
 import { useCuts } from '../cuts/useCuts.js';
 import { editPiece } from '../store/edits.js';
 import { ringAddress } from '../store/selection.js';
@@ -29,6 +30,8 @@ export function FootBar() {
   return (
     <section
       aria-label="Totals"
+      // It scrolls sideways where there are many woods: by keyboard as well.
+      tabIndex={0}
       className="flex min-h-16 shrink-0 items-stretch overflow-x-auto border-t border-line bg-pane py-2 pl-2"
     >
       <Figure
@@ -55,10 +58,24 @@ export function FootBar() {
           />
         );
       })}
+      {ready && cuts.accounts.length > 0 && (
+        <Figure
+          label="Laid out on"
+          value={counted(
+            cuts.accounts.reduce((sum, { boards }) => sum + boards, 0),
+            'board',
+          )}
+          rest={`· ${howFar(cuts)}`}
+        />
+      )}
       <Checks />
     </section>
   );
 }
+
+/** Which layout the figures are of: the one at once, or one that was looked for. */
+const howFar = ({ state, running }: Running): string =>
+  state!.woods.every(({ stage }) => stage === 'done') ? 'solved' : running ? 'being solved' : 'at once';
 
 /** What a wood takes of boards, as the yard charges them: of those on hand and of those that are bought. */
 const feetSaid = (onHand: number, bought: number): string =>

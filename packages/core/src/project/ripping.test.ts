@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
+import { fencesFor } from '../lumber/fences.js';
 import { planedThickness } from '../making/planing.js';
 import { mitred } from '../making/stock.js';
 import { mm } from '../measure/quantity.js';
@@ -9,6 +10,7 @@ import { DEFAULT_SHOP, withUnits } from '../settings/shop.js';
 import { after } from '../testing/pieces.js';
 import { anyProject } from '../testing/random.js';
 import * as edit from './commands/edits.js';
+import { plan } from './plan.js';
 import { type Prepared, prepare } from './prepare.js';
 import { AS_DRAWN, rippingOf } from './ripping.js';
 import type { Project } from './schema.js';
@@ -129,4 +131,19 @@ test('what is sanded is planed to the next step; what is not stays as thick as i
   expect(planedThickness(7.3, { sandedMm: 1.5, stepMm: 0.5 })).toBeCloseTo(9, 9);
   expect(planedThickness(7.3, { sandedMm: 0, stepMm: 0.5 })).toBe(7.3);
   expect(planedThickness(7.3, { sandedMm: 1.5, stepMm: 0 })).toBeCloseTo(8.8, 9);
+});
+
+test('sharing saves fences of strips, woods apart or not', () => {
+  const cup = demoProjects()[0]!;
+  const lumber = (shop: typeof DEFAULT_SHOP) => {
+    const made = plan(cup, shop);
+    if (!made.ok) throw new Error('plan');
+    return made.value.lumber;
+  };
+  const [apart, shared] = [{ ...DEFAULT_SHOP, shareWidthMm: mm(0) }, DEFAULT_SHOP].map((shop) => {
+    const { strips } = lumber(shop);
+    expect(fencesFor({ strips })).toBe(new Set(strips.map(({ widthMm }) => widthMm.toFixed(1))).size);
+    return fencesFor({ strips });
+  });
+  expect([apart, shared]).toEqual([8, 3]);
 });

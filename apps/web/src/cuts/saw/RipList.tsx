@@ -1,6 +1,9 @@
 import {
   type Fence,
+  fencesFor,
   formatLength,
+  mm,
+  plan,
   type Roll,
   ripList,
   type Shop,
@@ -11,6 +14,9 @@ import {
 } from '@fellside/core';
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
+import { isLarge } from '../../store/planning.js';
+import { planOf, projectOf, woodsOf } from '../../store/selectors.js';
+import { useApp } from '../../store/store.js';
 import { Swatch } from '../../ui/Swatch.js';
 import { headClass, tableClass } from '../tables.js';
 
@@ -25,6 +31,7 @@ interface RipListProps {
 export function RipList({ layouts, woods, roll, shop }: RipListProps) {
   const fences = useMemo(() => ripList(layouts), [layouts]);
   const { units } = shop;
+  const saved = useSaved(shop);
   return (
     <>
       <h2 className="mb-1 font-semibold">
@@ -49,7 +56,7 @@ export function RipList({ layouts, woods, roll, shop }: RipListProps) {
       </table>
       {fences.length > 0 && shop.shareWidthMm > 0 && (
         <p className="mt-2 text-sm text-quiet">
-          Widths within {formatLength(shop.shareWidthMm, units)} share a fence; the figure is in{' '}
+          Widths within {formatLength(shop.shareWidthMm, units)} share a fence{saved}; the figure is in{' '}
           <Link to="/shop" className="text-teal underline">
             Shop
           </Link>
@@ -103,4 +110,18 @@ function FenceRows({
       })}
     </tbody>
   );
+}
+
+/** What sharing saves, in words; nothing of pieces so large that they are planned beside the page. */
+function useSaved(shop: Shop): string {
+  const project = useApp(projectOf);
+  const woods = useApp(woodsOf);
+  const made = useApp(planOf);
+  return useMemo(() => {
+    if (!made.ok || isLarge(project)) return '';
+    const apart = plan(project, { ...shop, shareWidthMm: mm(0) }, woods);
+    if (!apart.ok) return '';
+    const [before, now] = [fencesFor(apart.value.lumber), fencesFor(made.value.lumber)];
+    return now < before ? `: ${now} for strips instead of ${before}` : '';
+  }, [project, woods, made, shop]);
 }
