@@ -55,7 +55,8 @@ const flags = [
 const browser = await chromium.launch({ executablePath, args: flags });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 for (const [name, path] of Object.entries(views)) {
-  await page.goto(base + path, { waitUntil: 'networkidle' });
+  // Not until the network rests: a worker that is ended while it fetches leaves a request open for ever.
+  await page.goto(base + path, { waitUntil: 'load' });
   // Walls and turntable are drawn by a worker and by software.
   await page.waitForTimeout(4000);
   await page.screenshot({ path: join(ROOT, 'docs/screenshots', `${name}.png`) });

@@ -54,7 +54,7 @@ export {
   surfacedThickness,
 } from './lumber/board.js';
 export { fencesFor } from './lumber/fences.js';
-export { accountOf, accountsOf, roughOf, type WoodAccount } from './lumber/layout/account.js';
+export { accountsOf, type WoodAccount } from './lumber/layout/account.js';
 export { areasOf, type BoardAreas } from './lumber/layout/areas.js';
 export { laidAtOnce } from './lumber/layout/atOnce.js';
 export { type BoardPart, boardCuts, boardParts, crosscutMarks } from './lumber/layout/boardCuts.js';

@@ -52,7 +52,7 @@ export const lumberOf: (state: State) => Lumber | null = createSelector(
 export function useLayout(): Running {
   const { goal, buying } = useApp((state) => state.session.laying);
   const shop = useApp(shopOf);
-  const { data: boards } = api.useBoardsQuery();
+  const { data: boards, isLoading } = api.useBoardsQuery();
   const running = useSyncExternalStore(runner.subscribe, runner.get);
   const lumber = useApp(lumberOf);
   const owned = useApp(ownedOf);
@@ -68,7 +68,8 @@ export function useLayout(): Running {
     [piece, lumber, one, boards, shop, goal, buying, owned, solve],
   );
   useEffect(() => {
-    if (!ask || gesture) return undefined;
+    // Not before the boards on hand are known: everything would be bought for a moment.
+    if (!ask || gesture || (isLoading && typeof Worker !== 'undefined')) return undefined;
     const now = () => runner.ask(ask);
     if (typeof Worker === 'undefined' || runner.get().piece !== ask.piece) {
       now();
@@ -76,7 +77,7 @@ export function useLayout(): Running {
     }
     const later = setTimeout(now, ask.solve ? REST.inCuts : REST.elsewhere);
     return () => clearTimeout(later);
-  }, [ask, gesture]);
+  }, [ask, gesture, isLoading]);
   // What was asked last is stale at once when anything has changed since, and not only when it is asked again.
   const { asked } = running;
   const fresh = useMemo(() => ask !== null && asked !== null && sameQuestion(asked, ask), [ask, asked]);

@@ -32,7 +32,7 @@ type Parts = Record<(typeof PARTS)[number], number>;
 const SAME_VOLUME = 0.01;
 
 /** Where the wood goes: from what is needed of it to the boards as they are laid out. */
-export function accountOf(need: WoodNeed, layout: WoodLayout | undefined, shop: Shop): WoodLedger {
+function accountOf(need: WoodNeed, layout: WoodLayout | undefined, shop: Shop): WoodLedger {
   const sum = Object.fromEntries(PARTS.map((part) => [part, 0])) as Parts;
   for (const board of layout?.boards ?? []) enterBoard(sum, board, layout!.kinds, shop);
   const { finishedMm3, segmentsMm3, stashMm3 } = need;
@@ -49,7 +49,7 @@ export function accountOf(need: WoodNeed, layout: WoodLayout | undefined, shop: 
 }
 
 /** Thickness that a board has before it is planed, mm. */
-export const roughOf = ({ board, quarter }: StockBoard): number => board?.thicknessMm ?? quarter!.roughMm;
+const roughOf = ({ board, quarter }: StockBoard): number => board?.thicknessMm ?? quarter!.roughMm;
 
 function enterBoard(sum: Parts, laid: LaidBoard, kinds: readonly DemandKind[], shop: Shop): void {
   const rough = roughOf(laid.stock);
