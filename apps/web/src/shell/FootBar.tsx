@@ -58,6 +58,7 @@ export function FootBar() {
           />
         );
       })}
+      <Checks />
       {ready && cuts.accounts.length > 0 && (
         <Figure
           label="Laid out on"
@@ -68,7 +69,6 @@ export function FootBar() {
           rest={`· ${howFar(cuts)}`}
         />
       )}
-      <Checks />
     </section>
   );
 }
