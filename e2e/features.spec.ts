@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
-import { open, saved, test } from './server.js';
+import { open, saved, test, totals } from './server.js';
 
 const bar = (page: Page) => page.getByRole('region', { name: 'Selected rings' });
 const ring = (page: Page, number: number) =>
@@ -93,7 +93,7 @@ test('a facetted half globe is added, painted and listed', async ({ page, fellsi
   await page.getByRole('group', { name: 'Paint with' }).getByRole('button').nth(1).click();
   await page.locator('[data-place="31"]').click();
   await expect(page.getByText('9 × Equilateral')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Totals' })).toContainText('1 blank');
+  await expect(totals(page)).toContainText('1 blank');
   await page.keyboard.press('Control+z');
   await expect(page.getByText('10 × Equilateral')).toBeVisible();
   await page.getByRole('link', { name: 'Cuts' }).click();
@@ -111,8 +111,7 @@ test('slanted bands are cut through a bowl, shown, painted, listed and taken awa
   fellside,
 }) => {
   await open(page, fellside, 'Best Fleece Bowl', 'Rings');
-  const totals = page.getByRole('region', { name: 'Totals' });
-  const pieces = async () => Number(/Pieces(\d+)/.exec((await totals.textContent())!)![1]);
+  const pieces = async () => Number(/Pieces(\d+)/.exec((await totals(page).textContent())!)![1]);
   const before = await pieces();
   await page.getByRole('button', { name: 'Slanted bands…' }).click();
   const panel = page.getByRole('dialog', { name: 'Slanted bands' });

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
-import { open, test } from './server.js';
+import { open, test, totals } from './server.js';
 
 async function downloaded(page: Page, press: () => Promise<void>): Promise<{ name: string; text: string }> {
   const [download] = await Promise.all([page.waitForEvent('download'), press()]);
@@ -55,7 +55,7 @@ test('the cut list goes out as CSV with a row for every ring and wood', async ({
     .map((line) => line.split(','));
   expect(rows[0]!.slice(0, 4)).toEqual(['for', 'piece', 'wood', 'count']);
   const pieces = rows.slice(1).reduce((sum, row) => sum + Number(row[3]), 0);
-  await expect(page.getByRole('region', { name: 'Totals' })).toContainText(`${pieces} in 15 rings`);
+  await expect(totals(page)).toContainText(`${pieces} in 15 rings`);
 });
 
 test('taken off the shelf, and put back', async ({ page, fellside }) => {

@@ -1,8 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
-import { open, saved, test } from './server.js';
-
-const totals = (page: Page) => page.getByRole('region', { name: 'Totals' });
+import { open, saved, settled, test, totals } from './server.js';
 
 /** Drags a handle of the drawing by so many pixels, in small steps. */
 async function drag(page: Page, name: RegExp, dx: number, dy: number, drop = true) {
@@ -68,9 +66,9 @@ test('the same with the keyboard only', async ({ page, fellside }) => {
   await page.keyboard.press('Enter');
   await page.getByRole('complementary', { name: 'Form', exact: true }).waitFor();
   await tabTo(/^Curve point 5/, 'slider');
-  const before = await totals(page).innerText();
+  const before = await settled(page);
   await page.keyboard.press('ArrowLeft');
-  await expect(totals(page)).not.toHaveText(before, { useInnerText: true });
+  await expect.poll(() => settled(page)).not.toBe(before);
 
   await tabTo(/^Rings$/, 'link');
   await page.keyboard.press('Enter');
@@ -104,7 +102,7 @@ test('curves never cross: an edit that would is held back, says why, and Escape 
   fellside,
 }) => {
   await open(page, fellside, 'Fell Race Cup');
-  const start = await totals(page).innerText();
+  const start = await settled(page);
   await drag(page, /^Curve point 3/, 0, -300, false);
   await expect(page.getByText(/has to be above curve point/)).toBeVisible();
   await page.keyboard.press('Escape');
@@ -148,7 +146,7 @@ test('the outside goes out as SVG, DXF and CSV and comes in again; nonsense is r
 }) => {
   await open(page, fellside, 'Fell Race Cup');
   await page.getByText('Outside to and from files').click();
-  const size = await totals(page).innerText();
+  const size = await settled(page);
   for (const format of ['SVG', 'DXF', 'CSV']) {
     const [download] = await Promise.all([
       page.waitForEvent('download'),

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
-import { open, saved, test } from './server.js';
+import { open, saved, test, totals } from './server.js';
 
 test.use({ inset: true });
 
@@ -67,11 +67,11 @@ test('paint, repeat, motif, swap a wood, undo all, reload', async ({ page, fells
   await panel(page)
     .getByRole('combobox', { name: /^Wood 2/ })
     .selectOption('Wenge');
-  await expect(page.getByRole('region', { name: 'Totals' })).toContainText('Wenge');
+  await expect(totals(page)).toContainText('Wenge');
   await saved(page);
   await page.reload();
   await expect(row(page, 11)).toHaveAttribute('data-woods', /15, .* 15/);
-  await expect(page.getByRole('region', { name: 'Totals' })).toContainText('Wenge');
+  await expect(totals(page)).toContainText('Wenge');
 
   const undo = page.getByRole('button', { name: /^Undo/ });
   for (let step = 0; step < 12 && (await undo.isEnabled()); step++) await undo.click();

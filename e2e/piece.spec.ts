@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { open, saved, test } from './server.js';
+import { open, saved, settled, test, totals } from './server.js';
 
 test('a piece from nothing: twelve segments, the long edge and the board feet read off, a reload, all there', async ({
   page,
@@ -75,9 +75,8 @@ test('height, diameter, wall, ring height and segments: every figure follows, an
   fellside,
 }) => {
   await open(page, fellside, 'Fell Race Cup');
-  const foot = page.getByRole('region', { name: 'Totals' });
-  await expect(foot).not.toContainText('being laid out');
-  const start = await foot.innerText();
+  const foot = totals(page);
+  const start = await settled(page);
   const set = async (label: string, value: string) => {
     await page.getByLabel(label, { exact: true }).fill(value);
     await page.getByLabel(label, { exact: true }).press('Enter');
@@ -106,7 +105,7 @@ test('height, diameter, wall, ring height and segments: every figure follows, an
 
 test('units change in one press: fractions, decimals, millimetres', async ({ page, fellside }) => {
   await open(page, fellside, 'Fell Race Cup');
-  const foot = page.getByRole('region', { name: 'Totals' });
+  const foot = totals(page);
   await expect(foot).toContainText('10 1/2" × 6 5/8"');
   await page.getByRole('button', { name: 'inches · 1/64' }).click();
   await expect(foot).toContainText('10.500" × 6.625"');
@@ -154,6 +153,6 @@ test('woods: a segment painted by pointer and by keyboard, a whole ring, a wood 
     .getByLabel('Swap it everywhere for')
     .selectOption({ label: 'Padauk' })
     .catch(() => page.getByLabel('Swap it everywhere for').selectOption({ label: 'African padauk' }));
-  await expect(page.getByRole('region', { name: 'Totals' })).toContainText('African padauk');
+  await expect(totals(page)).toContainText('African padauk');
   await saved(page);
 });

@@ -1,7 +1,6 @@
 import { expect, type Page } from '@playwright/test';
-import { open, saved, test } from './server.js';
+import { open, saved, settled, test, totals } from './server.js';
 
-const totals = (page: Page) => page.getByRole('region', { name: 'Totals' });
 const numbers = (page: Page) =>
   page.getByRole('table', { name: 'Ring ledger' }).getByRole('rowheader').getByRole('button');
 
@@ -28,9 +27,9 @@ test('rings first: sizes and a count, a curve that fits, another order, the form
   await page.getByText('Fit into the rings').click();
   await page.getByRole('button', { name: 'Tightest' }).click();
   await expect(totals(page)).toContainText('Nothing to look at');
-  const tight = await totals(page).innerText();
+  const tight = await settled(page);
   await page.getByRole('button', { name: 'Smoothest' }).click();
-  await expect(totals(page)).not.toHaveText(tight, { useInnerText: true });
+  await expect.poll(() => settled(page)).not.toBe(tight);
   await expect(totals(page)).toContainText('Nothing to look at');
 });
 

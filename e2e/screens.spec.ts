@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
-import { open, test } from './server.js';
+import { open, test, totals } from './server.js';
 
 async function sound(page: Page) {
   const { violations } = await new AxeBuilder({ page }).analyze();
@@ -27,7 +27,7 @@ test('no accessibility violations on any screen, and no complaints in the consol
   await sound(page);
   for (const station of ['Form', 'Rings', 'Cuts'] as const) {
     await open(page, fellside, 'Fell Race Cup', station);
-    await page.getByRole('region', { name: 'Totals' }).waitFor();
+    await totals(page).waitFor();
     await sound(page);
   }
   await page.getByRole('link', { name: 'Rings' }).click();

@@ -4,7 +4,7 @@ import { mkdtempSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import { test as base, type Page } from '@playwright/test';
+import { test as base, expect, type Page } from '@playwright/test';
 
 const MAIN = resolve(import.meta.dirname, '../apps/server/dist/main.js');
 
@@ -108,6 +108,15 @@ export const test = base.extend<Fixtures>({
 
 /** Waits until what is shown is on disk. */
 export const saved = (page: Page) => page.locator('[data-safety="saved"]').waitFor();
+
+/** The totals at the foot of every station. */
+export const totals = (page: Page) => page.getByRole('region', { name: 'Totals' });
+
+/** The totals once the boards are laid out: what they are while that is under way says nothing of the piece. */
+export async function settled(page: Page): Promise<string> {
+  await expect(totals(page)).toContainText('Laid out on');
+  return totals(page).innerText();
+}
 
 /** Opens a demo piece at a station. */
 export async function open(

@@ -1,7 +1,6 @@
 import { expect, type Page } from '@playwright/test';
-import { open, saved, test } from './server.js';
+import { open, saved, test, totals } from './server.js';
 
-const totals = (page: Page) => page.getByRole('region', { name: 'Totals' });
 const bar = (page: Page) => page.getByRole('region', { name: 'Selected rings' });
 const ring = (page: Page, number: number) =>
   page
