@@ -59,7 +59,7 @@ export { areasOf, type BoardAreas } from './lumber/layout/areas.js';
 export { laidAtOnce } from './lumber/layout/atOnce.js';
 export { type BoardPart, boardCuts, boardParts, crosscutMarks } from './lumber/layout/boardCuts.js';
 export { type Buying, buyingOf, byFeetAlone } from './lumber/layout/buying.js';
-export { type Demand, demandsOf, GOALS, type Goal } from './lumber/layout/demand.js';
+export { type Demand, demandsOf, type FoundWay, GOALS, type Goal, triedOf } from './lumber/layout/demand.js';
 export { canBeSawn, type Given, givenOf, givenSchema, placedGiven } from './lumber/layout/given.js';
 export { atOnce, greedy } from './lumber/layout/greedy.js';
 export { howMany } from './lumber/layout/howMany.js';
@@ -74,11 +74,12 @@ export {
   sayLaid,
   whoseSaid,
 } from './lumber/layout/laidRows.js';
+export { type LaidSoFar, laidOut, layingOut } from './lumber/layout/layingOut.js';
 export { drawnPieces } from './lumber/layout/outlines.js';
 export { type LaidBoard, type LaidStrip, placed, type WoodLayout } from './lumber/layout/placed.js';
 export { type Answer, costOf } from './lumber/layout/problem.js';
 export { type HighsLike, solverOf } from './lumber/layout/program.js';
-export { type Progress, solving } from './lumber/layout/solve.js';
+export type { Progress } from './lumber/layout/solve.js';
 export type { WoodLedger } from './lumber/ledger.js';
 export type { Lumber, StripEntry, WoodNeed } from './lumber/lumber.js';
 export { type PieceRow, pieceRows, sizesOf } from './lumber/pieceRows.js';

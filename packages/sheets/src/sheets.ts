@@ -8,6 +8,7 @@ import {
   type Goal,
   type HighsLike,
   type Lumber,
+  laidOut,
   lumberTimes,
   type Plan,
   type Project,
@@ -21,7 +22,6 @@ import {
   type Shop,
   type Species,
   solverOf,
-  solving,
   type WoodLayout,
 } from '@fellside/core';
 import { boardSheets } from './boardSheets.js';
@@ -68,9 +68,8 @@ function layoutsOf(
   return done(
     demands.map((demand) => {
       if (!highs) return placed(demand, atOnce(demand.problem), shop);
-      const steps = solving(demand.problem, solverOf(highs));
-      for (let step = steps.next(); ; step = steps.next())
-        if (step.done) return placed(demand, step.value.answer, shop);
+      const { demand: solved, answer } = laidOut(demand, solverOf(highs), shop);
+      return placed(solved, answer, shop);
     }),
   );
 }

@@ -5,17 +5,20 @@ import {
   costOf,
   type Demand,
   demandsOf,
+  type FoundWay,
   type Goal,
   type HighsLike,
   howMany,
   type Lumber,
+  layingOut,
   type Owned,
+  type Progress,
   placed,
   type Reason,
   rollOf,
   type Shop,
   solverOf,
-  solving,
+  triedOf,
   type WoodLayout,
 } from '@fellside/core';
 
@@ -44,6 +47,8 @@ export interface WoodState {
   readonly cost: number;
   readonly heuristic: number;
   readonly bound: number;
+  /** Ways to crosscut boards that were found besides those tried in any case, as they are handed on. */
+  readonly found: readonly FoundWay[];
   /** In how many ways crosscutting the boards was tried, and the board feet that no layout at all needs less of. */
   readonly tried: number;
   readonly leastFeet: number;
@@ -72,25 +77,59 @@ export function layOutAtOnce(ask: LayoutAsk): {
   const woods = all.map((demand): WoodState => {
     const answer = atOnce(demand.problem);
     const cost = costOf(demand.problem, answer);
-    return {
-      layout: placed(demand, answer, ask.shop),
-      answer,
-      cost,
-      heuristic: cost,
-      bound: 0,
-      tried: demand.tried,
-      leastFeet: demand.leastFeet,
-      stage: 'at once',
-    };
+    return woodState(demand, { answer, cost, heuristic: cost, bound: 0 }, 'at once', ask.shop);
   });
   const reasons = all.flatMap(({ reasons }) => reasons);
   return { demands: all, state: { woods, reasons, copies: null, done: all.length === 0 || !ask.solve } };
 }
 
+const woodState = (
+  demand: Demand,
+  { answer, cost, heuristic, bound }: Pick<Progress, 'answer' | 'cost' | 'heuristic' | 'bound'>,
+  stage: WoodState['stage'],
+  shop: Shop,
+): WoodState => ({
+  layout: placed(demand, answer, shop),
+  answer,
+  found: demand.found,
+  cost,
+  heuristic,
+  bound,
+  tried: triedOf(demand),
+  leastFeet: demand.leastFeet,
+  stage,
+});
+
+/** Solves one wood of a question, by its place; told as it gets better, `done` at the end. */
+export async function solveWood(
+  ask: LayoutAsk,
+  wood: number,
+  highs: HighsLike,
+  tell: (state: WoodState) => Promise<void> | void,
+): Promise<void> {
+  const demand = demands(ask, ask.buying)[wood]!;
+  const steps = layingOut(demand, solverOf(highs), ask.shop);
+  for (;;) {
+    const step = steps.next();
+    await tell(woodState(step.value.demand, step.value, step.done ? 'done' : 'working', ask.shop));
+    if (step.done) return;
+  }
+}
+
+/** How many of a single piece the boards on hand give. */
+export const copiesOf = (ask: LayoutAsk, highs: HighsLike): number =>
+  howMany(demands({ ...ask, lumber: ask.one }, false), solverOf(highs), ask.shop);
+
+/** Who solves: woods side by side where there are several to do it. */
+export interface Solving {
+  wood(ask: LayoutAsk, wood: number, tell: (state: WoodState) => Promise<void> | void): Promise<void>;
+  copies(ask: LayoutAsk): Promise<number>;
+}
+
 /** Lays out all woods: a good answer of each at once, then, where it is asked, better ones with their bounds, told as they come. */
 export async function layOutBoards(
   ask: LayoutAsk,
-  loadSolver: () => Promise<HighsLike>,
+  solving: Solving,
   tell: (state: LayoutState) => Promise<void> | void,
 ): Promise<void> {
   const { demands: all, state: first } = layOutAtOnce(ask);
@@ -99,18 +138,17 @@ export async function layOutBoards(
   const state = (done: boolean): LayoutState => ({ ...first, woods: woods.slice(), copies, done });
   await tell(first);
   if (first.done) return;
-  copies = howMany(demands({ ...ask, lumber: ask.one }, false));
-  await tell(state(false));
-  const solver = solverOf(await loadSolver());
-  for (const [i, demand] of all.entries()) {
-    const steps = solving(demand.problem, solver);
-    for (let step = steps.next(); ; step = steps.next()) {
-      const { answer, cost, heuristic, bound } = step.value;
-      const stage = step.done ? 'done' : 'working';
-      const layout = placed(demand, answer, ask.shop);
-      woods[i] = { ...woods[i]!, layout, answer, cost, heuristic, bound, stage };
-      await tell(state(step.done === true && i === all.length - 1));
-      if (step.done) break;
-    }
-  }
+  await Promise.all([
+    ...all.map((_, i) =>
+      solving.wood(ask, i, async (wood) => {
+        woods[i] = wood;
+        await tell(state(false));
+      }),
+    ),
+    solving.copies(ask).then(async (count) => {
+      copies = count;
+      await tell(state(false));
+    }),
+  ]);
+  await tell(state(true));
 }

@@ -4,7 +4,7 @@ import { demoProjects } from '../demo/index.js';
 import { edit } from '../index.js';
 import { accountsOf } from '../lumber/layout/account.js';
 import { laidAtOnce } from '../lumber/layout/atOnce.js';
-import { crosscuts } from '../lumber/layout/crosscuts.js';
+import { crosscuts, partsOf } from '../lumber/layout/crosscuts.js';
 import { leavesOf, onHand } from '../lumber/layout/stock.js';
 import { begun } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
@@ -129,7 +129,10 @@ describe('wood', () => {
   test('crosscutting a board loses a kerf between two parts', () => {
     const shop = { ...DEFAULT_SHOP, kerfMm: mm(3), lengthStepMm: mm(0) };
     const whole = [{ xMm: 10, yMm: 0, lengthMm: 1000, widthMm: 100 }];
-    const three = (leastMm: number) => crosscuts(whole, [], leastMm, shop).find((way) => way.length === 3);
+    const three = (leastMm: number) =>
+      crosscuts(whole, [], leastMm, shop)
+        .map((way) => partsOf(whole, way, shop)!)
+        .find((parts) => parts.length === 3);
     expect(three(331)!.map(({ xMm, lengthMm }) => [xMm, lengthMm])).toEqual(
       [10, 344.333, 678.667].map((x) => [expect.closeTo(x, 2), expect.closeTo(331.333, 2)]),
     );

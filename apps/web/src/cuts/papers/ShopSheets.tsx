@@ -33,7 +33,7 @@ export function ShopSheets() {
   // What is on the screen is what is printed.
   const given =
     cuts?.state && !cuts.stale
-      ? givenOf(cuts.state.woods.map(({ layout, answer }) => ({ wood: layout.wood, answer })))
+      ? givenOf(cuts.state.woods.map(({ layout, answer, found }) => ({ wood: layout.wood, answer, found })))
       : null;
   const print = async () => {
     setState({ busy: true, said: 'Saving first…' });

@@ -1,4 +1,4 @@
-import { bestSawn } from './columns.js';
+import { bestSawing } from './columns.js';
 import { groupsOf, type Problem, wantedOf } from './problem.js';
 import type { Program, Solver } from './program.js';
 
@@ -95,7 +95,7 @@ export function wholeBound(problem: Problem, { prices, impossible }: Known, solv
   });
   // At any prices no board gives more than its best, and all boards together give what is wanted.
   for (const price of prices) {
-    const best = stocks.map((_, stock) => bestSawn(problem, stock, price));
+    const best = stocks.map((_, stock) => stock).map(bestSawing(problem, price));
     best.forEach(({ most, rips: worth }, stock) => {
       rows.push({
         terms: [

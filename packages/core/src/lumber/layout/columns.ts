@@ -1,5 +1,14 @@
 import { bestAcross, bestRun } from './knapsack.js';
-import { groupOfStocks, groupsOf, type Problem, type Rips, type Sawn, wantedOf, yieldOf } from './problem.js';
+import {
+  groupOfStocks,
+  groupsOf,
+  missingCost,
+  type Problem,
+  type Rips,
+  type Sawn,
+  wantedOf,
+  yieldOf,
+} from './problem.js';
 import type { Program, Solver } from './program.js';
 
 /** A way to saw a board of a stock, and what it gives of every piece, in one row after the other. */
@@ -20,10 +29,6 @@ export function distinct(columns: readonly Column[]): Column[] {
   const known = new Map(columns.map((column) => [keyOf(column), column]));
   return [...known.values()];
 }
-
-/** What the pieces that are missing cost in a program: more than any board. */
-export const missingCost = ({ stocks }: Problem): number =>
-  1000 * Math.max(1, ...stocks.map(({ cost }) => cost));
 
 /** Which boards to saw how, so that all pieces come out or are missing at a price: columns first, then pieces missing. */
 export function masterOf(problem: Problem, columns: readonly Column[], whole: boolean): Program {
@@ -49,42 +54,75 @@ export function masterOf(problem: Problem, columns: readonly Column[], whole: bo
   };
 }
 
-/** The best way to saw a board of a stock when every piece has a price; `most` is what no way of sawing it exceeds. */
-export function bestSawn(
-  problem: Problem,
-  stock: number,
-  prices: readonly (readonly number[])[],
-): {
+/** The best way to saw a board of a stock; `most` is what no way of sawing it exceeds, `rips` what one rip is worth by section and kind. */
+export interface BestSawn {
   readonly sawn: Sawn;
   readonly value: number;
   readonly most: number;
-  readonly rips: readonly number[][];
-} {
-  const { sections, leaves } = problem.stocks[stock]!;
+  readonly rips: readonly (readonly number[])[];
+}
+
+/** The best ways to saw boards of the stocks when every piece has a price; parts of one size are looked at once. */
+export function bestSawing(
+  problem: Problem,
+  prices: readonly (readonly number[])[],
+): (stock: number) => BestSawn {
   const limits = wantedOf(problem);
-  let [value, most] = [0, 0];
-  const rips: Rips[] = [];
-  const worth = sections.map((section, s) => {
-    const runs = problem.kinds.map((kind, k) =>
-      leaves[k]! > 0 ? bestRun(kind, section.length, prices[k]!, limits[k]!) : null,
-    );
-    const items = problem.kinds.map(({ width }, k) => ({
-      width,
-      value: leaves[k]! * (runs[k]?.most ?? 0),
+  const runOf = remembered((length: number, kind: number) =>
+    bestRun(problem.kinds[kind]!, length, prices[kind]!, limits[kind]!),
+  );
+  const alike = new Map<string, number>();
+  const likeOf = problem.stocks.map(({ leaves }) => {
+    const key = leaves.join(' ');
+    return alike.get(key) ?? alike.set(key, alike.size).size - 1;
+  });
+  const partOf = remembered((length: number, width: number, stock: number) => {
+    const { leaves } = problem.stocks[stock]!;
+    const runs = problem.kinds.map((_, k) => (leaves[k]! > 0 ? runOf(length, k) : null));
+    const values = runs.map((run, k) => leaves[k]! * (run?.most ?? 0));
+    const items = problem.kinds.map(({ width: wide }, k) => ({
+      width: wide,
+      value: values[k]!,
       limit: Number.MAX_SAFE_INTEGER,
     }));
-    const { counts, value: across } = bestAcross(section.width, items);
-    most += across;
-    counts.forEach((count, kind) => {
-      const run = runs[kind]?.counts;
-      if (!run) return;
-      value += count * leaves[kind]! * runs[kind]!.value;
-      for (let i = 0; i < count; i++)
-        rips.push({ section: s, kind, runs: Array.from({ length: leaves[kind]! }, () => run) });
-    });
-    return items.map((item) => item.value);
+    return { runs, values, ...bestAcross(width, items) };
   });
-  return { sawn: { stock, rips }, value, most, rips: worth };
+  const firstLike = [...alike.values()].map((like) => likeOf.indexOf(like));
+  return (stock) => {
+    const { sections, leaves } = problem.stocks[stock]!;
+    let [value, most] = [0, 0];
+    const rips: Rips[] = [];
+    const worth = sections.map(({ length, width }, section) => {
+      const part = partOf(length, width, firstLike[likeOf[stock]!]!);
+      most += part.value;
+      part.counts.forEach((count, kind) => {
+        const run = part.runs[kind];
+        if (!run) return;
+        value += count * leaves[kind]! * run.value;
+        for (let i = 0; i < count; i++)
+          rips.push({
+            section,
+            kind,
+            runs: Array.from({ length: leaves[kind]! }, () => run.counts),
+          });
+      });
+      return part.values;
+    });
+    return { sawn: { stock, rips }, value, most, rips: worth };
+  };
+}
+
+/** Works out each answer once. */
+function remembered<Of extends readonly number[], To>(work: (...of: Of) => To): (...of: Of) => To {
+  const known = new Map<string, To>();
+  return (...of) => {
+    const key = of.join(' ');
+    const before = known.get(key);
+    if (before !== undefined) return before;
+    const now = work(...of);
+    known.set(key, now);
+    return now;
+  };
 }
 
 /**
@@ -151,12 +189,14 @@ export function* generated(
         ? 0
         : Math.max(0, solved.duals[problem.kinds.flatMap(({ pieces }) => pieces).length + row] ?? 0);
     });
-    const best = problem.stocks.map((_, s) => bestSawn(problem, s, now));
+    const sawing = bestSawing(problem, now);
+    // Boards that there are none of are not looked at.
+    const best = problem.stocks.map(({ copies }, s) => (copies > 0 ? sawing(s) : null));
     let found = 0;
     problem.stocks.forEach((stock, s) => {
-      const { sawn, value } = best[s]!;
-      if (value <= (stock.cost + rents[s]!) * (1 + BETTER) + BETTER) return;
-      const column = columnOf(problem, sawn);
+      const way = best[s];
+      if (!way || way.value <= (stock.cost + rents[s]!) * (1 + BETTER) + BETTER) return;
+      const column = columnOf(problem, way.sawn);
       if (known.has(keyOf(column))) return;
       known.add(keyOf(column));
       columns.push(column);
@@ -165,7 +205,7 @@ export function* generated(
     const lagrange = boundAt(
       problem,
       worth,
-      best.map(({ most }) => most),
+      best.map((way) => way?.most ?? 0),
     );
     if (lagrange > bound) [bound, prices] = [lagrange, now];
     yield { round, bound };

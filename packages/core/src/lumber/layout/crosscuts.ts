@@ -3,7 +3,10 @@ import type { Shop } from '../../settings/shop.js';
 import type { Section } from '../board.js';
 import { type DemandKind, lengthOf, overheadOf } from './kinds.js';
 
-/** So many ways to crosscut a board are tried at most. */
+/** A way to crosscut a board: for each of its clear parts the lengths that are cut off one after the other (mm); the rest follows them. */
+export type Crosscut = readonly (readonly number[])[];
+
+/** So many ways to crosscut a board are tried at most before any is looked for by price. */
 const MOST_WAYS = 25;
 /** Lengths nearer than this are one (mm). */
 const SAME_PART = 3;
@@ -42,67 +45,75 @@ export function usefulParts(kinds: readonly DemandKind[], { lengthStepMm }: Shop
   return lengths;
 }
 
-/** Ways to crosscut the clear parts of a board, each all its parts from left to right, on full steps of lengths; not at all comes first. */
+/** Ways to crosscut the clear parts of a board that are tried in any case; not at all comes first. */
 export function crosscuts(
   sections: readonly Section[],
   useful: readonly number[],
   leastMm: number,
-  { kerfMm, lengthStepMm }: Shop,
-): Section[][] {
-  const ways: Section[][] = [[...sections]];
-  const add = (way: Section[]) => {
+  { kerfMm, lengthStepMm }: Pick<Shop, 'kerfMm' | 'lengthStepMm'>,
+): Crosscut[] {
+  const ways: Crosscut[] = [sections.map(() => [])];
+  const add = (way: Crosscut) => {
     if (ways.length < MOST_WAYS) ways.push(way);
   };
+  const cutsOf = (way: Crosscut) => way.flat().length;
   for (let count = 2; count <= MOST_PARTS; count++) {
-    const way = sections.flatMap((section) => equalParts(section, count, leastMm, { kerfMm, lengthStepMm }));
-    if (way.length > ways.at(-1)!.length) add(way);
+    const way = sections.map((section) => equalParts(section, count, leastMm, { kerfMm, lengthStepMm }));
+    if (cutsOf(way) > cutsOf(ways.at(-1)!)) add(way);
   }
-  const longest = sections.reduce((a, b) => (b.lengthMm > a.lengthMm ? b : a), sections[0]!);
-  const others = sections.filter((section) => section !== longest);
+  const long = Math.max(0, ...sections.map(({ lengthMm }) => lengthMm));
+  const longest = sections.findIndex(({ lengthMm }) => lengthMm === long);
   const cutInto = (firsts: readonly number[]) => {
-    const parts = partsOf(longest, firsts, kerfMm);
-    if (parts) add([...parts, ...others]);
+    const way = sections.map((_, s) => (s === longest ? firsts : []));
+    if (partsOf(sections, way, { kerfMm, lengthStepMm })) add(way);
   };
-  const onSteps = () => ways.map((parts) => parts.flatMap((part) => onStep(part, lengthStepMm)));
-  if (!longest) return onSteps();
-  const firsts = useful.filter((length) => length + kerfMm < longest.lengthMm).slice(0, FIRST_PARTS);
+  const firsts = useful.filter((length) => length + kerfMm < long).slice(0, FIRST_PARTS);
   for (const first of firsts) cutInto([first]);
   firsts.slice(0, PAIRED).forEach((first, i) => {
     for (const second of firsts.slice(i, PAIRED)) cutInto([first, second]);
   });
   for (const first of firsts) cutInto([first, first]);
-  return onSteps();
+  return ways;
 }
 
-/** A part cut off at the last full step of lengths within it; nobody measures the rest, and one that is no step long is none. */
-function onStep(part: Section, stepMm: number): Section[] {
-  const stepped = Math.floor(part.lengthMm / stepMm + 1e-6) * stepMm;
-  if (!Number.isFinite(stepped)) return [part];
-  return stepped > 0 ? [{ ...part, lengthMm: Math.min(part.lengthMm, stepped) }] : [];
-}
-
-/** A section in equal parts on a step, no shorter than `leastMm`; fewer where it is too short for so many. */
+/** Lengths of equal parts of a section but for the last, no shorter than `leastMm`, on a step; fewer where it is too short for so many. */
 function equalParts(
   section: Section,
   count: number,
   leastMm: number,
   { kerfMm, lengthStepMm }: Pick<Shop, 'kerfMm' | 'lengthStepMm'>,
-): Section[] {
+): number[] {
   const fits = Math.max(1, Math.min(count, Math.floor((section.lengthMm + kerfMm) / (leastMm + kerfMm))));
-  const each = { ...section, lengthMm: (section.lengthMm - (fits - 1) * kerfMm) / fits };
-  return onStep(each, lengthStepMm).flatMap((part) =>
-    Array.from({ length: fits }, (_, i) => ({ ...part, xMm: section.xMm + i * (part.lengthMm + kerfMm) })),
-  );
+  const each = stepped((section.lengthMm - (fits - 1) * kerfMm) / fits, lengthStepMm);
+  return each > 0 ? Array.from({ length: fits - 1 }, () => each) : [];
 }
 
-/** A section with parts of given lengths cut off one after the other, and the rest; null where it is too short. */
-function partsOf(section: Section, lengths: readonly number[], kerfMm: number): Section[] | null {
-  let at = section.xMm;
-  const end = section.xMm + section.lengthMm;
-  const parts = lengths.map((lengthMm): Section => {
-    const part = { ...section, xMm: at, lengthMm };
-    at += lengthMm + kerfMm;
-    return part;
-  });
-  return at >= end ? null : [...parts, { ...section, xMm: at, lengthMm: end - at }];
+/**
+ * The parts that a way to crosscut makes of a board's clear parts, from left to right, all on full steps of lengths; nobody measures
+ * the rest, and one that is no step long is none. Null where a clear part is too short for its cuts.
+ */
+export function partsOf(
+  sections: readonly Section[],
+  way: Crosscut,
+  { kerfMm, lengthStepMm }: Pick<Shop, 'kerfMm' | 'lengthStepMm'>,
+): Section[] | null {
+  const parts: Section[] = [];
+  for (const [s, section] of sections.entries()) {
+    let at = section.xMm;
+    const end = section.xMm + section.lengthMm;
+    for (const lengthMm of way[s] ?? []) {
+      parts.push({ ...section, xMm: at, lengthMm });
+      at += lengthMm + kerfMm;
+    }
+    if (at >= end) return null;
+    const rest = stepped(end - at, lengthStepMm);
+    if (rest > 0) parts.push({ ...section, xMm: at, lengthMm: rest });
+  }
+  return parts;
+}
+
+/** The last full step within a length; the length itself where there are no steps. */
+export function stepped(lengthMm: number, stepMm: number): number {
+  const step = Math.floor(lengthMm / stepMm + 1e-6) * stepMm;
+  return Number.isFinite(step) ? Math.min(lengthMm, step) : lengthMm;
 }

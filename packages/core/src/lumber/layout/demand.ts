@@ -4,12 +4,19 @@ import { eachOnce, type Roll } from '../../ring/owner.js';
 import type { Shop } from '../../settings/shop.js';
 import { type Board, tooNarrow } from '../board.js';
 import type { Lumber } from '../lumber.js';
-import { crosscuts, usefulParts } from './crosscuts.js';
-import { blockKinds, type DemandKind, lengthOf, overheadOf, stripKinds } from './kinds.js';
+import { type Crosscut, crosscuts, partsOf, usefulParts } from './crosscuts.js';
+import { gluedUp } from './gluedUp.js';
+import { blockKind, blocksOf, type DemandKind, lengthOf, overheadOf, stripKinds } from './kinds.js';
 import { leastFeet } from './least.js';
-import type { Problem } from './problem.js';
+import { groupsOf, type Problem, type Stock } from './problem.js';
 import { alike, leavesOf, onHand, type StockBoard, sold } from './stock.js';
 import { down, up } from './tenths.js';
+
+/** A way to crosscut the boards of a group. */
+export interface FoundWay {
+  readonly group: number;
+  readonly way: Crosscut;
+}
 
 /** What the layout of one wood is asked with: pieces, boards, and the same in whole tenths of a millimetre for solving. */
 export interface Demand {
@@ -23,8 +30,10 @@ export interface Demand {
   readonly problem: Problem;
   /** Pieces that fit on no board at all. They are not laid out. */
   readonly reasons: readonly Reason[];
-  /** In how many ways crosscutting a board is tried, at most. */
-  readonly tried: number;
+  /** The boards of each group before they are crosscut. */
+  readonly whole: readonly (readonly StockBoard[])[];
+  /** Ways to crosscut them that were found besides those that are tried in any case. */
+  readonly found: readonly FoundWay[];
   /** Board feet that no layout at all needs less of. */
   readonly leastFeet: number;
 }
@@ -45,21 +54,25 @@ export function demandsOf(
   { goal = 'cost', buying = true }: { goal?: Goal; buying?: boolean } = {},
 ): Demand[] {
   const woods = new Set([...lumber.strips, ...lumber.panels].map(({ wood }) => wood));
-  return [...woods].map((wood) => demandOf(wood, lumber, boards, shop, { goal, buying, roll }));
+  return [...woods].map((wood) => {
+    const strips = stripKinds(wood, lumber, shop);
+    const blocks = blocksOf(wood, lumber);
+    const own = boards.filter((board) => board.wood === wood);
+    const widestMm = widest(own, shop, buying);
+    return gluedUp(blocks, widestMm, (parts) => {
+      const kinds = [...strips, ...blocks.map((block, i) => blockKind(block, parts[i]!, shop))];
+      return demandOf(wood, kinds, own, shop, { goal, buying, roll });
+    });
+  });
 }
 
 function demandOf(
   wood: string,
-  lumber: Lumber,
-  boards: readonly Board[],
+  all: readonly DemandKind[],
+  own: readonly Board[],
   shop: Shop,
   { goal, buying, roll }: { goal: Goal; buying: boolean; roll: Roll },
 ): Demand {
-  const all = [
-    ...stripKinds(wood, lumber, shop),
-    ...blockKinds(wood, lumber, shop, widest(wood, boards, shop, buying)),
-  ];
-  const own = boards.filter((board) => board.wood === wood);
   const whole = [
     ...alike(own.map((board) => onHand(board, shop))),
     ...(buying ? sold(wood, all, shop).map((board) => [board]) : []),
@@ -67,10 +80,10 @@ function demandOf(
   const useful = usefulParts(all, shop);
   const leastMm = Math.min(...all.map((kind) => overheadOf(kind) / 10 + shortestOf(kind)));
   const grouped = whole.flatMap((same, group) =>
-    crosscuts(same[0]!.sections, useful, leastMm, shop).map((sections) => ({
-      group,
-      boards: same.map((board) => ({ ...board, sections })),
-    })),
+    crosscuts(same[0]!.sections, useful, leastMm, shop).flatMap((way) => {
+      const boards = crosscutAlike(same, way, shop);
+      return boards ? [{ group, boards }] : [];
+    }),
   );
   const stocks = grouped.map(({ boards: crosscut }) => crosscut);
   const leaves = stocks.map(([board]) => all.map((kind) => leavesOf(kind, board!, shop)));
@@ -111,10 +124,7 @@ function demandOf(
       })),
     })),
     stocks: stocks.map((same, s) => ({
-      sections: same[0]!.sections.map(({ lengthMm, widthMm }) => ({
-        length: down(lengthMm),
-        width: down(widthMm + shop.ripKerfMm),
-      })),
+      sections: sectionsOf(same[0]!, shop),
       copies: same[0]!.board ? same.length : Number.POSITIVE_INFINITY,
       group: grouped[s]!.group,
       cost: costOf(same[0]!, goal),
@@ -126,9 +136,40 @@ function demandOf(
     whole.map(([board]) => board!),
     shop,
   );
-  const tried = Math.max(0, ...whole.map((_, group) => grouped.filter((of) => of.group === group).length));
-  return { wood, kinds, stocks, problem, reasons, tried, leastFeet: leastOf };
+  return { wood, kinds, stocks, problem, reasons, whole, found: [], leastFeet: leastOf };
 }
+
+/** Boards that are alike, crosscut in one way; null where they are too short for it. */
+function crosscutAlike(same: readonly StockBoard[], way: Crosscut, shop: Shop): StockBoard[] | null {
+  const sections = partsOf(same[0]!.sections, way, shop);
+  return sections && same.map((board) => ({ ...board, sections }));
+}
+
+const sectionsOf = ({ sections }: StockBoard, { ripKerfMm }: Shop): Stock['sections'] =>
+  sections.map(({ lengthMm, widthMm }) => ({ length: down(lengthMm), width: down(widthMm + ripKerfMm) }));
+
+/** A demand whose boards may be crosscut in more ways, behind those that it has; null where its boards are too short for one. */
+export function withWays(demand: Demand, found: readonly FoundWay[], shop: Shop): Demand | null {
+  const stocks = [...demand.stocks];
+  const solved = [...demand.problem.stocks];
+  for (const { group, way } of found) {
+    const boards = demand.whole[group] && crosscutAlike(demand.whole[group], way, shop);
+    const like = solved.find((stock) => stock.group === group);
+    if (!boards || !like) return null;
+    stocks.push(boards);
+    solved.push({ ...like, sections: sectionsOf(boards[0]!, shop) });
+  }
+  return {
+    ...demand,
+    stocks,
+    problem: { ...demand.problem, stocks: solved },
+    found: [...demand.found, ...found],
+  };
+}
+
+/** In how many ways crosscutting a board is tried, at most. */
+export const triedOf = ({ problem }: Demand): number =>
+  Math.max(0, ...groupsOf(problem).map(({ stocks }) => stocks.length));
 
 /** What the shortest piece of a kind takes of a strip, mm. */
 const shortestOf = (kind: DemandKind): number =>
@@ -140,10 +181,10 @@ const costOf = (board: StockBoard, goal: Goal): number => {
 };
 
 /** The widest clear part that a board of a wood has, mm. */
-function widest(wood: string, boards: readonly Board[], shop: Shop, buying: boolean): number {
-  const own = boards.filter((board) => board.wood === wood).flatMap((board) => onHand(board, shop).sections);
+function widest(own: readonly Board[], shop: Shop, buying: boolean): number {
+  const clear = own.flatMap((board) => onHand(board, shop).sections);
   const bought = buying ? shop.yard.map(({ widthMm }) => widthMm - shop.edgeJointMm) : [];
-  return Math.max(0, ...own.map(({ widthMm }) => widthMm), ...bought) - 2 * shop.edgeJointMm;
+  return Math.max(0, ...clear.map(({ widthMm }) => widthMm), ...bought) - 2 * shop.edgeJointMm;
 }
 
 function fitsNowhere(kind: DemandKind, fits: readonly boolean[], roll: Roll): Reason {

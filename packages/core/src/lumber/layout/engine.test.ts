@@ -9,8 +9,8 @@ import { DEFAULT_SHOP, type Shop } from '../../settings/shop.js';
 import { NOBODY } from '../../testing/pieces.js';
 import { type Board, boardSchema } from '../board.js';
 import { wholeBound } from './bound.js';
-import { bestSawn, columnOf, distinct, generated, masterOf } from './columns.js';
-import { crosscuts } from './crosscuts.js';
+import { bestSawing, columnOf, distinct, generated, masterOf } from './columns.js';
+import { crosscuts, partsOf } from './crosscuts.js';
 import { demandsOf } from './demand.js';
 import { greedy, ripOff, sawAgain } from './greedy.js';
 import { fullRun } from './knapsack.js';
@@ -138,7 +138,7 @@ describe('bounds', () => {
           let at = 0;
           const prices = problem.kinds.map(({ pieces }) => pieces.map(() => numbers[at++ % numbers.length]!));
           problem.stocks.forEach((_, stock) => {
-            const best = bestSawn(problem, stock, prices);
+            const best = bestSawing(problem, prices)(stock);
             const value = columnOf(problem, best.sawn).gives.reduce(
               (sum, count, i) => sum + count * prices.flat()[i]!,
               0,
@@ -234,7 +234,9 @@ describe('boards as they are sawn', () => {
         fc.array(fc.integer({ min: 60, max: 900 }), { maxLength: 8 }),
         (lengthMm, useful) => {
           const [whole] = onHand(board({ lengthMm }), DEFAULT_SHOP).sections;
-          const ways = crosscuts([whole!], useful, 150, DEFAULT_SHOP);
+          const ways = crosscuts([whole!], useful, 150, DEFAULT_SHOP).map(
+            (way) => partsOf([whole!], way, DEFAULT_SHOP)!,
+          );
           expect(ways[0]).toHaveLength(1);
           expect(ways.length).toBeLessThanOrEqual(25);
           for (const parts of ways) {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { done, type Result, refuse } from '../../measure/reason.js';
 import type { Shop } from '../../settings/shop.js';
-import type { Demand } from './demand.js';
+import { type Demand, type FoundWay, withWays } from './demand.js';
 import { placed, type WoodLayout } from './placed.js';
 import { type Answer, groupOfStocks, groupsOf, type Problem } from './problem.js';
 
@@ -12,6 +12,16 @@ export const givenSchema = z
   .array(
     z.strictObject({
       wood: z.string().max(60),
+      /** Ways to crosscut boards that stand behind those that are tried in any case: lengths in mm. */
+      found: z
+        .array(
+          z.strictObject({
+            group: place,
+            way: z.array(z.array(z.number().min(1).max(1e5)).max(1000)).max(100),
+          }),
+        )
+        .max(1000)
+        .default([]),
       boards: z
         .array(
           z.strictObject({
@@ -34,9 +44,16 @@ export const givenSchema = z
 export type Given = z.infer<typeof givenSchema>;
 
 /** Answers as they are handed on. */
-export const givenOf = (woods: readonly { readonly wood: string; readonly answer: Answer }[]): Given =>
-  woods.map(({ wood, answer }) => ({
+export const givenOf = (
+  woods: readonly {
+    readonly wood: string;
+    readonly answer: Answer;
+    readonly found: readonly FoundWay[];
+  }[],
+): Given =>
+  woods.map(({ wood, answer, found }) => ({
     wood,
+    found: found.map(({ group, way }) => ({ group, way: way.map((lengths) => [...lengths]) })),
     boards: answer.boards.map(({ stock, rips }) => ({
       stock,
       rips: rips.map(({ section, kind, runs }) => ({ section, kind, runs: runs.map((run) => [...run]) })),
@@ -46,15 +63,16 @@ export const givenOf = (woods: readonly { readonly wood: string; readonly answer
 /** Layouts that were found elsewhere, put in place once more; refused where they are not of these demands or cannot be sawn. */
 export function placedGiven(demands: readonly Demand[], given: Given, shop: Shop): Result<WoodLayout[]> {
   const layouts: WoodLayout[] = [];
-  for (const demand of demands) {
-    const found = given.find(({ wood }) => wood === demand.wood);
-    if (!found || !canBeSawn(demand.problem, found.boards))
+  for (const first of demands) {
+    const told = given.find(({ wood }) => wood === first.wood);
+    const demand = told && withWays(first, told.found, shop);
+    if (!demand || !canBeSawn(demand.problem, told.boards))
       return refuse(
         'layout-not-of-this',
         'layouts',
         'The layout of the boards is of another state of the piece, the boards or the shop: open Cuts once more and wait until it is laid out.',
       );
-    layouts.push(placed(demand, { boards: found.boards, missing: [] }, shop));
+    layouts.push(placed(demand, { boards: told.boards, missing: [] }, shop));
   }
   return done(layouts);
 }

@@ -1,7 +1,7 @@
 import { bestAcross, fullRun, type Item } from './knapsack.js';
+import { isBetter } from './merit.js';
 import {
   type Answer,
-  costOf,
   groupOfStocks,
   groupsOf,
   missingIn,
@@ -182,10 +182,10 @@ function spared(problem: Problem, answer: Answer): Answer {
 }
 
 /** What given boards give, sawn one after the other. */
-export function sawAgain(problem: Problem, stocks: readonly number[]): Answer {
+export function sawAgain(problem: Problem, stocks: readonly number[], weigh?: Way['weigh']): Answer {
   const wanted = wantedOf(problem);
   const boards = stocks
-    .map((stock) => sawBoard(problem, stock, wanted))
+    .map((stock) => sawBoard(problem, stock, wanted, weigh))
     .filter(({ rips }) => rips.length > 0);
   return { boards, missing: wanted.map((counts) => counts.map((count) => Math.max(0, count))) };
 }
@@ -203,8 +203,7 @@ export const tries = (problem: Problem, count: number): Answer[] =>
 const FIRSTS = 10;
 
 /**
- * The answer that is there at once: the best of a few greedy ones that begin with different boards, least missing first, then least
- * cost. Of every sort of board the ways to crosscut it that give most for what it costs are tried, and that which finishes alone.
+ * The answer that is there at once: the best of a few greedy ones that begin with different boards. Of every sort of board the ways to crosscut it that give most for what it costs are tried, and that which finishes alone.
  */
 export function atOnce(problem: Problem): Answer {
   const groupOf = groupOfStocks(problem);
@@ -220,9 +219,3 @@ export function atOnce(problem: Problem): Answer {
     .flatMap((of) => (of ? [greedy(problem, { first: of.board.stock })] : []))
     .reduce((best, next) => (isBetter(problem, next, best) ? next : best), greedy(problem));
 }
-
-/** Whether an answer lacks less than another, or costs less and lacks as much. */
-const isBetter = (problem: Problem, next: Answer, best: Answer): boolean => {
-  const lacks = missingIn(next) - missingIn(best);
-  return lacks < 0 || (lacks === 0 && costOf(problem, next) < costOf(problem, best) * (1 - 1e-9));
-};

@@ -1,6 +1,9 @@
+import type { Shop } from '../../settings/shop.js';
 import type { Demand } from './demand.js';
 import { atOnce, greedy } from './greedy.js';
+import { laidOut } from './layingOut.js';
 import { missingIn, type Problem } from './problem.js';
+import type { Solver } from './program.js';
 
 /** More of a piece than this are not looked for. */
 const MOST = 50;
@@ -14,24 +17,26 @@ const times = ({ kinds, stocks }: Problem, by: number): Problem => ({
 });
 
 /** Whether boards give it all: one greedy answer says so for most, and where it does not the best of several is asked. */
-const gives = (problem: Problem): boolean =>
+const quickly = (problem: Problem): boolean =>
   missingIn(greedy(problem)) === 0 || missingIn(atOnce(problem)) === 0;
 
 /**
- * How many of a piece the boards on hand give for certain: the most for which the layout at once finds room in every wood, at
- * most 50. `demands` are without anything bought.
+ * How many of a piece the boards on hand give, at most 50: the most for which there is room in every wood. The layouts at once say how
+ * many there are for certain; whether there is one more is asked of the solver, again and again. `demands` are without anything
+ * bought.
  */
-export function howMany(demands: readonly Demand[]): number {
-  const fits = (count: number) =>
-    demands.every(
-      ({ problem, reasons }) =>
-        reasons.every(({ code }) => code !== 'fits-nowhere') && gives(times(problem, count)),
-    );
+export function howMany(demands: readonly Demand[], solver: Solver, shop: Shop): number {
+  if (demands.some(({ reasons }) => reasons.some(({ code }) => code === 'fits-nowhere'))) return 0;
+  const every = (count: number, gives: (demand: Demand) => boolean) =>
+    demands.every((demand) => gives({ ...demand, problem: times(demand.problem, count) }));
   let [low, high] = [0, MOST + 1];
   while (high - low > 1) {
     const middle = (low + high) >> 1;
-    if (fits(middle)) low = middle;
+    if (every(middle, ({ problem }) => quickly(problem))) low = middle;
     else high = middle;
   }
+  const solved = (demand: Demand) =>
+    quickly(demand.problem) || missingIn(laidOut(demand, solver, shop).answer) === 0;
+  while (low < MOST && every(low + 1, solved)) low++;
   return low;
 }

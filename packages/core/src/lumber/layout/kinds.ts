@@ -72,8 +72,10 @@ const sameBlock = (a: PanelEntry, b: PanelEntry): boolean =>
   ) &&
   Math.abs(a.pieceMm3 - b.pieceMm3) <= 1e-6 * a.pieceMm3;
 
-/** Blocks are crosscut square; one that no board is wide enough for is glued up from equal parts. */
-export function blockKinds(wood: string, { panels }: Lumber, shop: Shop, widestMm: number): DemandKind[] {
+/** Blocks of one size, whatever rings they are for. */
+export type Block = readonly PanelEntry[];
+
+export function blocksOf(wood: string, { panels }: Lumber): Block[] {
   const groups: PanelEntry[][] = [];
   for (const panel of panels) {
     if (panel.wood !== wood) continue;
@@ -81,43 +83,60 @@ export function blockKinds(wood: string, { panels }: Lumber, shop: Shop, widestM
     if (same) same.push(panel);
     else groups.push([panel]);
   }
-  return groups.map((same): DemandKind => {
-    const size = (of: 'lengthMm' | 'widthMm' | 'thicknessMm') =>
-      mm(Math.max(...same.map((panel) => panel[of])));
-    const [lengthMm, wholeMm, thicknessMm] = [size('lengthMm'), size('widthMm'), size('thicknessMm')];
-    const parts = Math.max(1, Math.ceil((wholeMm - 1e-6) / Math.max(1, widestMm)));
-    const widthMm = mm(wholeMm / parts + (parts > 1 ? shop.edgeJointMm : 0));
-    const { name, pieceMm3 } = same[0]!;
-    const setting: StripSetting = {
-      widthMm,
-      thicknessMm,
-      cutAngle: 0,
-      bladeTilt: 0,
-      cutting: 'turned-over',
-      kerfMm: shop.kerfMm,
-    };
-    return {
-      what: 'block',
-      name: parts > 1 ? say`${name}, part of ${parts} glued edge to edge` : name,
-      setting,
-      widthMm,
-      leastWidthMm: mm(wholeMm / parts),
-      thicknessMm,
-      tailMm: mm(0),
-      blockMm3: pieceMm3 / parts,
-      pieces: [
-        {
-          along: lengthMm,
-          edgeMm: lengthMm,
-          owners: same.map(({ owner, count, netMm, resawMm }) => ({
-            owner,
-            purpose: 'piece',
-            count: parts * count,
-            keptMm: netMm,
-            resawMm,
-          })),
-        },
-      ],
-    };
-  });
+  return groups;
+}
+
+const sizeOf = (block: Block, of: 'lengthMm' | 'widthMm' | 'thicknessMm'): Mm =>
+  mm(Math.max(...block.map((panel) => panel[of])));
+
+/** How many parts a block has to be glued up from at least, edge to edge, where no board is wider. */
+export const leastParts = (block: Block, widestMm: number): number =>
+  Math.max(1, Math.ceil((sizeOf(block, 'widthMm') - 1e-6) / Math.max(1, widestMm)));
+
+/** Shapes that may as well be glued up from narrower boards: what shows of them is a joint along the grain. */
+const GLUES_UP: readonly PanelEntry['shape'][] = ['disc', 'layer'];
+
+/** Whether a block may be glued up though a board is wide enough. */
+export const gluesUp = ([first]: Block): boolean => GLUES_UP.includes(first!.shape);
+
+/** A block is crosscut square, whole or in equal parts that are glued edge to edge. */
+export function blockKind(block: Block, parts: number, shop: Shop): DemandKind {
+  const [lengthMm, wholeMm, thicknessMm] = [
+    sizeOf(block, 'lengthMm'),
+    sizeOf(block, 'widthMm'),
+    sizeOf(block, 'thicknessMm'),
+  ];
+  const widthMm = mm(wholeMm / parts + (parts > 1 ? shop.edgeJointMm : 0));
+  const { name, pieceMm3 } = block[0]!;
+  const setting: StripSetting = {
+    widthMm,
+    thicknessMm,
+    cutAngle: 0,
+    bladeTilt: 0,
+    cutting: 'turned-over',
+    kerfMm: shop.kerfMm,
+  };
+  return {
+    what: 'block',
+    name: parts > 1 ? say`${name}, part of ${parts} glued edge to edge` : name,
+    setting,
+    widthMm,
+    leastWidthMm: mm(wholeMm / parts),
+    thicknessMm,
+    tailMm: mm(0),
+    blockMm3: pieceMm3 / parts,
+    pieces: [
+      {
+        along: lengthMm,
+        edgeMm: lengthMm,
+        owners: block.map(({ owner, count, netMm, resawMm }) => ({
+          owner,
+          purpose: 'piece',
+          count: parts * count,
+          keptMm: netMm,
+          resawMm,
+        })),
+      },
+    ],
+  };
 }

@@ -54,6 +54,10 @@ export interface Answer {
 export const costOf = ({ stocks }: Problem, { boards }: Pick<Answer, 'boards'>): number =>
   boards.reduce((sum, { stock }) => sum + stocks[stock]!.cost, 0);
 
+/** What a piece that is missing costs in a program: more than any board. */
+export const missingCost = ({ stocks }: Problem): number =>
+  1000 * Math.max(1, ...stocks.map(({ cost }) => cost));
+
 export const missingIn = ({ missing }: Answer): number =>
   missing.flat().reduce((sum, count) => sum + count, 0);
 
