@@ -198,7 +198,9 @@ describe('shop sheets', () => {
     if (!planned.ok) throw new Error('plan');
     const demands = demandsOf(planned.value.lumber, boards, DEFAULT_SHOP, rollOf(planned.value));
     // A layout that nobody would find: every wood on boards that are bought, one after the other in greedy order.
-    const given = givenOf(demands.map((demand) => ({ wood: demand.wood, answer: greedy(demand.problem) })));
+    const given = givenOf(
+      demands.map((demand) => ({ wood: demand.wood, answer: greedy(demand.problem), found: [] })),
+    );
     const words = (await read({ given, templates: false })).pages.map(({ text }) => text).join(' ');
     const layouts = demands.map((demand) => placed(demand, greedy(demand.problem), DEFAULT_SHOP));
     const rips = layouts.flatMap((layout) => layout.boards.flatMap(({ strips }) => strips)).length;

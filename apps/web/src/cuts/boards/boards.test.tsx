@@ -8,7 +8,14 @@ import { Navigate, Route, Routes } from 'react-router';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 import { selectedRingsOf } from '../../store/selection.js';
 import { showWith } from '../../testing/open.js';
-import { type LayoutAsk, type LayoutState, layOutBoards } from '../../workers/layout.js';
+import {
+  copiesOf,
+  type LayoutAsk,
+  type LayoutState,
+  layOutBoards,
+  solveWood,
+  type WoodState,
+} from '../../workers/layout.js';
 import { PapersView } from '../PapersView.js';
 import { createRunner } from '../runner.js';
 import { SawView } from '../saw/SawView.js';
@@ -38,7 +45,13 @@ const ask: LayoutAsk = {
 describe('laying out boards', () => {
   test('an answer stands at once; later ones cost no more, bounds rise, and it says when it is done', async () => {
     const told: LayoutState[] = [];
-    await layOutBoards(ask, load, (state) => {
+    const highs = await load();
+    const solving = {
+      wood: (of: LayoutAsk, wood: number, tell: (state: WoodState) => Promise<void> | void) =>
+        solveWood(of, wood, highs, tell),
+      copies: async (of: LayoutAsk) => copiesOf(of, highs),
+    };
+    await layOutBoards(ask, solving, (state) => {
       told.push(state);
     });
     expect(told[0]!.woods.every(({ stage, layout }) => stage === 'at once' && layout.boards.length > 0)).toBe(

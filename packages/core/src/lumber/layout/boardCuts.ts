@@ -58,6 +58,13 @@ export function boardCuts(laid: LaidBoard, kinds: readonly DemandKind[], shop: S
     cuts.push(
       say`${whole ? 'Rip' : say`Part ${part.name}: rip`} ${sayList(ripsOf(part, kinds))}, widest first, from the jointed edge.`,
     );
+  for (const part of parts) {
+    const short = part.strips.filter(({ strip }) => part.lengthMm - strip.lengthMm > 0.05);
+    if (short.length > 0)
+      cuts.push(
+        say`Crosscut ${sayList(short.map(({ number, strip }) => say`strip ${number} to ${sayMm(strip.lengthMm, 'place')}`))}: what is behind is kept.`,
+      );
+  }
   for (const { number, strip } of parts.flatMap(({ strips }) => strips)) {
     const { thicknessMm } = kinds[strip.kind]!;
     if (strip.leaves.length > 1)

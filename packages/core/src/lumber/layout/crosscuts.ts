@@ -101,7 +101,9 @@ export function partsOf(
   for (const [s, section] of sections.entries()) {
     let at = section.xMm;
     const end = section.xMm + section.lengthMm;
-    for (const lengthMm of way[s] ?? []) {
+    for (const asked of way[s] ?? []) {
+      const lengthMm = stepped(asked, lengthStepMm);
+      if (lengthMm <= 0) continue;
       parts.push({ ...section, xMm: at, lengthMm });
       at += lengthMm + kerfMm;
     }
@@ -113,7 +115,7 @@ export function partsOf(
 }
 
 /** The last full step within a length; the length itself where there are no steps. */
-export function stepped(lengthMm: number, stepMm: number): number {
+function stepped(lengthMm: number, stepMm: number): number {
   const step = Math.floor(lengthMm / stepMm + 1e-6) * stepMm;
   return Number.isFinite(step) ? Math.min(lengthMm, step) : lengthMm;
 }

@@ -130,6 +130,7 @@ function demandOf(
       cost: costOf(same[0]!, goal),
       leaves: kinds.map(({ from }) => leaves[s]![from]!),
     })),
+    keeps: { length: up(shop.leastOffcutMm.lengthMm), width: up(shop.leastOffcutMm.widthMm) },
   };
   const leastOf = leastFeet(
     kinds,

@@ -1,8 +1,9 @@
 import type { Shop } from '../../settings/shop.js';
+import { wholeBound } from './bound.js';
 import type { Demand } from './demand.js';
 import { atOnce, greedy } from './greedy.js';
 import { laidOut } from './layingOut.js';
-import { missingIn, type Problem } from './problem.js';
+import { missingCost, missingIn, type Problem } from './problem.js';
 import type { Solver } from './program.js';
 
 /** More of a piece than this are not looked for. */
@@ -20,6 +21,12 @@ const times = ({ kinds, stocks }: Problem, by: number): Problem => ({
 const quickly = (problem: Problem): boolean =>
   missingIn(greedy(problem)) === 0 || missingIn(atOnce(problem)) === 0;
 
+/** Whether the bound on whole boards leaves room for all: where it does not, nothing has to be looked for. */
+function mayGive(problem: Problem, solver: Solver): boolean {
+  const bound = wholeBound(problem, { prices: [], impossible: [] }, solver);
+  return !bound || bound.cost < missingCost(problem) * (1 - 1e-6);
+}
+
 /**
  * How many of a piece the boards on hand give, at most 50: the most for which there is room in every wood. The layouts at once say how
  * many there are for certain; whether there is one more is asked of the solver, again and again. `demands` are without anything
@@ -36,7 +43,8 @@ export function howMany(demands: readonly Demand[], solver: Solver, shop: Shop):
     else high = middle;
   }
   const solved = (demand: Demand) =>
-    quickly(demand.problem) || missingIn(laidOut(demand, solver, shop).answer) === 0;
+    quickly(demand.problem) ||
+    (mayGive(demand.problem, solver) && missingIn(laidOut(demand, solver, shop).answer) === 0);
   while (low < MOST && every(low + 1, solved)) low++;
   return low;
 }

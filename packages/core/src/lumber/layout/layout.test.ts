@@ -376,6 +376,8 @@ describe('layouts', () => {
           NOBODY,
           { buying: false },
         ),
+        solver,
+        DEFAULT_SHOP,
       );
     expect(of(0)).toBe(0);
     expect(of(2)).toBeGreaterThan(of(1));

@@ -121,7 +121,11 @@ describe('cuts of a board', () => {
 describe('a layout that is handed on', () => {
   const { plan, lumber } = laid(cup!);
   const demands = demandsOf(lumber, boards, DEFAULT_SHOP, rollOf(plan));
-  const answers = demands.map((demand) => ({ wood: demand.wood, answer: atOnce(demand.problem) }));
+  const answers = demands.map((demand) => ({
+    wood: demand.wood,
+    answer: atOnce(demand.problem),
+    found: [],
+  }));
   const given = givenOf(answers);
   test('comes out as it went in', () => {
     const back = givenSchema.parse(JSON.parse(JSON.stringify(given)));

@@ -161,12 +161,10 @@ function shortened(
     if (own.length === 0) return { part: section, own, left: [section].filter(keeps) };
     const needs = own.map((strip) => neededLength(strip, kinds[strip.kind]!));
     const cutOff = cutBehind(section, Math.max(...needs), keeps, shop);
-    const short = own.map((strip, i) => {
-      const whole = { ...strip, lengthMm: cutOff.kept.lengthMm };
-      // The leaves of a resawn strip are no longer boards of the thickness that the board had.
-      if (strip.leaves.length > 1) return { kept: whole, left: [] };
-      return cutBehind(whole, needs[i]!, keeps, shop);
-    });
+    // A strip that is resawn is crosscut before: what is behind it is as thick as the board.
+    const short = own.map((strip, i) =>
+      cutBehind({ ...strip, lengthMm: cutOff.kept.lengthMm }, needs[i]!, keeps, shop),
+    );
     const top = Math.max(...own.map((strip) => strip.yMm + strip.widthMm + shop.ripKerfMm));
     const beside = { ...cutOff.kept, yMm: top, widthMm: section.yMm + section.widthMm - top };
     const left = [...cutOff.left, ...short.flatMap((strip) => strip.left), ...[beside].filter(keeps)];

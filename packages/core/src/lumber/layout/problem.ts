@@ -5,6 +5,8 @@
 export interface Problem {
   readonly kinds: readonly RipKind[];
   readonly stocks: readonly Stock[];
+  /** The least length and width of a leftover that is kept; all are where it is left out. */
+  readonly keeps?: { readonly length: number; readonly width: number };
 }
 
 /** A kind of strip: everything that is cut with one setting from strips of one width and thickness. */
