@@ -134,6 +134,40 @@ for (const width of [820, 390])
     expect(drawing!.width).toBeGreaterThan(width / 2);
   });
 
+test('on a tablet: a board is entered, laid out and opened, what is sawn is taken out and put back', async ({
+  page,
+  fellside,
+}) => {
+  test.setTimeout(240_000);
+  await page.setViewportSize({ width: 820, height: 1180 });
+  await page.goto(`${fellside.url}/woods`);
+  const list = page.getByRole('table', { name: 'Boards on hand' });
+  const count = () => list.getByRole('row').count();
+  await expect(list).toBeVisible();
+  const before = await count();
+  const dialog = await enter(page, { Length: '2000mm', Width: '200mm', Thickness: '25.4mm' }, 'Hard maple');
+  await dialog.getByRole('button', { name: 'Keep the board' }).click();
+  await expect(list.getByRole('row')).toHaveCount(before + 1);
+  await open(page, fellside, 'Honey Class Jar', 'Cuts');
+  await solved(page);
+  await turnTo(page, 'Rip and mitre');
+  const mitre = page.getByRole('region', { name: 'Mitre' });
+  const stop = mitre.getByRole('rowheader').first();
+  await expect(stop).toHaveText(/^\d+( \d+\/\d+)?"$/);
+  await mitre.getByLabel('Exact figures').check();
+  await expect(stop).toHaveText(/^\d+\.\d{4}"$/);
+  await toBoards(page);
+  await page.getByRole('link', { name: 'Board 1', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'Cuts of this board' })).toContainText(/Joint one long edge/);
+  await turnTo(page, 'Wood');
+  await page.getByRole('button', { name: 'These boards are sawn' }).click({ timeout: 90_000 });
+  await expect(page.getByText(/boards? (is|are) taken out/)).toBeVisible();
+  await page.getByRole('button', { name: 'Put the boards back' }).click();
+  await expect(page.getByText('The boards are back, the offcuts gone.')).toBeVisible();
+  await page.goto(`${fellside.url}/woods`);
+  await expect(list.getByRole('row')).toHaveCount(before + 1);
+});
+
 test('a running layout is stopped, keeps what it has, and goes on', async ({ page, fellside }) => {
   await page.route('**/*.wasm', async (route) => {
     // The solver is slow to come: there is time to stop it.

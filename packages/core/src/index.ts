@@ -128,6 +128,7 @@ export {
   editableLength,
   formatAngle,
   formatArea,
+  formatExact,
   formatLength,
   formatStop,
   INCH,

@@ -45,6 +45,8 @@ export interface SessionState {
   readonly side: 'outside' | 'inside';
   /** What boards are laid out for, whether what is short is bought, and how many of the piece are cut together. */
   readonly laying: { readonly goal: Goal; readonly buying: boolean; readonly copies: number };
+  /** Whether stops and edges are shown as they are computed, and not as they are set. */
+  readonly exact: boolean;
 }
 
 type Painting = Pick<
@@ -74,6 +76,7 @@ const initialState: SessionState = {
   sight: 'usual',
   side: 'outside',
   laying: { goal: 'cost', buying: true, copies: 1 },
+  exact: false,
 };
 
 export const sessionSlice = createSlice({
@@ -109,6 +112,9 @@ export const sessionSlice = createSlice({
     },
     laidOutFor(state, { payload }: PayloadAction<Partial<SessionState['laying']>>) {
       state.laying = { ...state.laying, ...payload };
+    },
+    exactShown(state, { payload }: PayloadAction<boolean>) {
+      state.exact = payload;
     },
     hatched(state, { payload }: PayloadAction<boolean>) {
       state.hatched = payload;

@@ -49,6 +49,10 @@ export const formatAngle = (angle: Rad): string => `${trimZeros(degrees(angle).t
 export const trimZeros = (figure: string): string =>
   figure.includes('.') ? figure.replace(/\.?0+$/, '').replace(/^-0$/, '0') : figure;
 
+/** A length to a thousandth of a millimetre, or a ten-thousandth of an inch: what a figure that was rounded for its purpose comes from. */
+export const formatExact = (length: Mm, system: UnitSystem): string =>
+  system === 'mm' ? `${length.toFixed(3)} mm` : `${(length / INCH).toFixed(4)}"`;
+
 /** What a stop is set to: the nearest 1/64 in, thousandth of an inch, or 0.1 mm; nobody sets it closer. */
 export function formatStop(length: Mm, system: UnitSystem): string {
   if (system === 'mm') return `${trimZeros(length.toFixed(1))} mm`;

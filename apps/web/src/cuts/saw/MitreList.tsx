@@ -2,8 +2,6 @@ import {
   CUTTING_SAID,
   changesSaved,
   formatAngle,
-  formatLength,
-  formatStop,
   type Lumber,
   mm,
   ownerKey,
@@ -23,6 +21,7 @@ import { isIn } from '../../store/selection.js';
 import { session } from '../../store/sessionSlice.js';
 import { useActions, useApp } from '../../store/store.js';
 import { Swatch } from '../../ui/Swatch.js';
+import { ExactFigures, useStopSaid } from '../Exact.js';
 import { headClass, tableClass } from '../tables.js';
 import { StopsTogether } from './StopsTogether.js';
 
@@ -47,6 +46,7 @@ export function MitreList({ lumber, woods, roll, shop, plan }: MitreListProps) {
           {saved > 0 && `, ${saved} ${saved === 1 ? 'change' : 'changes'} fewer than ring by ring`}
         </span>
       </h2>
+      {setups.length > 0 && <ExactFigures />}
       <ol>
         {setups.map((setup, i) => (
           <li
@@ -104,7 +104,7 @@ function Setting({ setup, number, woods, roll, shop }: SettingProps) {
         </thead>
         <tbody>
           {stops.map((stop) => (
-            <StopRow key={stop.edgeMm} {...{ stop, setup, woods, roll, shop }} />
+            <StopRow key={stop.edgeMm} {...{ stop, setup, woods, roll }} />
           ))}
         </tbody>
       </table>
@@ -125,21 +125,21 @@ function StopRow({
   setup: { cutAngle },
   woods,
   roll,
-  shop: { units },
-}: Omit<SettingProps, 'number'> & { stop: Stop }) {
+}: Omit<SettingProps, 'number' | 'shop'> & { stop: Stop }) {
   const dispatch = useActions();
+  const stopSaid = useStopSaid();
   const isSelected = isIn(useApp((state) => state.session.selected));
   const owners = [
     ...new Map(cut.flatMap((of) => of.owners).map((owner) => [ownerKey(owner), owner])).values(),
   ];
   const lit = owners.length > 0 && owners.every(isSelected);
   const shorts = [
-    ...new Set(cut.map(({ widthMm }) => formatStop(mm(edgeMm - 2 * widthMm * Math.tan(cutAngle)), units))),
+    ...new Set(cut.map(({ widthMm }) => stopSaid(mm(edgeMm - 2 * widthMm * Math.tan(cutAngle))))),
   ];
   return (
     <tr className={`border-t border-line align-top ${lit ? 'bg-teal-wash' : ''}`}>
-      <th scope="row" title={formatLength(edgeMm, 'mm')}>
-        <span className="text-lg leading-5">{formatStop(edgeMm, units)}</span>
+      <th scope="row">
+        <span className="text-lg leading-5">{stopSaid(edgeMm)}</span>
       </th>
       <td>
         <span className="flex flex-wrap gap-x-3 gap-y-1">

@@ -1,7 +1,6 @@
 import {
   formatAngle,
   formatLength,
-  formatStop,
   type Owner,
   ownerKey,
   type PieceRow,
@@ -16,6 +15,7 @@ import { clickOwner } from '../../store/selection.js';
 import { unitsOf, woodsOf } from '../../store/selectors.js';
 import { useActions, useApp } from '../../store/store.js';
 import { Swatch } from '../../ui/Swatch.js';
+import { useStopSaid } from '../Exact.js';
 import { headClass, tableClass } from '../tables.js';
 
 /** Every ring with its pieces by wood, top ring first. */
@@ -75,6 +75,7 @@ export function PieceTable({ plan, shop }: { plan: Plan; shop: Shop }) {
 /** What is set for a mitred piece in columns of its own; others say their sizes. */
 function Sizes({ row, sizes }: { row: PieceRow; sizes: string }) {
   const units = useApp(unitsOf);
+  const stopSaid = useStopSaid();
   const { cutAngle, bladeTilt, longEdgeMm, shortEdgeMm, widthMm } = row;
   if (cutAngle === null || longEdgeMm === null || shortEdgeMm === null || widthMm === null)
     return (
@@ -88,10 +89,8 @@ function Sizes({ row, sizes }: { row: PieceRow; sizes: string }) {
         {formatAngle(cutAngle)}
         {bladeTilt !== null && ` / ${formatAngle(bladeTilt)}`}
       </td>
-      <td className="font-semibold" title={formatLength(longEdgeMm, 'mm')}>
-        {formatStop(longEdgeMm, units)}
-      </td>
-      <td>{formatStop(shortEdgeMm, units)}</td>
+      <td className="font-semibold">{stopSaid(longEdgeMm)}</td>
+      <td>{stopSaid(shortEdgeMm)}</td>
       <td>{formatLength(widthMm, units)}</td>
     </>
   );

@@ -1,5 +1,6 @@
 import { projectOf, shopOf, woodsOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
+import { ExactFigures } from '../Exact.js';
 import { Laying } from '../Laying.js';
 import { Pane } from '../Pane.js';
 import { SafetyNotes } from '../SafetyNotes.js';
@@ -25,6 +26,7 @@ export function WoodView() {
       <Pane name="Pieces">
         <h2 className="mb-1 font-semibold">What is needed, ring by ring</h2>
         <SawingBar />
+        <ExactFigures />
         <PieceTable plan={plan} shop={shop} />
       </Pane>
       <Pane name="Where the wood goes">
