@@ -45,6 +45,18 @@ describe('a disc whole or glued up from parts', () => {
     expect(parts([size(330, 600), size(180, 700)])).toEqual([2]);
     expect(parts([size(330, 600), size(180, 1100)])).toEqual([1]);
   });
+  test('in one piece where nothing is bought less for it: a joint is work', () => {
+    const boards = [onHand(600, 330), onHand(700, 180)];
+    const whole = demandOf(lumberOf([], [disc(300)]), boards, { yard: [size(150, 1000)] }, true);
+    expect(whole.kinds.map(({ widthMm }) => widthMm)).toEqual([300]);
+    const onStep = demandOf(
+      lumberOf([], [disc(307)]),
+      [],
+      { yard: [size(180, 1000)], ripStepMm: mm(0.5) },
+      true,
+    );
+    expect((2 * onStep.kinds[0]!.widthMm) % 1).toBe(0);
+  });
   test('from as many parts as the widest board asks for, and never what is turned round', () => {
     expect(parts([size(120, 1200)])).toEqual([3]);
     const stave = { ...disc(300), shape: 'stave' as const };

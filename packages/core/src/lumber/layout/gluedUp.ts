@@ -5,8 +5,8 @@ import { costOf, missingCost, missingIn, type Problem } from './problem.js';
 
 /** Parts more than the widest board asks for that gluing a block up from is weighed with, at most. */
 const MORE_PARTS = 2;
-/** What gluing up has to save of the cost of a wood: a joint is work, and shows. */
-const WORTH_IT = 0.05;
+/** What a joint costs, as a share of the cheapest board that can be had: it is work, and shows. */
+const JOINT = 0.1;
 
 interface Weighed {
   readonly problem: Problem;
@@ -30,12 +30,13 @@ export function gluedUp<Demand extends Weighed>(
   if (weighed.length === 0) return best;
   let cost = quickCost(best);
   for (const b of weighed) {
+    const block = blocks[b]!;
     const least = parts[b]!;
     for (let more = 1; more <= MORE_PARTS; more++) {
       const other = parts.map((count, i) => (i === b ? least + more : count));
       const demand = demandWith(other);
-      const next = quickCost(demand);
-      if (next < cost * (1 - WORTH_IT)) [best, cost, parts] = [demand, next, other];
+      const next = quickCost(demand) + jointsCost(demand, block, more);
+      if (next < cost) [best, cost, parts] = [demand, next, other];
     }
   }
   return best;
@@ -46,4 +47,12 @@ function quickCost({ problem, reasons }: Weighed): number {
   const answer = greedy(problem);
   const lost = reasons.filter(({ code }) => code === 'fits-nowhere').length;
   return costOf(problem, answer) + missingCost(problem) * (missingIn(answer) + 1000 * lost);
+}
+
+/** What more joints cost in every block of a size, by the cheapest board that is sold, or that is there where none is. */
+function jointsCost({ problem: { stocks } }: Weighed, block: Block, more: number): number {
+  const sold = stocks.filter(({ copies }) => !Number.isFinite(copies));
+  const costs = (sold.length > 0 ? sold : stocks).map(({ cost }) => cost);
+  const discs = block.reduce((sum, { count }) => sum + count, 0);
+  return costs.length > 0 ? JOINT * Math.min(...costs) * more * discs : 0;
 }

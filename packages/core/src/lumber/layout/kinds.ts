@@ -1,5 +1,6 @@
 import { type Mm, mm } from '../../measure/quantity.js';
 import { type Said, say } from '../../measure/said.js';
+import { nextStep } from '../../measure/step.js';
 import { SAME_SETTING } from '../../measure/tolerance.js';
 import type { Shop } from '../../settings/shop.js';
 import { cutsFor, endsAlong, kerfAlong, pieceAlong, type StripSetting } from '../cutting.js';
@@ -106,7 +107,7 @@ export function blockKind(block: Block, parts: number, shop: Shop): DemandKind {
     sizeOf(block, 'widthMm'),
     sizeOf(block, 'thicknessMm'),
   ];
-  const widthMm = mm(wholeMm / parts + (parts > 1 ? shop.edgeJointMm : 0));
+  const widthMm = parts > 1 ? mm(nextStep(wholeMm / parts + shop.edgeJointMm, shop.ripStepMm)) : wholeMm;
   const { name, pieceMm3 } = block[0]!;
   const setting: StripSetting = {
     widthMm,
