@@ -2,6 +2,7 @@ import load from 'highs';
 import { test } from 'vitest';
 import { type Demand, demandsOf } from '../src/lumber/layout/demand.js';
 import { atOnce } from '../src/lumber/layout/greedy.js';
+import { laidOut } from '../src/lumber/layout/layingOut.js';
 import { costOf } from '../src/lumber/layout/problem.js';
 import { type Solver, solverOf } from '../src/lumber/layout/program.js';
 import { solve } from '../src/lumber/layout/solve.js';
@@ -71,9 +72,10 @@ test('boards laid out: the textbook case, thirty projects, growth', async () => 
     const chance = random(1000 + seed);
     const demands = demandsFor(6 + Math.floor(30 * chance()), 8 + 4 * Math.floor(5 * chance()), seed);
     let [cost, bound, heuristic] = [0, 0, 0];
-    for (const { problem } of demands) {
+    for (const demand of demands) {
+      const { problem } = demand;
       const first = timed(() => costOf(problem, atOnce(problem)));
-      const full = timed(() => solve(problem, solver));
+      const full = timed(() => laidOut(demand, solver, DEFAULT_SHOP));
       quick += first.ms;
       whole += full.ms;
       cost += full.out.cost;
@@ -99,7 +101,7 @@ test('boards laid out: the textbook case, thirty projects, growth', async () => 
       for (const { problem } of demands) atOnce(problem);
     });
     const full = timed(() => {
-      for (const { problem } of demands) solve(problem, solver);
+      for (const demand of demands) laidOut(demand, solver, DEFAULT_SHOP);
     });
     return { rings, first: first.ms, full: full.ms };
   });

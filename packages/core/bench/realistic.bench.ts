@@ -3,9 +3,9 @@ import { test } from 'vitest';
 import { demandsOf } from '../src/lumber/layout/demand.js';
 import { atOnce } from '../src/lumber/layout/greedy.js';
 import { ripList } from '../src/lumber/layout/laidRows.js';
+import { laidOut } from '../src/lumber/layout/layingOut.js';
 import { placed, type WoodLayout } from '../src/lumber/layout/placed.js';
 import { solverOf } from '../src/lumber/layout/program.js';
-import { solve } from '../src/lumber/layout/solve.js';
 import { setupsOf } from '../src/lumber/setups.js';
 import { plan } from '../src/project/plan.js';
 import type { Project } from '../src/project/schema.js';
@@ -48,7 +48,8 @@ function counted(projects: readonly Project[], shop: Shop, solver: ReturnType<ty
         sum[purpose === 'piece' ? 'pieces' : purpose === 'test' ? 'tests' : 'spares']++;
     for (const demand of solver ? demands : []) {
       now = performance.now();
-      sum.solved += feetOf([placed(demand, solve(demand.problem, solver!).answer, shop)]);
+      const { demand: solved, answer } = laidOut(demand, solver!, shop);
+      sum.solved += feetOf([placed(solved, answer, shop)]);
       const took = performance.now() - now;
       ms.solved += took;
       ms.slowest = Math.max(ms.slowest, took);
