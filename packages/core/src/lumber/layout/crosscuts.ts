@@ -6,8 +6,9 @@ import { type DemandKind, lengthOf, overheadOf } from './kinds.js';
 /** A way to crosscut a board: for each of its clear parts the lengths that are cut off one after the other (mm); the rest follows them. */
 export type Crosscut = readonly (readonly number[])[];
 
-/** So many ways to crosscut a board are tried at most before any is looked for by price. */
+/** So many ways to crosscut a board are tried at most before any is looked for by price, and so many of all boards of a wood. */
 const MOST_WAYS = 25;
+const MOST_OF_A_WOOD = 75;
 /** Lengths nearer than this are one (mm). */
 const SAME_PART = 3;
 /** Equal parts that a board is crosscut into at most. */
@@ -45,16 +46,21 @@ export function usefulParts(kinds: readonly DemandKind[], { lengthStepMm }: Shop
   return lengths;
 }
 
-/** Ways to crosscut the clear parts of a board that are tried in any case; not at all comes first. */
+/** How many ways to crosscut each board are tried where there are so many sorts of boards. */
+export const mostWays = (groups: number): number =>
+  Math.max(1, Math.min(MOST_WAYS, Math.floor(MOST_OF_A_WOOD / Math.max(1, groups))));
+
+/** Ways to crosscut the clear parts of a board that are tried in any case, at most so many; not at all comes first. */
 export function crosscuts(
   sections: readonly Section[],
   useful: readonly number[],
   leastMm: number,
   { kerfMm, lengthStepMm }: Pick<Shop, 'kerfMm' | 'lengthStepMm'>,
+  most = MOST_WAYS,
 ): Crosscut[] {
   const ways: Crosscut[] = [sections.map(() => [])];
   const add = (way: Crosscut) => {
-    if (ways.length < MOST_WAYS) ways.push(way);
+    if (ways.length < most) ways.push(way);
   };
   const cutsOf = (way: Crosscut) => way.flat().length;
   for (let count = 2; count <= MOST_PARTS; count++) {

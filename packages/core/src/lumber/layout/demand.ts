@@ -4,7 +4,7 @@ import { eachOnce, type Roll } from '../../ring/owner.js';
 import type { Shop } from '../../settings/shop.js';
 import { type Board, tooNarrow } from '../board.js';
 import type { Lumber } from '../lumber.js';
-import { type Crosscut, crosscuts, partsOf, usefulParts } from './crosscuts.js';
+import { type Crosscut, crosscuts, mostWays, partsOf, usefulParts } from './crosscuts.js';
 import { gluedUp } from './gluedUp.js';
 import { blockKind, blocksOf, type DemandKind, lengthOf, overheadOf, stripKinds } from './kinds.js';
 import { leastFeet } from './least.js';
@@ -80,7 +80,7 @@ function demandOf(
   const useful = usefulParts(all, shop);
   const leastMm = Math.min(...all.map((kind) => overheadOf(kind) / 10 + shortestOf(kind)));
   const grouped = whole.flatMap((same, group) =>
-    crosscuts(same[0]!.sections, useful, leastMm, shop).flatMap((way) => {
+    crosscuts(same[0]!.sections, useful, leastMm, shop, mostWays(whole.length)).flatMap((way) => {
       const boards = crosscutAlike(same, way, shop);
       return boards ? [{ group, boards }] : [];
     }),
