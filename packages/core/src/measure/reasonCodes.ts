@@ -28,6 +28,7 @@ const REASONS = [
   'floor-above-lip',
   'form-foot',
   'form-order',
+  'gap-measured',
   'gap-no-contact',
   'glyph-higher-than-face',
   'glyph-too-fine',
