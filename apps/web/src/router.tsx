@@ -6,6 +6,7 @@ import { PapersView } from './cuts/PapersView.js';
 import { SawView } from './cuts/saw/SawView.js';
 import { WoodView } from './cuts/wood/WoodView.js';
 import { FormStation } from './form/FormStation.js';
+import { MakeStation } from './make/MakeStation.js';
 import { PatternStation } from './pattern/PatternStation.js';
 import { RingPlan } from './plan/RingPlan.js';
 import { RingsStation } from './rings/RingsStation.js';
@@ -48,6 +49,7 @@ export const router = createBrowserRouter([
             element: <PatternStation />,
             children: [{ path: 'turntable', element: <TurntablePage /> }],
           },
+          { path: 'make', element: <MakeStation /> },
           { path: 'blanks', element: <BlanksStation /> },
           { path: 'versions', element: <VersionsPage /> },
           {

@@ -257,6 +257,20 @@ export type { Point3, Solid } from './ring/space.js';
 export { CAUTION_NOTE, CAUTIONS, type CautionId } from './settings/cautions.js';
 export { DEFAULT_SHOP, type Shop, shopSchema, withUnits } from './settings/shop.js';
 export { shopUpToDate } from './settings/shopUpToDate.js';
+export { closingWedge, diagnosed, type Recut, recut, type Seen } from './shop/dryFit.js';
+export { type Halves, halvesOf } from './shop/halves.js';
+export { meantRing } from './shop/meant.js';
+export { type WayOut, waysOut, wrongSaid } from './shop/waysOut.js';
+export { whatItDoes } from './shop/whatItDoes.js';
+export {
+  angleAllowed,
+  cutWrong,
+  type Gapes,
+  gapesOf,
+  laidDry,
+  type MeantRing,
+  type WrongRing,
+} from './shop/wrongAngle.js';
 export { clipped, type Triangle } from './surface/clip.js';
 export { insideLine, outsideLine, type SectionPoint, woodOutline } from './surface/drawing.js';
 export {

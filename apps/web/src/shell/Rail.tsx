@@ -1,5 +1,6 @@
 import {
   Archive,
+  Hammer,
   Layers3,
   type LucideIcon,
   Paintbrush,
@@ -31,6 +32,7 @@ export function Rail() {
           <Station to={ringAddress(id, ring)} icon={Layers3} name="Rings" />
           <Station to={`/piece/${id}/pattern`} icon={Paintbrush} name="Pattern" />
           <Station to={`/piece/${id}/cuts`} icon={PencilRuler} name="Cuts" />
+          <Station to={`/piece/${id}/make`} icon={Hammer} name="Make" />
         </>
       )}
       <div className="flex-1" />

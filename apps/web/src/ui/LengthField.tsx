@@ -6,6 +6,7 @@ import {
   type Result,
   type Said,
   sentenceIn,
+  type UnitSystem,
 } from '@fellside/core';
 import { useState } from 'react';
 import { unitsOf } from '../store/selectors.js';
@@ -14,8 +15,16 @@ import { Field } from './Field.js';
 import { TextEntry } from './TextEntry.js';
 
 /** A length in the user's units; `value` null shows that several values stand behind it. */
-export function LengthField({ label, value, onChange, hint, className = 'w-full' }: LengthFieldProps) {
-  const units = useApp(unitsOf);
+export function LengthField({
+  label,
+  value,
+  onChange,
+  hint,
+  className = 'w-full',
+  gap = false,
+}: LengthFieldProps) {
+  const own = useApp(unitsOf);
+  const units = gap ? gapUnits(own) : own;
   const [problem, setProblem] = useState<Said>();
   const read = (text: string): Result<unknown> => {
     const length = parseLength(text, units, label);
@@ -43,4 +52,9 @@ interface LengthFieldProps {
   readonly onChange: (value: Mm) => Result<unknown>;
   readonly hint?: string;
   readonly className?: string;
+  /** A gap: in thousandths of an inch, as a feeler gauge has them, and not in fractions. */
+  readonly gap?: boolean;
 }
+
+/** The units that a gap is read in. */
+export const gapUnits = (units: UnitSystem): UnitSystem => (units === 'mm' ? 'mm' : 'inch-decimal');

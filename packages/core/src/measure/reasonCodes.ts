@@ -57,6 +57,7 @@ const REASONS = [
   'not-a-turn',
   'not-json',
   'not-neighbours',
+  'not-one-angle',
   'off-the-slice',
   'one-piece',
   'outline-unreadable',

@@ -1,9 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { demoProjects } from '../demo/index.js';
 import { degrees, fromDegrees, mm } from '../measure/quantity.js';
+import { plain as inMm } from '../measure/said.js';
+import { planned } from '../testing/pieces.js';
 import { closingWedge, diagnosed, recut } from './dryFit.js';
 import { halvesOf } from './halves.js';
-import { angleAllowed, cutWrong, gapesOf, type MeantRing, type WrongRing } from './wrongAngle.js';
+import { meantRing } from './meant.js';
+import { waysOut, wrongSaid } from './waysOut.js';
+import { whatItDoes } from './whatItDoes.js';
+import { angleAllowed, cutWrong, gapesOf, laidDry, type MeantRing, type WrongRing } from './wrongAngle.js';
 
 interface At {
   readonly x: number;
@@ -187,5 +193,55 @@ describe('the ways out', () => {
     // 20 / cos 14.9° · sin 0.6°.
     expect(halves!.sandedMm).toBeCloseTo(0.2167, 3);
     expect(halvesOf(cutWrong(ring(11, 100, 20), fromDegrees(-0.1)))).toBeNull();
+  });
+});
+
+describe('from the plan to the words', () => {
+  const demos = demoProjects();
+  const ringsOf = (name: string) => planned(demos.find((demo) => demo.name.includes(name))!).rings;
+  test('rings with one upright mitre are read from the plan, others are refused', () => {
+    const cup = ringsOf('Cup');
+    const read = cup.map((ring) => meantRing(ring));
+    const plain = read.flatMap((each) => (each.ok ? [each.value] : []));
+    expect(plain.length).toBeGreaterThan(8);
+    for (const { count, longEdgeMm, widthMm } of plain) {
+      // Long edge = 2·tan(π/N) times the middle of the outer flat.
+      const flat = longEdgeMm / (2 * Math.tan(Math.PI / count));
+      const ring = cup[read.findIndex((each) => each.ok && each.value.longEdgeMm === longEdgeMm)]!;
+      expect(flat).toBeCloseTo(ring.cornerMm * Math.cos(Math.PI / count), 6);
+      expect(widthMm).toBeLessThan(flat);
+    }
+    expect(meantRing(cup[0]!).ok).toBe(false);
+    const leaning = demos
+      .flatMap((demo) => planned(demo).rings)
+      .filter(({ pieces }) =>
+        pieces.some(({ kind: { stock } }) => 'bladeTilt' in stock && (stock.bladeTilt ?? 0) > 0),
+      );
+    expect(leaning.length).toBeGreaterThan(0);
+    for (const ring of leaning) expect(meantRing(ring).ok).toBe(false);
+  });
+  test('every way out says what to set and what it costs', () => {
+    const small = cutWrong(ring(12, 100, 20), fromDegrees(-0.1));
+    expect(inMm(wrongSaid(small))).toBe(
+      'Every mitre is 0.1° too small: set the saw up by that, to 15° true.',
+    );
+    expect(waysOut(small).map(({ id }) => id)).toEqual(['recut', 'halves', 'wedge']);
+    expect(inMm(waysOut(small)[1]!.price)).toMatch(
+      /^0.22 mm comes off .* 99.65 mm radius of 100 mm; the flats are 0.7\d mm/,
+    );
+    const large = cutWrong(ring(11, 100, 20), fromDegrees(0.1));
+    expect(waysOut(large).map(({ id }) => id)).toEqual(['recut', 'wedge']);
+    expect(inMm(waysOut(large)[1]!.price)).toContain('narrower');
+    expect(waysOut(cutWrong(small, fromDegrees(0)))).toEqual([]);
+    const does = whatItDoes(ring(12, 100, 20));
+    const tenth = does.find(({ error }) => Math.abs(degrees(error) - 0.1) < 1e-9)!;
+    expect(tenth.lastMm).toBeCloseTo(gapesOf(small).last.outsideMm, 9);
+    expect(tenth.outOfRoundMm).toBeCloseTo(halvesOf(small)!.outOfRoundMm, 9);
+  });
+  test('the ring that is drawn has the gap that is told', () => {
+    const wrong = cutWrong(ring(18, 90, 15), fromDegrees(-0.2));
+    const drawn = laidDry(wrong);
+    expect(apart(drawn.at(-1)![1]!, drawn[0]![0]!)).toBeCloseTo(gapesOf(wrong).last.outsideMm, 9);
+    expect(apart(drawn[0]![0]!, drawn[0]![1]!)).toBeCloseTo(wrong.longEdgeMm, 9);
   });
 });

@@ -1,4 +1,5 @@
 import { type Mm, mm, type Rad, rad } from '../measure/quantity.js';
+import { type Point, polar } from '../ring/plane.js';
 
 /** A ring of equal mitred segments as it is meant: `count` of them, their long edge, the width of the strip; cut at π/count. */
 export interface MeantRing {
@@ -60,3 +61,12 @@ export function gapesOf({ count, error, cutAngle, outerFlatMm, innerFlatMm, join
 /** The wrong angle at which every joint of a spread ring gapes just so much: what a joint allows. */
 export const angleAllowed = (ring: MeantRing, gapeMm: number): Rad =>
   rad(Math.asin(Math.min(1, (gapeMm * Math.cos(Math.PI / ring.count)) / (2 * ring.widthMm))));
+
+/** The segments laid out dry, all joints tight but the last, from above: outer left and right, inner right and left corner, mm. */
+export function laidDry({ count, cutAngle, outerFlatMm, innerFlatMm }: WrongRing): Point[][] {
+  const [outer, inner] = [outerFlatMm, innerFlatMm].map((flat) => flat / Math.cos(cutAngle));
+  return Array.from({ length: count }, (_, i) => {
+    const [from, to] = [2 * i * cutAngle, 2 * (i + 1) * cutAngle];
+    return [polar(outer!, from), polar(outer!, to), polar(inner!, to), polar(inner!, from)];
+  });
+}

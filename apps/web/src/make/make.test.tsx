@@ -1,0 +1,38 @@
+import { demoProjects } from '@fellside/core/demo';
+import { cleanup, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, expect, test } from 'vitest';
+import { selectedRingsOf } from '../store/selection.js';
+import { showWith } from '../testing/open.js';
+import { MakeStation } from './MakeStation.js';
+
+afterEach(cleanup);
+const cup = demoProjects().find(({ name }) => name.includes('Cup'))!;
+
+test('a gap that is measured says which way the saw is out, and what each way round it costs; another ring starts anew', async () => {
+  const { store } = showWith(<MakeStation />, cup);
+  await userEvent.click(screen.getByRole('button', { name: /^Ring 8/ }));
+  expect(selectedRingsOf(store.getState())).toEqual([7]);
+  expect(screen.getByText('No gap: the angle is right.')).toBeTruthy();
+  const type = async (label: string, text: string) => {
+    await userEvent.clear(screen.getByLabelText(label));
+    await userEvent.type(screen.getByLabelText(label), `${text}{Enter}`);
+  };
+  await type('Gap at the outside', '0.04');
+  const ways = () => within(screen.getByRole('list', { name: 'Ways out' })).getAllByRole('heading');
+  expect(screen.getByText(/too small: set the saw up/)).toBeTruthy();
+  expect(ways().map(({ textContent }) => textContent)).toEqual([
+    'Correct and recut',
+    'True two halves',
+    'Cut one exact wedge',
+  ]);
+  await type('Gap at the outside', '0');
+  await type('Gap at the inside', '0.04');
+  expect(screen.getByText(/too large: set the saw down/)).toBeTruthy();
+  await type('Gap at the inside', '9');
+  expect(screen.getByRole('alert').textContent).toMatch(/does not come from an angle that is a little wrong/);
+  await userEvent.click(screen.getByRole('button', { name: /^Ring 9/ }));
+  expect(screen.getByText('No gap: the angle is right.')).toBeTruthy();
+  await userEvent.click(screen.getByRole('button', { name: /^Ring 1 ?not one/ }));
+  expect(screen.getByText(/not all cut alike with one upright mitre/)).toBeTruthy();
+});
