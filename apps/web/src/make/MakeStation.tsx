@@ -16,6 +16,7 @@ import { planOf, unitsOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { Cautions } from '../ui/Cautions.js';
+import { Choice } from '../ui/Choice.js';
 import { gapUnits } from '../ui/LengthField.js';
 import { DryFit } from './DryFit.js';
 
@@ -27,15 +28,24 @@ export function MakeStation() {
   const last = useApp(lastRingOf);
   if (!plan.ok) return null;
   const { rings } = plan.value;
-  const ring = rings[last ?? -1] ?? rings.find((each) => meantRing(each).ok) ?? rings[0];
+  const mitred = rings.filter((each) => meantRing(each).ok);
+  const ring = rings[last ?? -1] ?? mitred[0] ?? rings[0];
   if (!ring) return <p className="p-6 text-quiet">There are no rings yet.</p>;
   const meant = meantRing(ring);
   return (
     <div className="grid min-h-0 flex-1 auto-rows-max gap-2 overflow-auto p-2 lg:auto-rows-[minmax(0,1fr)] lg:grid-cols-[minmax(0,7fr)_minmax(0,16fr)_220px]">
       <Pane name="Rings to fit">
         <h2 className="mb-1 font-semibold">Which ring lies on the bench</h2>
-        <ul>
-          {[...rings].reverse().map((each) => {
+        <div className="lg:hidden">
+          <Choice
+            label="Ring"
+            value={mitred.includes(ring) ? ring.id : null}
+            options={mitred.map((each) => [each.id, `Ring ${each.index + 1}`])}
+            onChange={(id) => dispatch(session.selected([ringOwner(id)]))}
+          />
+        </div>
+        <ul className="hidden lg:block">
+          {[...mitred].reverse().map((each) => {
             const own = meantRing(each);
             return (
               <li key={each.id} className="border-t border-line">
@@ -47,15 +57,18 @@ export function MakeStation() {
                 >
                   <span className="w-16">Ring {each.index + 1} </span>
                   <span className="text-quiet">
-                    {own.ok
-                      ? `${own.value.count} at ${formatAngle(rad(Math.PI / own.value.count))}`
-                      : 'not one upright mitre'}
+                    {own.ok && `${own.value.count} at ${formatAngle(rad(Math.PI / own.value.count))}`}
                   </span>
                 </button>
               </li>
             );
           })}
         </ul>
+        {mitred.length < rings.length && (
+          <p className="mt-2 text-sm text-quiet">
+            Rings that are not cut with one upright mitre are left out: a gap says nothing of their saw.
+          </p>
+        )}
       </Pane>
       <Pane name="Dry fit">
         <h2 className="mb-2 text-lg font-semibold">Ring {ring.index + 1}: dry fit</h2>
