@@ -16,7 +16,7 @@ export function isBetter(problem: Problem, next: Answer, best: Answer): boolean 
   const fences = fencesOf(problem, next) - fencesOf(problem, best);
   if (fences !== 0) return fences < 0;
   const left = largestLeft(problem, next) - largestLeft(problem, best);
-  return left !== 0 ? left < 0 : partsOf(problem, next) < partsOf(problem, best);
+  return left !== 0 ? left > 0 : partsOf(problem, next) < partsOf(problem, best);
 }
 
 const partsOf = ({ stocks }: Problem, { boards }: Answer): number =>
