@@ -31,7 +31,6 @@ const views = {
   form: `${piece('Honey Class Jar')}/form`,
   rings: `${piece('Fell Race Cup')}/rings/r9`,
   'ring-plan': `${piece('Fell Race Cup')}/rings/r9/plan`,
-  'plan-open': `${piece('Shepherd’s Lantern')}/rings/r11/plan`,
   pattern: `${piece('Fell Race Cup')}/pattern`,
   turntable: `${piece('Shepherd’s Lantern')}/pattern/turntable`,
   builder: `${piece('Drystone Wall Vase')}/rings/r5/plan`,
@@ -40,6 +39,7 @@ const views = {
   cuts: `${piece('Best Fleece Bowl')}/cuts`,
   saw: `${piece('Fell Race Cup')}/cuts/saw`,
   boards: `${piece('Drystone Wall Vase')}/cuts/boards/1`,
+  make: `${piece('Fell Race Cup')}/make`,
   woods: '/woods',
   shop: '/shop',
   safe: '/safe',
@@ -57,14 +57,20 @@ const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 for (const [name, path] of Object.entries(views)) {
   // Not until the network rests: a worker that is ended while it fetches leaves a request open for ever.
   await page.goto(base + path, { waitUntil: 'load' });
+  if (name === 'make') {
+    await page.getByRole('button', { name: /^Ring 9/ }).click();
+    await page.getByLabel('Gap at the outside').fill('0.025');
+    await page.getByLabel('Gap at the outside').press('Enter');
+  }
   // Walls and turntable are drawn by a worker and by software.
   await page.waitForTimeout(4000);
   await page.screenshot({ path: join(ROOT, 'docs/screenshots', `${name}.png`) });
 }
-await page.goto(base, { waitUntil: 'networkidle' });
+await page.goto(base, { waitUntil: 'load' });
 await page.getByRole('button', { name: 'New piece' }).click();
+await page.waitForTimeout(1500);
 await page.screenshot({ path: join(ROOT, 'docs/screenshots/new-piece.png') });
-await page.goto(`${base}${piece('Best Fleece Bowl')}/form`, { waitUntil: 'networkidle' });
+await page.goto(`${base}${piece('Best Fleece Bowl')}/form`, { waitUntil: 'load' });
 for (const wall of ['3/8', '1/2']) {
   await page.getByLabel('Wall, square to curve').fill(wall);
   await page.getByLabel('Wall, square to curve').press('Enter');
@@ -74,8 +80,9 @@ await page.getByRole('link', { name: 'Earlier versions' }).click();
 await page.getByRole('region', { name: 'Earlier versions' }).getByRole('button').nth(2).click();
 await page.waitForTimeout(1500);
 await page.screenshot({ path: join(ROOT, 'docs/screenshots/versions.png') });
-await page.goto(`${base}${piece('Honey Class Jar')}/form`, { waitUntil: 'networkidle' });
+await page.goto(`${base}${piece('Honey Class Jar')}/form`, { waitUntil: 'load' });
 for (const _ of ['light', 'dark']) await page.getByRole('button', { name: /^Theme/ }).click();
+await page.waitForTimeout(4000);
 await page.screenshot({ path: join(ROOT, 'docs/screenshots/dark.png') });
 await browser.close();
 server.kill('SIGTERM');
