@@ -6,6 +6,8 @@ import { PapersView } from './cuts/PapersView.js';
 import { SawView } from './cuts/saw/SawView.js';
 import { WoodView } from './cuts/wood/WoodView.js';
 import { FormStation } from './form/FormStation.js';
+import { DryFitView } from './make/DryFitView.js';
+import { LatheView } from './make/LatheView.js';
 import { MakeStation } from './make/MakeStation.js';
 import { PatternStation } from './pattern/PatternStation.js';
 import { RingPlan } from './plan/RingPlan.js';
@@ -49,7 +51,14 @@ export const router = createBrowserRouter([
             element: <PatternStation />,
             children: [{ path: 'turntable', element: <TurntablePage /> }],
           },
-          { path: 'make', element: <MakeStation /> },
+          {
+            path: 'make',
+            element: <MakeStation />,
+            children: [
+              { index: true, element: <DryFitView /> },
+              { path: 'lathe', element: <LatheView /> },
+            ],
+          },
           { path: 'blanks', element: <BlanksStation /> },
           { path: 'versions', element: <VersionsPage /> },
           {

@@ -173,6 +173,7 @@ export type { Raster } from './pattern/raster.js';
 export { column, diagonal, patch, repeated, type Spot, type Wall } from './pattern/reach.js';
 export { stretchAt } from './pattern/showing.js';
 export { keyOfTone, TONES, type Tone, type ToneName, toneNames } from './pattern/tones.js';
+export { type AtTheLathe, atTheLathe } from './project/atTheLathe.js';
 export type { PlannedBlank } from './project/blanks.js';
 export { changesBetween } from './project/changes.js';
 export { type Change, type Command, run } from './project/commands/command.js';
@@ -257,9 +258,19 @@ export type { Point3, Solid } from './ring/space.js';
 export { CAUTION_NOTE, CAUTIONS, type CautionId } from './settings/cautions.js';
 export { DEFAULT_SHOP, type Shop, shopSchema, withUnits } from './settings/shop.js';
 export { shopUpToDate } from './settings/shopUpToDate.js';
+export { type Balance, calmUpTo, MOST_SHAKE, shakeAt } from './shop/balance.js';
 export { closingWedge, diagnosed, type Recut, recut, type Seen } from './shop/dryFit.js';
 export { type Halves, halvesOf } from './shop/halves.js';
 export { meantRing } from './shop/meant.js';
+export {
+  feetPerMinute,
+  rimSpeed,
+  type Speeds,
+  sameRim,
+  speedsFor,
+  type TurningStage,
+} from './shop/speeds.js';
+export { type Flex, LIGHT_CUT } from './shop/stiffness.js';
 export { type WayOut, waysOut, wrongSaid } from './shop/waysOut.js';
 export { whatItDoes } from './shop/whatItDoes.js';
 export {

@@ -4,13 +4,14 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, expect, test } from 'vitest';
 import { selectedRingsOf, selectRings } from '../store/selection.js';
 import { showWith } from '../testing/open.js';
-import { MakeStation } from './MakeStation.js';
+import { DryFitView } from './DryFitView.js';
+import { LatheView } from './LatheView.js';
 
 afterEach(cleanup);
 const cup = demoProjects().find(({ name }) => name.includes('Cup'))!;
 
 test('a gap that is measured says which way the saw is out, and what each way round it costs; another ring starts anew', async () => {
-  const { store } = showWith(<MakeStation />, cup);
+  const { store } = showWith(<DryFitView />, cup);
   await userEvent.click(screen.getByRole('button', { name: /^Ring 8/ }));
   expect(selectedRingsOf(store.getState())).toEqual([7]);
   expect(screen.getByText('No gap: the angle is right.')).toBeTruthy();
@@ -37,4 +38,20 @@ test('a gap that is measured says which way the saw is out, and what each way ro
   expect(screen.queryByRole('button', { name: /^Ring 1\D/ })).toBeNull();
   act(() => selectRings([0])(store.dispatch, store.getState));
   expect(screen.getByText(/not all cut alike with one upright mitre/)).toBeTruthy();
+});
+
+test('speeds, balance and bending stand for the piece as it is; one that is half heavy pulls', async () => {
+  showWith(<LatheView />, cup);
+  expect(screen.getAllByRole('table')).toHaveLength(3);
+  expect(screen.getByText(/Its woods are in balance/)).toBeTruthy();
+  expect(screen.getByText(/stands up to the tool all the way|a steady is wanted/)).toBeTruthy();
+  cleanup();
+  const [light, dark] = [cup.palette[0]!.key, cup.palette[1]!.key];
+  const half = cup.rings.map((ring) => ({
+    ...ring,
+    turn: 0.5,
+    woods: ring.woods.map((_, place) => (2 * place < ring.woods.length ? dark : light)),
+  }));
+  showWith(<LatheView />, { ...cup, rings: half });
+  expect(screen.getByText(/off the axis, heavier woods on one side: above \d+ turns a minute/)).toBeTruthy();
 });

@@ -53,11 +53,15 @@ export function flexAt(
   return Number.isFinite(sum) && sum >= 0 ? sum : Number.POSITIVE_INFINITY;
 }
 
-/** How the work gives at a height: solid as it was before it was hollowed, and hollowed. */
+/** What a light cut presses sideways with, N: a working figure of this project. */
+export const LIGHT_CUT = 20;
+
+/** How the work gives at a height, mm/N: solid as it was before it was hollowed, and hollowed; from when on it wants a steady. */
 export interface Flex {
   readonly atMm: number;
   readonly solid: number;
   readonly hollowed: number;
+  readonly steady: 'none' | 'hollowed' | 'always';
 }
 
 /** How a turned piece that is held by its foot gives at the top of each ring, mm/N, from the lowest up. */
@@ -76,10 +80,9 @@ export function flexAlong(
   return rings.map(({ topMm }) => {
     const atMm = Math.min(topMm, vessel.heightMm);
     const along = [...jumps, vessel.hollowFromMm].sort((a, b) => a - b);
-    return {
-      atMm,
-      solid: flexAt(section(false), 0, atMm, along),
-      hollowed: flexAt(section(true), 0, atMm, along),
-    };
+    const solid = flexAt(section(false), 0, atMm, along);
+    const hollowed = flexAt(section(true), 0, atMm, along);
+    const steady = solid > MOST_FLEX ? 'always' : hollowed > MOST_FLEX ? 'hollowed' : 'none';
+    return { atMm, solid, hollowed, steady };
   });
 }

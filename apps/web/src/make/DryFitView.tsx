@@ -1,0 +1,132 @@
+import {
+  formatAngle,
+  formatLength,
+  formatStop,
+  type MeantRing,
+  meantRing,
+  rad,
+  ringOwner,
+  sentenceIn,
+  whatItDoes,
+} from '@fellside/core';
+import { Pane } from '../cuts/Pane.js';
+import { headClass, tableClass } from '../cuts/tables.js';
+import { lastRingOf } from '../store/selection.js';
+import { planOf, unitsOf } from '../store/selectors.js';
+import { session } from '../store/sessionSlice.js';
+import { useActions, useApp } from '../store/store.js';
+import { Cautions } from '../ui/Cautions.js';
+import { Choice } from '../ui/Choice.js';
+import { gapUnits } from '../ui/LengthField.js';
+import { DryFit } from './DryFit.js';
+
+/** At the saw and before the glue: what a setting does to a ring, and what a gap says of the saw. */
+export function DryFitView() {
+  const dispatch = useActions();
+  const plan = useApp(planOf);
+  const units = useApp(unitsOf);
+  const last = useApp(lastRingOf);
+  if (!plan.ok) return null;
+  const { rings } = plan.value;
+  const mitred = rings.filter((each) => meantRing(each).ok);
+  const ring = rings[last ?? -1] ?? mitred[0] ?? rings[0];
+  if (!ring) return <p className="p-6 text-quiet">There are no rings yet.</p>;
+  const meant = meantRing(ring);
+  return (
+    <div className="grid min-h-0 flex-1 auto-rows-max gap-2 overflow-auto p-2 lg:auto-rows-[minmax(0,1fr)] lg:grid-cols-[minmax(0,7fr)_minmax(0,16fr)_220px]">
+      <Pane name="Rings to fit">
+        <h2 className="mb-1 font-semibold">Which ring lies on the bench</h2>
+        <div className="lg:hidden">
+          <Choice
+            label="Ring"
+            value={mitred.includes(ring) ? ring.id : null}
+            options={mitred.map((each) => [each.id, `Ring ${each.index + 1}`])}
+            onChange={(id) => dispatch(session.selected([ringOwner(id)]))}
+          />
+        </div>
+        <ul className="hidden lg:block">
+          {[...mitred].reverse().map((each) => {
+            const own = meantRing(each);
+            return (
+              <li key={each.id} className="border-t border-line">
+                <button
+                  type="button"
+                  aria-pressed={each === ring}
+                  className="flex min-h-11 w-full items-center gap-3 px-2 text-left aria-pressed:bg-teal-wash aria-pressed:font-semibold"
+                  onClick={() => dispatch(session.selected([ringOwner(each.id)]))}
+                >
+                  <span className="w-16">Ring {each.index + 1} </span>
+                  <span className="text-quiet">
+                    {own.ok && `${own.value.count} at ${formatAngle(rad(Math.PI / own.value.count))}`}
+                  </span>
+                </button>
+              </li>
+            );
+          })}
+        </ul>
+        {mitred.length < rings.length && (
+          <p className="mt-2 text-sm text-quiet">
+            Rings that are not cut with one upright mitre are left out: a gap says nothing of their saw.
+          </p>
+        )}
+      </Pane>
+      <Pane name="Dry fit">
+        <h2 className="mb-2 text-lg font-semibold">Ring {ring.index + 1}: dry fit</h2>
+        {meant.ok ? (
+          <>
+            <p className="mb-3">
+              {meant.value.count} segments, both mitres at{' '}
+              <b>{formatAngle(rad(Math.PI / meant.value.count))}</b>, wedge{' '}
+              {formatAngle(rad((2 * Math.PI) / meant.value.count))}, stop{' '}
+              <b>{formatStop(meant.value.longEdgeMm, units)}</b>, strip{' '}
+              {formatLength(meant.value.widthMm, units)}.
+            </p>
+            <DryFit key={ring.id} ring={meant.value} />
+            <Little ring={meant.value} />
+          </>
+        ) : (
+          <p>{sentenceIn(meant.reasons[0]!.message, units)}</p>
+        )}
+      </Pane>
+      <Pane name="Take care">
+        <Cautions ids={['short-pieces', 'trapped-offcut', 'tapers', 'dust']} />
+      </Pane>
+    </div>
+  );
+}
+
+/** What a little too much or too little does on this very ring. */
+function Little({ ring }: { ring: MeantRing }) {
+  const units = gapUnits(useApp(unitsOf));
+  return (
+    <>
+      <h3 className="mt-4 mb-1 font-semibold">What a little does on this ring</h3>
+      <table className={tableClass}>
+        <thead>
+          <tr className={headClass}>
+            {[
+              'Every mitre out by',
+              'Last joint, all others tight',
+              'Each joint, when it is spread',
+              'Out of round as two halves',
+            ].map((head) => (
+              <th key={head} scope="col">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {whatItDoes(ring).map(({ error, lastMm, eachMm, outOfRoundMm }) => (
+            <tr key={error} className="border-t border-line">
+              <th scope="row">{formatAngle(error)}</th>
+              <td>{formatLength(lastMm, units)}</td>
+              <td>{formatLength(eachMm, units)}</td>
+              <td>{outOfRoundMm === null ? '' : formatLength(outOfRoundMm, units)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}

@@ -1,0 +1,185 @@
+import {
+  type AtTheLathe,
+  atTheLathe,
+  calmUpTo,
+  feetPerMinute,
+  formatLength,
+  formatStop,
+  INCH,
+  LIGHT_CUT,
+  mm,
+  rimSpeed,
+  speedsFor,
+  type TurningStage,
+  type UnitSystem,
+} from '@fellside/core';
+import { createSelector } from '@reduxjs/toolkit';
+import { Pane } from '../cuts/Pane.js';
+import { headClass, tableClass } from '../cuts/tables.js';
+import { planOf, preparedOf, projectOf, unitsOf, woodsOf } from '../store/selectors.js';
+import { useApp } from '../store/store.js';
+import { Cautions } from '../ui/Cautions.js';
+
+const latheOf = createSelector([preparedOf, projectOf, woodsOf], (prepared, project, woods) =>
+  prepared.ok ? atTheLathe(prepared.value, project, woods) : null,
+);
+
+/** What the lathe has to do with the piece: how fast, how well it runs, and how far out it still stands up to the tool. */
+export function LatheView() {
+  const plan = useApp(planOf);
+  const units = useApp(unitsOf);
+  const lathe = useApp(latheOf);
+  if (!plan.ok || !lathe || lathe.flex.length === 0)
+    return <p className="p-6 text-quiet">There is nothing to turn yet.</p>;
+  return (
+    <div className="grid min-h-0 flex-1 auto-rows-max gap-2 overflow-auto p-2 lg:auto-rows-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_220px]">
+      <Pane name="Speeds">
+        <SpeedTable
+          title="As it is glued up"
+          stages={['fresh', 'turning']}
+          diameterMm={lathe.blankMm}
+          units={units}
+        />
+        <SpeedTable
+          title="Turned to its form"
+          stages={['turning', 'sanding', 'polishing']}
+          diameterMm={plan.value.diameterMm}
+          units={units}
+        />
+        <BalanceSaid lathe={lathe} units={units} />
+      </Pane>
+      <Pane name="How far it gives">
+        <FlexTable lathe={lathe} units={units} />
+      </Pane>
+      <Pane name="Take care">
+        <Cautions ids={['lathe', 'dust']} />
+      </Pane>
+    </div>
+  );
+}
+
+const STAGE_SAID: Readonly<Record<TurningStage, string>> = {
+  fresh: 'fresh glue-up, to true it',
+  turning: 'sound, turning',
+  sanding: 'sanding',
+  polishing: 'polishing paste',
+};
+
+function SpeedTable({
+  title,
+  stages,
+  diameterMm,
+  units,
+}: {
+  title: string;
+  stages: readonly TurningStage[];
+  diameterMm: AtTheLathe['blankMm'];
+  units: UnitSystem;
+}) {
+  const rim = (rpm: number) =>
+    units === 'mm'
+      ? `${rimSpeed(diameterMm, rpm).toFixed(1)} m/s`
+      : `${(feetPerMinute(rimSpeed(diameterMm, rpm)) / 10).toFixed(0)}0 ft/min`;
+  return (
+    <>
+      <h2 className="mt-2 mb-1 font-semibold">
+        {title}, {formatStop(diameterMm, units)} across
+      </h2>
+      <table className={tableClass}>
+        <thead>
+          <tr className={headClass}>
+            {['Work', 'Turns a minute', 'Rim at the most'].map((head) => (
+              <th key={head} scope="col">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {speedsFor(diameterMm)
+            .filter(({ stage }) => stages.includes(stage))
+            .map(({ stage, leastRpm, mostRpm }) => (
+              <tr key={stage} className="border-t border-line">
+                <th scope="row" className="whitespace-normal">
+                  {STAGE_SAID[stage]}
+                </th>
+                <td className="text-lg font-semibold">
+                  {leastRpm} to {mostRpm}
+                </td>
+                <td className="text-quiet">{rim(mostRpm)}</td>
+              </tr>
+            ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+/** Off by less than this (mm) nobody feels it at any speed that is set. */
+const IN_BALANCE = 0.05;
+
+function BalanceSaid({ lathe: { balance }, units }: { lathe: AtTheLathe; units: UnitSystem }) {
+  const calm = Math.floor(calmUpTo(balance) / 10) * 10;
+  const weight =
+    units === 'mm' ? `${balance.kg.toFixed(2)} kg` : `${(balance.kg / 0.45359237).toFixed(1)} lb`;
+  return (
+    <p className="mt-3">
+      The glue-up weighs {weight}.{' '}
+      {balance.offMm < IN_BALANCE
+        ? 'Its woods are in balance: what shakes comes from how true it is mounted.'
+        : `Its centre of gravity lies ${formatLength(mm(balance.offMm), units === 'mm' ? 'mm' : 'inch-decimal')} off the axis, heavier woods on one side: above ${calm} turns a minute it pulls with more than a tenth of its weight.`}
+    </p>
+  );
+}
+
+const STEADY_SAID: Readonly<Record<AtTheLathe['flex'][number]['steady'], string>> = {
+  none: '',
+  hollowed: 'once hollow',
+  always: 'from the start',
+};
+
+function FlexTable({ lathe: { flex }, units }: { lathe: AtTheLathe; units: UnitSystem }) {
+  const least = units === 'mm' ? 0.01 : 0.001 * INCH;
+  const shown = (perNewton: number) => {
+    if (!Number.isFinite(perNewton)) return 'nothing holds it';
+    const moved = perNewton * LIGHT_CUT;
+    return `${moved < least ? '< ' : ''}${formatLength(mm(Math.max(least, moved)), units === 'mm' ? 'mm' : 'inch-decimal')}`;
+  };
+  const first = flex.findIndex(({ steady }) => steady !== 'none');
+  return (
+    <>
+      <h2 className="mb-1 font-semibold">How far it gives under the tool</h2>
+      <p className="mb-2 text-sm text-quiet">
+        Held by its foot, the finished form pressed sideways with {LIGHT_CUT} N (a light cut) at the top of
+        each ring.{' '}
+        {first < 0
+          ? 'It stands up to the tool all the way.'
+          : `From ring ${first + 1} up a steady is wanted once it is hollow, or the wall left thicker below until the top is done.`}
+      </p>
+      <table className={tableClass}>
+        <thead>
+          <tr className={headClass}>
+            {['Ring', 'Out at', 'Solid', 'Hollowed', 'Steady'].map((head) => (
+              <th key={head} scope="col">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {flex
+            .map(({ atMm, solid, hollowed, steady }, index) => (
+              <tr key={atMm} className="border-t border-line">
+                <th scope="row">{index + 1}</th>
+                <td>{formatStop(mm(atMm), units)}</td>
+                <td className="text-quiet">{shown(solid)}</td>
+                <td className="font-semibold">{shown(hollowed)}</td>
+                <td className="text-rust">{STEADY_SAID[steady]}</td>
+              </tr>
+            ))
+            .reverse()}
+        </tbody>
+      </table>
+    </>
+  );
+}

@@ -1,0 +1,90 @@
+import { expect, test } from 'vitest';
+import { demoProjects } from '../demo/index.js';
+import { outlineAt } from '../making/layOut.js';
+import type { Point } from '../ring/plane.js';
+import { balanceOf, calmUpTo, shakeAt } from '../shop/balance.js';
+import { SHIPPED_WOODS } from '../wood/catalogue.js';
+import { density } from '../wood/species.js';
+import { atTheLathe } from './atTheLathe.js';
+import { prepare } from './prepare.js';
+import type { Project } from './schema.js';
+
+const prepared = (project: Project) => {
+  const made = prepare(project);
+  if (!made.ok) throw new Error('prepare');
+  return made.value;
+};
+const within = (outline: readonly Point[], x: number, y: number): boolean =>
+  outline.reduce((inside, p, i) => {
+    const q = outline[(i + 1) % outline.length]!;
+    const crosses = p.y > y !== q.y > y && x < ((q.x - p.x) * (y - p.y)) / (q.y - p.y) + p.x;
+    return crosses ? !inside : inside;
+  }, false);
+
+test('the centre of gravity of a ring that is half one wood, half another, against a fine grid of points', () => {
+  const cup = demoProjects().find(({ name }) => name.includes('Cup'))!;
+  const [light, dark] = [cup.palette[0]!.key, cup.palette[1]!.key];
+  const rings = cup.rings.map((ring) => ({
+    ...ring,
+    turn: 0.5,
+    woods: ring.woods.map((_, place) => (2 * place < ring.woods.length ? dark : light)),
+  }));
+  const half: Project = { ...cup, rings };
+  const made = prepared(half);
+  const { balance, blankMm } = atTheLathe(made, half, SHIPPED_WOODS);
+  const densityOf = (key: string) =>
+    density(SHIPPED_WOODS.find(({ id }) => id === half.palette.find((of) => of.key === key)!.wood)!);
+  let [mass, mx, my] = [0, 0, 0];
+  const step = blankMm / 300;
+  for (const { made: ring, turn, ring: own, course } of made.rings) {
+    if (!ring.ok) continue;
+    const reach = ring.value.cornerMm;
+    own.woods.forEach((key, place) => {
+      for (const part of ring.value.lay(place)) {
+        const outline = outlineAt(part, 0.5);
+        const high = part.toMm - part.fromMm;
+        for (let x = -reach; x <= reach; x += step)
+          for (let y = -reach; y <= reach; y += step) {
+            if (!within(outline, x, y)) continue;
+            const kg = step * step * high * densityOf(key) * 1e-9;
+            mass += kg;
+            mx += kg * (x * Math.cos(turn) - y * Math.sin(turn));
+            my += kg * (x * Math.sin(turn) + y * Math.cos(turn));
+          }
+      }
+    });
+    expect(course.index).toBeGreaterThanOrEqual(0);
+  }
+  expect(balance.kg / mass).toBeCloseTo(1, 1);
+  expect(balance.x).toBeCloseTo(mx / mass, 0);
+  expect(balance.y).toBeCloseTo(my / mass, 0);
+  expect(balance.offMm).toBeGreaterThan(1);
+  // As it is drawn the cup is in balance: every ring repeats in thirds or more.
+  expect(atTheLathe(prepared(cup), cup, SHIPPED_WOODS).balance.offMm).toBeLessThan(0.01);
+});
+
+// By hand: 2 kg, 5 mm off, 600 turns a minute: 2·0.005·(20π)² = 39.5 N, twice the weight; a tenth of the weight at 133.7.
+test('the force of what is out of balance', () => {
+  const balance = balanceOf([
+    { x: 10, y: 0, kg: 1 },
+    { x: 0, y: 0, kg: 1 },
+  ]);
+  expect(balance).toMatchObject({ x: 5, y: 0, kg: 2, offMm: 5 });
+  expect(shakeAt(balance, 600)).toBeCloseTo(39.478, 3);
+  expect(calmUpTo(balance)).toBeCloseTo(133.73, 1);
+  expect(shakeAt(balance, calmUpTo(balance))).toBeCloseTo(0.1 * 2 * 9.80665, 6);
+  expect(calmUpTo(balanceOf([]))).toBe(Number.POSITIVE_INFINITY);
+});
+
+test('every piece of the show has a blank, a weight, and bends more the farther out', () => {
+  for (const project of demoProjects()) {
+    const { blankMm, balance, flex } = atTheLathe(prepared(project), project, SHIPPED_WOODS);
+    expect(blankMm).toBeGreaterThan(40);
+    expect(balance.kg).toBeGreaterThan(0.05);
+    expect(flex).toHaveLength(project.rings.length);
+    for (const { solid, hollowed, steady } of flex) {
+      expect(hollowed).toBeGreaterThanOrEqual(solid * (1 - 1e-9));
+      expect(steady).toBe(solid > 0.005 ? 'always' : hollowed > 0.005 ? 'hollowed' : 'none');
+    }
+  }
+});

@@ -1,0 +1,53 @@
+import { centreOf, placesIn, volumeOfAll } from '../making/layOut.js';
+import { type Mm, mm } from '../measure/quantity.js';
+import { type Balance, balanceOf, type Weight } from '../shop/balance.js';
+import { type Flex, flexAlong } from '../shop/stiffness.js';
+import { density, type Species } from '../wood/species.js';
+import type { Prepared } from './prepare.js';
+import type { Project } from './schema.js';
+
+/** What the lathe has to do with a piece. */
+export interface AtTheLathe {
+  /** Across the corners of the widest ring before it is turned. */
+  readonly blankMm: Mm;
+  /** Of all rings as they are glued up, before anything is turned off. */
+  readonly balance: Balance;
+  /** How the finished form, held by its foot, gives at the top of each ring, from the lowest up. */
+  readonly flex: readonly Flex[];
+}
+
+/** Weights of all places of the rings that can be made, and the mean density of each ring, kg/m³. */
+function weighed({ rings }: Prepared, project: Project, woods: readonly Species[]) {
+  const woodOf = new Map(project.palette.map(({ key, wood }) => [key, wood]));
+  const densityOf = (key: string | undefined): number => {
+    const species = woods.find(({ id }) => id === woodOf.get(key ?? ''));
+    return species ? density(species) : 0;
+  };
+  return rings.map(({ made, turn, ring, stands }) => {
+    const weights: Weight[] = [];
+    let [kg, mm3] = [0, 0];
+    const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+    for (let place = 0; made.ok && place < placesIn(made.value.groups); place++) {
+      const parts = made.value.lay(place);
+      const at = centreOf(parts);
+      const volume = volumeOfAll(parts);
+      const own = (volume * densityOf(ring.woods[place])) / 1e9;
+      if (at) weights.push({ x: at.x * cos - at.y * sin, y: at.x * sin + at.y * cos, kg: own });
+      kg += own;
+      mm3 += volume;
+    }
+    const { bottomMm, topMm } = stands;
+    return { weights, bottomMm, topMm, density: mm3 > 0 ? (kg / mm3) * 1e9 : 0 };
+  });
+}
+
+/** Diameter of the blank, balance and bending of a piece. */
+export function atTheLathe(prepared: Prepared, project: Project, woods: readonly Species[]): AtTheLathe {
+  const rings = weighed(prepared, project, woods);
+  const corners = prepared.rings.flatMap(({ made }) => (made.ok ? [2 * made.value.cornerMm] : []));
+  return {
+    blankMm: mm(Math.max(0, ...corners)),
+    balance: balanceOf(rings.flatMap(({ weights }) => weights)),
+    flex: flexAlong(prepared.vessel, rings),
+  };
+}
