@@ -16,12 +16,12 @@ import {
 import { createSelector } from '@reduxjs/toolkit';
 import { Pane } from '../cuts/Pane.js';
 import { headClass, tableClass } from '../cuts/tables.js';
-import { planOf, preparedOf, projectOf, unitsOf, woodsOf } from '../store/selectors.js';
+import { planOf, preparedOf, projectOf, shopOf, unitsOf, woodsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { Cautions } from '../ui/Cautions.js';
 
-const latheOf = createSelector([preparedOf, projectOf, woodsOf], (prepared, project, woods) =>
-  prepared.ok ? atTheLathe(prepared.value, project, woods) : null,
+const latheOf = createSelector([preparedOf, projectOf, woodsOf, shopOf], (prepared, project, woods, shop) =>
+  prepared.ok ? atTheLathe(prepared.value, project, woods, shop) : null,
 );
 
 /** What the lathe has to do with the piece: how fast, how well it runs, and how far out it still stands up to the tool. */
@@ -47,6 +47,7 @@ export function LatheView() {
           units={units}
         />
         <BalanceSaid lathe={lathe} units={units} />
+        <ReachList lathe={lathe} units={units} />
       </Pane>
       <Pane name="How far it gives">
         <FlexTable lathe={lathe} units={units} />
@@ -180,6 +181,42 @@ function FlexTable({ lathe: { flex }, units }: { lathe: AtTheLathe; units: UnitS
             .reverse()}
         </tbody>
       </table>
+    </>
+  );
+}
+
+const reachSaid = (by: AtTheLathe['reach'][number]['by'], units: UnitSystem): string =>
+  ({
+    straight: `A straight bar, ${units === 'mm' ? '12.7 mm' : 'half an inch'} thick,`,
+    hooked: `A hook that sweeps ${units === 'mm' ? '50 mm' : 'two inches'} to the side`,
+    hands: 'A hand or fingers with paper',
+  })[by];
+
+/** What of the inside is got at from the finished mouth, and what is not. */
+function ReachList({ lathe: { reach }, units }: { lathe: AtTheLathe; units: UnitSystem }) {
+  if (reach.length === 0) return null;
+  const stretch = ({ fromMm, toMm }: AtTheLathe['reach'][number]['hidden'][number]) =>
+    `${formatStop(mm(fromMm), units)} to ${formatStop(mm(toMm), units)}`;
+  return (
+    <>
+      <h2 className="mt-3 mb-1 font-semibold">From the finished mouth, as far as your tools stand out</h2>
+      <ul>
+        {reach.map(({ by, hidden }) => (
+          <li key={by} className="border-t border-line py-1">
+            {reachSaid(by, units)}{' '}
+            {hidden.length === 0 ? (
+              <b>gets at all of the inside.</b>
+            ) : (
+              <>
+                <b className="text-rust">does not get at {hidden.map(stretch).join(', ')}</b> of its height.
+              </>
+            )}
+          </li>
+        ))}
+      </ul>
+      <p className="text-sm text-quiet">
+        What is hidden is turned, sanded and finished before the rings above it go on.
+      </p>
     </>
   );
 }

@@ -44,6 +44,7 @@ test('speeds, balance and bending stand for the piece as it is; one that is half
   showWith(<LatheView />, cup);
   expect(screen.getAllByRole('table')).toHaveLength(3);
   expect(screen.getByText(/Its woods are in balance/)).toBeTruthy();
+  expect(screen.getAllByText(/gets at all of the inside|does not get at/).length).toBe(3);
   expect(screen.getByText(/stands up to the tool all the way|a steady is wanted/)).toBeTruthy();
   cleanup();
   const [light, dark] = [cup.palette[0]!.key, cup.palette[1]!.key];

@@ -2,6 +2,7 @@ import { expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
 import { outlineAt } from '../making/layOut.js';
 import type { Point } from '../ring/plane.js';
+import { DEFAULT_SHOP } from '../settings/shop.js';
 import { balanceOf, calmUpTo, shakeAt } from '../shop/balance.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
 import { density } from '../wood/species.js';
@@ -31,7 +32,7 @@ test('the centre of gravity of a ring that is half one wood, half another, again
   }));
   const half: Project = { ...cup, rings };
   const made = prepared(half);
-  const { balance, blankMm } = atTheLathe(made, half, SHIPPED_WOODS);
+  const { balance, blankMm } = atTheLathe(made, half, SHIPPED_WOODS, DEFAULT_SHOP);
   const densityOf = (key: string) =>
     density(SHIPPED_WOODS.find(({ id }) => id === half.palette.find((of) => of.key === key)!.wood)!);
   let [mass, mx, my] = [0, 0, 0];
@@ -60,7 +61,7 @@ test('the centre of gravity of a ring that is half one wood, half another, again
   expect(balance.y).toBeCloseTo(my / mass, 0);
   expect(balance.offMm).toBeGreaterThan(1);
   // As it is drawn the cup is in balance: every ring repeats in thirds or more.
-  expect(atTheLathe(prepared(cup), cup, SHIPPED_WOODS).balance.offMm).toBeLessThan(0.01);
+  expect(atTheLathe(prepared(cup), cup, SHIPPED_WOODS, DEFAULT_SHOP).balance.offMm).toBeLessThan(0.01);
 });
 
 // By hand: 2 kg, 5 mm off, 600 turns a minute: 2·0.005·(20π)² = 39.5 N, twice the weight; a tenth of the weight at 133.7.
@@ -78,10 +79,18 @@ test('the force of what is out of balance', () => {
 
 test('every piece of the show has a blank, a weight, and bends more the farther out', () => {
   for (const project of demoProjects()) {
-    const { blankMm, balance, flex } = atTheLathe(prepared(project), project, SHIPPED_WOODS);
+    const { blankMm, balance, flex, reach } = atTheLathe(
+      prepared(project),
+      project,
+      SHIPPED_WOODS,
+      DEFAULT_SHOP,
+    );
     expect(blankMm).toBeGreaterThan(40);
     expect(balance.kg).toBeGreaterThan(0.05);
     expect(flex).toHaveLength(project.rings.length);
+    const long = (by: number) => reach[by]!.hidden.reduce((sum, { fromMm, toMm }) => sum + toMm - fromMm, 0);
+    // A hook gets wherever a straight bar does.
+    if (reach.length > 0) expect(long(1)).toBeLessThanOrEqual(long(0) + 1e-9);
     for (const { solid, hollowed, steady } of flex) {
       expect(hollowed).toBeGreaterThanOrEqual(solid * (1 - 1e-9));
       expect(steady).toBe(solid > 0.005 ? 'always' : hollowed > 0.005 ? 'hollowed' : 'none');

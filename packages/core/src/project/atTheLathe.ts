@@ -1,6 +1,9 @@
+import type { Vessel } from '../form/vessel.js';
 import { centreOf, placesIn, volumeOfAll } from '../making/layOut.js';
 import { type Mm, mm } from '../measure/quantity.js';
+import type { Shop } from '../settings/shop.js';
 import { type Balance, balanceOf, type Weight } from '../shop/balance.js';
+import { type Hidden, hiddenFrom, hiddenFromHands } from '../shop/reach.js';
 import { type Flex, flexAlong } from '../shop/stiffness.js';
 import { density, type Species } from '../wood/species.js';
 import type { Prepared } from './prepare.js';
@@ -14,6 +17,29 @@ export interface AtTheLathe {
   readonly balance: Balance;
   /** How the finished form, held by its foot, gives at the top of each ring, from the lowest up. */
   readonly flex: readonly Flex[];
+  /** What of the inside is not got at from the finished mouth; empty where it is solid. */
+  readonly reach: readonly Reached[];
+}
+
+/** Something that goes in at the mouth, and what it does not get at. */
+export interface Reached {
+  readonly by: 'straight' | 'hooked' | 'hands';
+  readonly hidden: readonly Hidden[];
+}
+
+/** A usual hollowing bar, and the sweep of a usual hook, mm (1/2 in and about 2 in: common practice). */
+const BAR = 12.7;
+const SWEEP = 50;
+
+function reachOf(vessel: Vessel, { reachMm }: Pick<Shop, 'reachMm'>): Reached[] {
+  if (vessel.inside === null) return [];
+  const mouth = vessel.hollowToMm;
+  const bar = { shaftMm: BAR, overhangMm: reachMm, sweepMm: 0 };
+  return [
+    { by: 'straight', hidden: hiddenFrom(vessel, mouth, bar) },
+    { by: 'hooked', hidden: hiddenFrom(vessel, mouth, { ...bar, sweepMm: SWEEP }) },
+    { by: 'hands', hidden: hiddenFromHands(vessel, mouth) },
+  ];
 }
 
 /** Weights of all places of the rings that can be made, and the mean density of each ring, kg/m³. */
@@ -42,12 +68,18 @@ function weighed({ rings }: Prepared, project: Project, woods: readonly Species[
 }
 
 /** Diameter of the blank, balance and bending of a piece. */
-export function atTheLathe(prepared: Prepared, project: Project, woods: readonly Species[]): AtTheLathe {
+export function atTheLathe(
+  prepared: Prepared,
+  project: Project,
+  woods: readonly Species[],
+  shop: Pick<Shop, 'reachMm'>,
+): AtTheLathe {
   const rings = weighed(prepared, project, woods);
   const corners = prepared.rings.flatMap(({ made }) => (made.ok ? [2 * made.value.cornerMm] : []));
   return {
     blankMm: mm(Math.max(0, ...corners)),
     balance: balanceOf(rings.flatMap(({ weights }) => weights)),
     flex: flexAlong(prepared.vessel, rings),
+    reach: reachOf(prepared.vessel, shop),
   };
 }
