@@ -132,6 +132,7 @@ export {
   formatLength,
   formatStop,
   INCH,
+  POUND,
   trimZeros,
   UNIT_SYSTEMS,
   type UnitSystem,
@@ -258,7 +259,7 @@ export type { Point3, Solid } from './ring/space.js';
 export { CAUTION_NOTE, CAUTIONS, type CautionId } from './settings/cautions.js';
 export { DEFAULT_SHOP, type Shop, shopSchema, withUnits } from './settings/shop.js';
 export { shopUpToDate } from './settings/shopUpToDate.js';
-export { type Balance, calmUpTo, MOST_SHAKE, shakeAt } from './shop/balance.js';
+export { type Balance, calmUpTo, shakeAt } from './shop/balance.js';
 export { closingWedge, diagnosed, type Recut, recut, type Seen } from './shop/dryFit.js';
 export { type Halves, halvesOf } from './shop/halves.js';
 export { meantRing } from './shop/meant.js';

@@ -1,12 +1,12 @@
 import { type Board, chargedFeet, formatLength, mm, type Species, surfacedThickness } from '@fellside/core';
 import { Pencil, Scissors, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { headClass, tableClass } from '../cuts/tables.js';
 import { api, sentencesOf } from '../store/api.js';
 import { shopOf, woodsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Swatch } from '../ui/Swatch.js';
+import { headClass, tableClass } from '../ui/tables.js';
 import { WoodPatterns } from '../ui/WoodPatterns.js';
 import { BoardDialog } from './BoardDialog.js';
 import { BoardFiles } from './BoardFiles.js';

@@ -6,6 +6,7 @@ import {
   landmarksOf,
   litres,
   mm,
+  POUND,
   usPints,
 } from '@fellside/core';
 import { planOf, preparedOf, unitsOf } from '../store/selectors.js';
@@ -57,6 +58,3 @@ export function Readings() {
     </Group>
   );
 }
-
-/** One pound avoirdupois in kg, exactly (NIST SP 811, Appendix B). */
-const POUND = 0.45359237;

@@ -9,15 +9,16 @@ import {
   sentenceIn,
   whatItDoes,
 } from '@fellside/core';
-import { Pane } from '../cuts/Pane.js';
-import { headClass, tableClass } from '../cuts/tables.js';
 import { lastRingOf } from '../store/selection.js';
 import { planOf, unitsOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { Cautions } from '../ui/Cautions.js';
 import { Choice } from '../ui/Choice.js';
+import { Heads } from '../ui/Heads.js';
 import { gapUnits } from '../ui/LengthField.js';
+import { Pane } from '../ui/Pane.js';
+import { tableClass } from '../ui/tables.js';
 import { DryFit } from './DryFit.js';
 
 /** At the saw and before the glue: what a setting does to a ring, and what a gap says of the saw. */
@@ -102,20 +103,14 @@ function Little({ ring }: { ring: MeantRing }) {
     <>
       <h3 className="mt-4 mb-1 font-semibold">What a little does on this ring</h3>
       <table className={tableClass}>
-        <thead>
-          <tr className={headClass}>
-            {[
-              'Every mitre out by',
-              'Last joint, all others tight',
-              'Each joint, when it is spread',
-              'Out of round as two halves',
-            ].map((head) => (
-              <th key={head} scope="col">
-                {head}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <Heads
+          of={[
+            'Every mitre out by',
+            'Last joint, all others tight',
+            'Each joint, when it is spread',
+            'Out of round as two halves',
+          ]}
+        />
         <tbody>
           {whatItDoes(ring).map(({ error, lastMm, eachMm, outOfRoundMm }) => (
             <tr key={error} className="border-t border-line">

@@ -8,17 +8,19 @@ import {
   INCH,
   LIGHT_CUT,
   mm,
+  POUND,
   rimSpeed,
   speedsFor,
   type TurningStage,
   type UnitSystem,
 } from '@fellside/core';
 import { createSelector } from '@reduxjs/toolkit';
-import { Pane } from '../cuts/Pane.js';
-import { headClass, tableClass } from '../cuts/tables.js';
 import { planOf, preparedOf, projectOf, shopOf, unitsOf, woodsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { Cautions } from '../ui/Cautions.js';
+import { Heads } from '../ui/Heads.js';
+import { Pane } from '../ui/Pane.js';
+import { tableClass } from '../ui/tables.js';
 
 const latheOf = createSelector([preparedOf, projectOf, woodsOf, shopOf], (prepared, project, woods, shop) =>
   prepared.ok ? atTheLathe(prepared.value, project, woods, shop) : null,
@@ -87,15 +89,7 @@ function SpeedTable({
         {title}, {formatStop(diameterMm, units)} across
       </h2>
       <table className={tableClass}>
-        <thead>
-          <tr className={headClass}>
-            {['Work', 'Turns a minute', 'Rim at the most'].map((head) => (
-              <th key={head} scope="col">
-                {head}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <Heads of={['Work', 'Turns a minute', 'Rim at the most']} />
         <tbody>
           {speedsFor(diameterMm)
             .filter(({ stage }) => stages.includes(stage))
@@ -120,9 +114,8 @@ function SpeedTable({
 const IN_BALANCE = 0.05;
 
 function BalanceSaid({ lathe: { balance }, units }: { lathe: AtTheLathe; units: UnitSystem }) {
-  const calm = Math.floor(calmUpTo(balance) / 10) * 10;
-  const weight =
-    units === 'mm' ? `${balance.kg.toFixed(2)} kg` : `${(balance.kg / 0.45359237).toFixed(1)} lb`;
+  const calm = calmUpTo(balance);
+  const weight = units === 'mm' ? `${balance.kg.toFixed(2)} kg` : `${(balance.kg / POUND).toFixed(1)} lb`;
   return (
     <p className="mt-3">
       The glue-up weighs {weight}.{' '}
@@ -158,15 +151,7 @@ function FlexTable({ lathe: { flex }, units }: { lathe: AtTheLathe; units: UnitS
           : `From ring ${first + 1} up a steady is wanted once it is hollow, or the wall left thicker below until the top is done.`}
       </p>
       <table className={tableClass}>
-        <thead>
-          <tr className={headClass}>
-            {['Ring', 'Out at', 'Solid', 'Hollowed', 'Steady'].map((head) => (
-              <th key={head} scope="col">
-                {head}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <Heads of={['Ring', 'Out at', 'Solid', 'Hollowed', 'Steady']} />
         <tbody>
           {flex
             .map(({ atMm, solid, hollowed, steady }, index) => (

@@ -1,10 +1,10 @@
 import { formatLength, MAKINGS, mm, segmentsOf } from '@fellside/core';
 import type { ReactNode } from 'react';
-import { headClass, tableClass } from '../cuts/tables.js';
 import type { ListedRing } from '../store/api.js';
 import { unitsOf, woodsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { Swatch } from '../ui/Swatch.js';
+import { headClass, tableClass } from '../ui/tables.js';
 
 interface StashTableProps {
   readonly rings: readonly ListedRing[];

@@ -2,11 +2,11 @@ import { changeCoefficient, density } from '@fellside/core';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { BoardsPanel } from '../boards/BoardsPanel.js';
-import { headClass, tableClass } from '../cuts/tables.js';
 import { StashPanel } from '../stash/StashPanel.js';
 import { api, type ListedWood, sentencesOf } from '../store/api.js';
 import { Button } from '../ui/Button.js';
 import { Swatch } from '../ui/Swatch.js';
+import { headClass, tableClass } from '../ui/tables.js';
 import { WoodPatterns, woodFill } from '../ui/WoodPatterns.js';
 import { AddWood } from './AddWood.js';
 

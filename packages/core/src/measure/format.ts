@@ -8,6 +8,9 @@ export type UnitSystem = (typeof UNIT_SYSTEMS)[number];
 /** One inch in millimetres, exactly (NIST SP 811, Appendix B). */
 export const INCH = 25.4;
 
+/** One pound avoirdupois in kg, exactly (NIST SP 811, Appendix B). */
+export const POUND = 0.45359237;
+
 const divisor = (a: number, b: number): number => (b === 0 ? a : divisor(b, a % b));
 
 /** Inches to the nearest 1/64; `+` or `−` says on which side of it the true length lies. */

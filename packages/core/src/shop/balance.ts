@@ -1,3 +1,5 @@
+import { RPM_STEP } from './speeds.js';
+
 /** Something heavy at a place in plan: mm from the axis, kg. */
 export interface Weight {
   readonly x: number;
@@ -13,7 +15,7 @@ export interface Balance extends Weight {
 /** Of standard gravity, m/s² (SI brochure). */
 const GRAVITY = 9.80665;
 /** A force of this share of the work's weight shakes the lathe: a working limit of this project. */
-export const MOST_SHAKE = 0.1;
+const MOST_SHAKE = 0.1;
 
 /** Σ m·x / Σ m; on the axis where nothing weighs anything. */
 export function balanceOf(weights: readonly Weight[]): Balance {
@@ -32,6 +34,6 @@ const omega = (rpm: number): number => (2 * Math.PI * rpm) / 60;
 /** The force that turns with the work at a speed, N: m·e·ω². */
 export const shakeAt = ({ kg, offMm }: Balance, rpm: number): number => kg * (offMm / 1000) * omega(rpm) ** 2;
 
-/** Turns a minute at which it is a tenth of the work's weight; infinite where the work is in balance. */
+/** Turns a minute up to which it is at most a tenth of the work's weight, as a dial shows them; infinite where the work is in balance. */
 export const calmUpTo = ({ offMm }: Balance): number =>
-  (60 / (2 * Math.PI)) * Math.sqrt((MOST_SHAKE * GRAVITY * 1000) / offMm);
+  Math.floor(((60 / (2 * Math.PI)) * Math.sqrt((MOST_SHAKE * GRAVITY * 1000) / offMm)) / RPM_STEP) * RPM_STEP;

@@ -11,7 +11,7 @@ export type TurningStage = keyof typeof RANGES;
 export const TURNING_STAGES = Object.keys(RANGES) as TurningStage[];
 
 /** Turns a minute nobody sets closer than this. */
-const STEP = 10;
+export const RPM_STEP = 10;
 
 export interface Speeds {
   readonly stage: TurningStage;
@@ -25,8 +25,8 @@ export const speedsFor = (diameterMm: number): Speeds[] =>
     const [least, most] = RANGES[stage].map((product) => (product * INCH) / diameterMm);
     return {
       stage,
-      leastRpm: Math.ceil(least! / STEP) * STEP,
-      mostRpm: Math.floor(most! / STEP) * STEP,
+      leastRpm: Math.ceil(least! / RPM_STEP) * RPM_STEP,
+      mostRpm: Math.floor(most! / RPM_STEP) * RPM_STEP,
     };
   });
 

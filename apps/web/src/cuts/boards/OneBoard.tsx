@@ -15,8 +15,9 @@ import {
 import { Link, useParams } from 'react-router';
 import { shopOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
+import { Heads } from '../../ui/Heads.js';
 import { Swatch } from '../../ui/Swatch.js';
-import { headClass, tableClass } from '../tables.js';
+import { tableClass } from '../../ui/tables.js';
 import { BoardDrawing } from './BoardDrawing.js';
 import { boardSaid } from './LaidBoards.js';
 
@@ -89,15 +90,7 @@ export function OneBoard({ opened, boards, species, roll, room, onOwner }: OneBo
         <section aria-label="Strips of this board" className="overflow-x-auto">
           <h3 className="mb-1 font-semibold">Strips</h3>
           <table className={tableClass}>
-            <thead>
-              <tr className={headClass}>
-                {['Strip', 'Part', 'Width', 'Length', 'Planed', 'Pieces'].map((head) => (
-                  <th key={head} scope="col">
-                    {head}
-                  </th>
-                ))}
-              </tr>
-            </thead>
+            <Heads of={['Strip', 'Part', 'Width', 'Length', 'Planed', 'Pieces']} />
             <tbody>
               {boardParts(laid).flatMap(({ name, strips }) =>
                 strips.map(({ number: which, strip }) => (

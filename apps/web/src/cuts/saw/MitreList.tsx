@@ -20,9 +20,10 @@ import { useMemo } from 'react';
 import { isIn } from '../../store/selection.js';
 import { session } from '../../store/sessionSlice.js';
 import { useActions, useApp } from '../../store/store.js';
+import { Heads } from '../../ui/Heads.js';
 import { Swatch } from '../../ui/Swatch.js';
+import { tableClass } from '../../ui/tables.js';
 import { ExactFigures, useStopSaid } from '../Exact.js';
-import { headClass, tableClass } from '../tables.js';
 import { StopsTogether } from './StopsTogether.js';
 
 interface MitreListProps {
@@ -93,15 +94,7 @@ function Setting({ setup, number, woods, roll, shop }: SettingProps) {
         </div>
       </div>
       <table className={`${tableClass} mt-1`}>
-        <thead>
-          <tr className={headClass}>
-            {['Stop', 'Pieces and spares', 'For', 'Short edge'].map((head) => (
-              <th key={head} scope="col">
-                {head}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <Heads of={['Stop', 'Pieces and spares', 'For', 'Short edge']} />
         <tbody>
           {stops.map((stop) => (
             <StopRow key={stop.edgeMm} {...{ stop, setup, woods, roll }} />

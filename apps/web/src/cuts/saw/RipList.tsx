@@ -17,8 +17,9 @@ import { Link, useParams } from 'react-router';
 import { isLarge } from '../../store/planning.js';
 import { planOf, projectOf, woodsOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
+import { Heads } from '../../ui/Heads.js';
 import { Swatch } from '../../ui/Swatch.js';
-import { headClass, tableClass } from '../tables.js';
+import { tableClass } from '../../ui/tables.js';
 
 interface RipListProps {
   readonly layouts: readonly WoodLayout[];
@@ -41,15 +42,7 @@ export function RipList({ layouts, woods, roll, shop }: RipListProps) {
         </span>
       </h2>
       <table className={tableClass}>
-        <thead>
-          <tr className={headClass}>
-            {['Fence', 'Wood', 'Length', 'Planed', 'Board', 'For'].map((head) => (
-              <th key={head} scope="col">
-                {head}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <Heads of={['Fence', 'Wood', 'Length', 'Planed', 'Board', 'For']} />
         {fences.map((fence) => (
           <FenceRows key={fence.widthMm} {...{ fence, woods, roll, units }} />
         ))}

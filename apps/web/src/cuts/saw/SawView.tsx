@@ -1,7 +1,7 @@
 import { shopOf, woodsOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
+import { Pane } from '../../ui/Pane.js';
 import { Laying } from '../Laying.js';
-import { Pane } from '../Pane.js';
 import { SafetyNotes } from '../SafetyNotes.js';
 import { useCuts } from '../useCuts.js';
 import { MitreList } from './MitreList.js';

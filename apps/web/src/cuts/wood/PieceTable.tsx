@@ -14,9 +14,10 @@ import {
 import { clickOwner } from '../../store/selection.js';
 import { unitsOf, woodsOf } from '../../store/selectors.js';
 import { useActions, useApp } from '../../store/store.js';
+import { Heads } from '../../ui/Heads.js';
 import { Swatch } from '../../ui/Swatch.js';
+import { tableClass } from '../../ui/tables.js';
 import { useStopSaid } from '../Exact.js';
-import { headClass, tableClass } from '../tables.js';
 
 /** Every ring with its pieces by wood, top ring first. */
 export function PieceTable({ plan, shop }: { plan: Plan; shop: Shop }) {
@@ -25,17 +26,9 @@ export function PieceTable({ plan, shop }: { plan: Plan; shop: Shop }) {
   const { titleOf } = rollOf(plan);
   return (
     <table className={tableClass}>
-      <thead>
-        <tr className={headClass}>
-          {['For', 'Wood', 'Pieces', 'Angle', 'Long edge', 'Short edge', 'Width', 'Planed', 'Height'].map(
-            (head) => (
-              <th key={head} scope="col">
-                {head}
-              </th>
-            ),
-          )}
-        </tr>
-      </thead>
+      <Heads
+        of={['For', 'Wood', 'Pieces', 'Angle', 'Long edge', 'Short edge', 'Width', 'Planed', 'Height']}
+      />
       <tbody>
         {pieceRows(plan, shop).map((row) => {
           const { owner, first, wood, count } = row;

@@ -7,7 +7,7 @@ import {
   type WoodAccount,
 } from '@fellside/core';
 import { Swatch } from '../../ui/Swatch.js';
-import { headClass, tableClass } from '../tables.js';
+import { headClass, tableClass } from '../../ui/tables.js';
 
 /** Less than this is not worth a line (mm³). */
 const NOTHING = 0.5;

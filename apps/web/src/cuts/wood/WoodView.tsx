@@ -1,8 +1,8 @@
 import { projectOf, shopOf, woodsOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
+import { Pane } from '../../ui/Pane.js';
 import { ExactFigures } from '../Exact.js';
 import { Laying } from '../Laying.js';
-import { Pane } from '../Pane.js';
 import { SafetyNotes } from '../SafetyNotes.js';
 import { useCuts } from '../useCuts.js';
 import { Copies } from './Copies.js';

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
-import { PaneBoundary } from '../ui/PaneBoundary.js';
+import { PaneBoundary } from './PaneBoundary.js';
 
-/** A part of a page of Cuts that scrolls by itself where there is room beside it, and stands below the others where there is none. */
+/** A part of a page that scrolls by itself where there is room beside it, and stands below the others where there is none. */
 export function Pane({ name, children }: { name: string; children: ReactNode }) {
   return (
     <section
