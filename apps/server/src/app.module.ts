@@ -14,6 +14,8 @@ import { UnreadableController } from './kept/unreadable.controller.js';
 import { PatternsController } from './patterns/patterns.controller.js';
 import { PicturesController } from './pictures/pictures.controller.js';
 import { PicturesService } from './pictures/pictures.service.js';
+import { ProgressController } from './progress/progress.controller.js';
+import { ProgressService } from './progress/progress.service.js';
 import { ProjectsController } from './projects/projects.controller.js';
 import { ProjectsService } from './projects/projects.service.js';
 import { SETTINGS, type Settings } from './settings.js';
@@ -60,6 +62,7 @@ export class AppModule {
         PatternsController,
         BoardsController,
         SheetsController,
+        ProgressController,
       ],
       providers: [
         { provide: Database, useValue: database },
@@ -74,6 +77,7 @@ export class AppModule {
         PicturesService,
         BackupsService,
         SheetsService,
+        ProgressService,
       ],
     };
   }

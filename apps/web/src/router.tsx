@@ -7,8 +7,10 @@ import { SawView } from './cuts/saw/SawView.js';
 import { WoodView } from './cuts/wood/WoodView.js';
 import { FormStation } from './form/FormStation.js';
 import { DryFitView } from './make/DryFitView.js';
+import { DayView } from './make/day/DayView.js';
 import { LatheView } from './make/LatheView.js';
 import { MakeStation } from './make/MakeStation.js';
+import { WorkView } from './make/WorkView.js';
 import { PatternStation } from './pattern/PatternStation.js';
 import { RingPlan } from './plan/RingPlan.js';
 import { RingsStation } from './rings/RingsStation.js';
@@ -55,7 +57,9 @@ export const router = createBrowserRouter([
             path: 'make',
             element: <MakeStation />,
             children: [
-              { index: true, element: <DryFitView /> },
+              { index: true, element: <WorkView /> },
+              { path: 'day', element: <DayView /> },
+              { path: 'dry-fit', element: <DryFitView /> },
               { path: 'lathe', element: <LatheView /> },
             ],
           },

@@ -3,6 +3,7 @@ export { BLANKS, type BlankKind, type BlankMaking, makeBlank } from './blank/reg
 export type { Check } from './check/check.js';
 export { type LayerMargin, layerMargins, marginSaid } from './check/layerMargins.js';
 export { boardsCsv } from './exchange/boardsCsv.js';
+export { type CalendarEvent, calendarFile } from './exchange/calendarFile.js';
 export { cutListCsv } from './exchange/cutListCsv.js';
 export { type DrawingFormat, drawingFile, type FlatDrawing } from './exchange/drawing.js';
 export { layoutDrawing } from './exchange/layoutDrawing.js';
@@ -199,6 +200,7 @@ export { readProject } from './project/inspect.js';
 export { judged } from './project/judged.js';
 export { meshesOf, type StackMesh } from './project/meshes.js';
 export { mirrorImage } from './project/mirror.js';
+export { workOf, workPlanned } from './project/ordered.js';
 export { type Plan, plan } from './project/plan.js';
 export {
   dress,
@@ -259,10 +261,55 @@ export type { Point3, Solid } from './ring/space.js';
 export { CAUTION_NOTE, CAUTIONS, type CautionId } from './settings/cautions.js';
 export { DEFAULT_SHOP, type Shop, shopSchema, withUnits } from './settings/shop.js';
 export { shopUpToDate } from './settings/shopUpToDate.js';
+export {
+  CHORE_IDS,
+  CHORES,
+  type Chore,
+  EQUIPMENT,
+  type Equipment,
+  WEEKDAYS,
+  type WorkingHours,
+  type Workshop,
+} from './settings/workshop.js';
 export { type Balance, calmUpTo, shakeAt } from './shop/balance.js';
+export type { DayBound } from './shop/day/bound.js';
+export { DAY_MINUTES, type Moment } from './shop/day/calendar.js';
+export { type DayPlan, EQUIPMENT_NAMES, type Named, planned } from './shop/day/schedule.js';
+export type { Room } from './shop/day/serial.js';
+export { type Session, sessionsOf } from './shop/day/sessions.js';
+export type { Placed, Running, Stretch, Task } from './shop/day/task.js';
+export { tasksOf, type WorkDone, waitOf } from './shop/day/tasks.js';
+export { type OneMore, oneMore } from './shop/day/whatIf.js';
 export { closingWedge, diagnosed, type Recut, recut, type Seen } from './shop/dryFit.js';
 export { type Halves, halvesOf } from './shop/halves.js';
 export { meantRing } from './shop/meant.js';
+export { type Assembly, cannotBe, USUAL_BATCH } from './shop/order/assembly.js';
+export { counted, nextJob, upTo } from './shop/order/counting.js';
+export { cutsFor, type OwnCut } from './shop/order/cutsFor.js';
+export {
+  type Job,
+  type JobStage,
+  type Order,
+  RING_STATES,
+  type RingState,
+} from './shop/order/job.js';
+export { cannotJoin } from './shop/order/joining.js';
+export { type OrderedPiece, orderOf } from './shop/order/order.js';
+export {
+  JOINING_IDS,
+  JOININGS,
+  SAWING_IDS,
+  SAWINGS,
+  type Schools,
+  SEAT_IDS,
+  SEATS,
+  STACKING_IDS,
+  STACKINGS,
+} from './shop/order/schools.js';
+export { type StageView, stageView } from './shop/order/stageView.js';
+export { type Done, hasCome, isDone, stateOf } from './shop/order/states.js';
+export { reachStages } from './shop/order/stops.js';
+export { slowerBy } from './shop/order/takes.js';
 export {
   feetPerMinute,
   rimSpeed,

@@ -16,6 +16,7 @@ export { PictureEntity } from './entities/picture.js';
 export { ProjectEntity } from './entities/project.js';
 export { ShopEntity } from './entities/shop.js';
 export { StashEntity } from './entities/stash.js';
+export { TickEntity } from './entities/tick.js';
 export { UseEntity, type UseKind } from './entities/use.js';
 export { VersionEntity } from './entities/version.js';
 export { WoodEntity } from './entities/wood.js';

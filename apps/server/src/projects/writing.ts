@@ -1,6 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import { type History, NO_HISTORY, type Project } from '@fellside/core';
-import { DrawingEntity, keepers, ProjectEntity, shelved, UseEntity, VersionEntity } from '@fellside/database';
+import {
+  DrawingEntity,
+  keepers,
+  ProjectEntity,
+  shelved,
+  TickEntity,
+  UseEntity,
+  VersionEntity,
+} from '@fellside/database';
 import { type EntityManager, In } from 'typeorm';
 
 /** Versions that are kept of a piece: the newest, and the last of each hour and day. */
@@ -63,5 +71,6 @@ export async function deletePiece(manager: EntityManager, id: string): Promise<v
   await manager.delete(VersionEntity, { projectId: id });
   await manager.delete(UseEntity, { projectId: id });
   await manager.delete(DrawingEntity, { projectId: id });
+  await manager.delete(TickEntity, { projectId: id });
   await manager.delete(ProjectEntity, { id });
 }

@@ -1,6 +1,5 @@
 import {
   type AtTheLathe,
-  atTheLathe,
   calmUpTo,
   feetPerMinute,
   formatLength,
@@ -14,17 +13,13 @@ import {
   type TurningStage,
   type UnitSystem,
 } from '@fellside/core';
-import { createSelector } from '@reduxjs/toolkit';
-import { planOf, preparedOf, projectOf, shopOf, unitsOf, woodsOf } from '../store/selectors.js';
+import { latheOf } from '../store/progress/work.js';
+import { planOf, unitsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { Cautions } from '../ui/Cautions.js';
 import { Heads } from '../ui/Heads.js';
 import { Pane } from '../ui/Pane.js';
 import { tableClass } from '../ui/tables.js';
-
-const latheOf = createSelector([preparedOf, projectOf, woodsOf, shopOf], (prepared, project, woods, shop) =>
-  prepared.ok ? atTheLathe(prepared.value, project, woods, shop) : null,
-);
 
 /** What the lathe has to do with the piece: how fast, how well it runs, and how far out it still stands up to the tool. */
 export function LatheView() {

@@ -1,9 +1,17 @@
+import { useParams } from 'react-router';
+import { useProgress } from '../store/progress/useProgress.js';
 import { Pages } from '../ui/Pages.js';
 
 const PAGES = [
-  ['make', 'Dry fit', true],
+  ['make', 'Work', true],
+  ['make/day', 'Day plan', true],
+  ['make/dry-fit', 'Dry fit', true],
   ['make/lathe', 'At the lathe', true],
 ] as const;
 
-/** Make in the order of the work: the ring on the bench, then the piece on the lathe. */
-export const MakeStation = () => <Pages name="Make" pages={PAGES} />;
+/** Make: the work card by card, the days it takes, the ring on the bench, the piece on the lathe. */
+export function MakeStation() {
+  const { id = '' } = useParams();
+  useProgress(id);
+  return <Pages name="Make" pages={PAGES} />;
+}

@@ -6,6 +6,7 @@ import { useApp } from '../store/store.js';
 import { LengthField } from '../ui/LengthField.js';
 import { NumberField } from '../ui/NumberField.js';
 import { BuyingFields } from './BuyingFields.js';
+import { WorkshopFields } from './WorkshopFields.js';
 
 type LengthKey = { [K in keyof Shop]: Shop[K] extends Mm ? K : never }[keyof Shop];
 type CountKey = 'testPieces' | 'sparePercent' | 'wastePercent';
@@ -114,6 +115,7 @@ export function ShopStation() {
           </section>
         ))}
         <BuyingFields shop={shop} change={change} />
+        <WorkshopFields shop={shop} change={change} />
       </div>
     </div>
   );

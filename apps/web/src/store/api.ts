@@ -10,6 +10,7 @@ import type {
   StashedRing,
 } from '@fellside/core';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import type { Tick } from './progress/progressSlice.js';
 
 /** A project as the server keeps it. */
 export interface SavedProject {
@@ -120,6 +121,12 @@ export const api = createApi({
     importProject: build.mutation<SavedProject & { readonly notes: readonly string[] }, TakeIn>({
       query: (body) => ({ url: 'projects/import', method: 'POST', body }),
       invalidatesTags: ['shelf', 'woods'],
+    }),
+    ticks: build.query<{ readonly ticks: readonly Tick[] }, string>({
+      query: (id) => `projects/${id}/progress`,
+    }),
+    addTicks: build.mutation<void, { readonly id: string; readonly ticks: readonly Tick[] }>({
+      query: ({ id, ticks }) => ({ url: `projects/${id}/progress`, method: 'POST', body: { ticks } }),
     }),
     /** `body` is the JSON that `bodyOf` makes. */
     saveProject: build.mutation<

@@ -6,6 +6,7 @@ import { keepLook, lookSlice } from './lookSlice.js';
 import { outboxSlice } from './outboxSlice.js';
 import { pieceSlice } from './pieceSlice.js';
 import { plannedReducer } from './planning.js';
+import { progressSlice } from './progress/progressSlice.js';
 import { sessionSlice } from './sessionSlice.js';
 
 export const createStore = () => {
@@ -16,6 +17,7 @@ export const createStore = () => {
       outbox: outboxSlice.reducer,
       piece: pieceSlice.reducer,
       planned: plannedReducer,
+      progress: progressSlice.reducer,
       session: sessionSlice.reducer,
     },
     // The development checks walk the whole document on every pointer move; the core's types say the same.

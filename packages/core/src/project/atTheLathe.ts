@@ -3,11 +3,13 @@ import { centreOf, placesIn, volumeOfAll } from '../making/layOut.js';
 import { type Mm, mm } from '../measure/quantity.js';
 import type { Shop } from '../settings/shop.js';
 import { type Balance, balanceOf, type Weight } from '../shop/balance.js';
-import { type Hidden, hiddenFrom, hiddenFromHands } from '../shop/reach.js';
+import { cavityOf, type Hidden, hiddenFrom, hiddenFromHands } from '../shop/reach.js';
 import { type Flex, flexAlong } from '../shop/stiffness.js';
 import { density, type Species } from '../wood/species.js';
 import type { Prepared } from './prepare.js';
 import type { Project } from './schema.js';
+
+type Reaching = Pick<Shop, 'reachMm' | 'workshop'>;
 
 /** What the lathe has to do with a piece. */
 export interface AtTheLathe {
@@ -27,18 +29,14 @@ export interface Reached {
   readonly hidden: readonly Hidden[];
 }
 
-/** A usual hollowing bar, and the sweep of a usual hook, mm (1/2 in and about 2 in: common practice). */
-const BAR = 12.7;
-const SWEEP = 50;
-
-function reachOf(vessel: Vessel, { reachMm }: Pick<Shop, 'reachMm'>): Reached[] {
+function reachOf(vessel: Vessel, { reachMm, workshop: { tools } }: Reaching): Reached[] {
   if (vessel.inside === null) return [];
-  const mouth = vessel.hollowToMm;
-  const bar = { shaftMm: BAR, overhangMm: reachMm, sweepMm: 0 };
+  const [cavity, mouth] = [cavityOf(vessel), vessel.hollowToMm];
+  const bar = { shaftMm: tools.barMm, overhangMm: reachMm, sweepMm: 0 };
   return [
-    { by: 'straight', hidden: hiddenFrom(vessel, mouth, bar) },
-    { by: 'hooked', hidden: hiddenFrom(vessel, mouth, { ...bar, sweepMm: SWEEP }) },
-    { by: 'hands', hidden: hiddenFromHands(vessel, mouth) },
+    { by: 'straight', hidden: hiddenFrom(cavity, mouth, bar) },
+    { by: 'hooked', hidden: hiddenFrom(cavity, mouth, { ...bar, sweepMm: tools.sweepMm }) },
+    { by: 'hands', hidden: hiddenFromHands(cavity, mouth, tools) },
   ];
 }
 
@@ -72,7 +70,7 @@ export function atTheLathe(
   prepared: Prepared,
   project: Project,
   woods: readonly Species[],
-  shop: Pick<Shop, 'reachMm'>,
+  shop: Reaching,
 ): AtTheLathe {
   const rings = weighed(prepared, project, woods);
   const corners = prepared.rings.flatMap(({ made }) => (made.ok ? [2 * made.value.cornerMm] : []));

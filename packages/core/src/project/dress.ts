@@ -18,7 +18,7 @@ export type Patterned = Pick<Project, 'motifs' | 'palette'>;
 
 /**
  * The rings with the woods that show: segments under a motif take those of its tones, all other places keep what they
- * were painted with. Rings from the stash are what they are; slices of one glue-up show what the lowest of them does.
+ * were painted with, and so do rings that are cut. Rings from the stash are what they are; slices of one glue-up show what the lowest of them does.
  */
 export function dressed<R extends Stacked>(
   prepared: readonly R[],
@@ -31,6 +31,7 @@ export function dressed<R extends Stacked>(
     const keys = use.tones.map((tone) => keyOfTone(palette, tone));
     const members = prepared.filter(({ ring }) => ring.motif === id && ring.making.way !== 'stock');
     members.forEach(({ ring, made, turn }, row) => {
+      if (ring.cut) return;
       const middles = middlesOf(ring.making, made.ok ? made.value : null, turn);
       const tones = motif.ring({ row, rows: members.length, middles }, use.values, keys.length);
       shown.set(

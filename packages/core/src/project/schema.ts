@@ -8,6 +8,7 @@ import { motifUseSchema } from '../pattern/motifUse.js';
 import { TONES } from '../pattern/tones.js';
 import { SANDED } from '../ring/sanded.js';
 import { MOST_SLANTS, slantSchema } from '../ring/slant.js';
+import { schoolsSchema } from '../shop/order/schools.js';
 
 export const SCHEMA_VERSION = 8;
 export const MOST_BLANKS = 8;
@@ -56,6 +57,8 @@ const ringSchema = z.strictObject({
   motif: z.string().min(1).max(40).optional(),
   /** Palette key of every place, counted from the index mark. */
   woods: woodsField(2000),
+  /** Its pieces are cut: it keeps the woods that it was painted with, whatever motif lies over it. */
+  cut: z.literal(true).optional(),
   /** Its height stays when the form is sliced anew or a neighbour's edge is dragged. */
   locked: z.literal(true).optional(),
   /** A ring whose pieces are cut or that comes from stock: what it gives, whatever the form asks for. */
@@ -158,6 +161,8 @@ export const projectSchema = z.strictObject({
     insideMm: length('Inside allowance', 0, 50),
   }),
   underlay: underlaySchema.nullable(),
+  /** What was chosen of the ways to build it; left out where it is built as is proposed. */
+  schools: schoolsSchema.optional(),
 });
 
 export type Project = z.infer<typeof projectSchema>;

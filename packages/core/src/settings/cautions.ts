@@ -21,6 +21,14 @@ export const CAUTIONS = {
     'Open rings have edges that catch: keep fingers and loose cloth away, and sand with the lathe off or with a backed pad.',
   'round-work':
     'A round glue-up rolls and twists at the saw: bed it in a cradle and clamp it so that it cannot turn, and never cut it freehand.',
+  'fresh-glue':
+    'Look over every joint before it spins: a glue-up with a gap or a loose piece is not turned. Leave it as long as the glue’s maker says.',
+  imbalance:
+    'Start at the lowest speed and bring it up only until the lathe begins to shake; lock the tailstock up.',
+  finishing:
+    'Oily rags heat up by themselves: lay them out flat outdoors or put them under water. Spirits and lacquers burn: no flame, good air. Food only when fully cured.',
+  parting:
+    'Keep the tailstock up and a hand off the work while it is parted; saw the last stub with the lathe off.',
   lathe: 'Wear a full face shield, stand out of line of a fresh glue-up, turn it by hand first, start slow.',
 } as const;
 

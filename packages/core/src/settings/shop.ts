@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { length, number, whole } from '../measure/field.js';
 import { UNIT_SYSTEMS } from '../measure/format.js';
 import { mm } from '../measure/quantity.js';
+import { DEFAULT_WORKSHOP, workshopSchema } from './workshop.js';
 
 export const CHARGES = ['nominal', 'volume'] as const;
 
@@ -86,6 +87,7 @@ export const shopSchema = z.strictObject({
       }),
     )
     .max(8),
+  workshop: workshopSchema,
 });
 
 export type Shop = z.infer<typeof shopSchema>;
@@ -131,6 +133,7 @@ export const DEFAULT_SHOP: Shop = {
     { heightMm: mm(19.05), rings: 12 },
     { heightMm: mm(12.7), rings: 6 },
   ],
+  workshop: DEFAULT_WORKSHOP,
 };
 
 /** What widths and thicknesses, rough lengths and stops are usually measured to, common practice: 1/32, 1/8 and 1/64 in, or 0.5, 5 and 0.4 mm. */

@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { type Vessel, vesselOf } from '../form/vessel.js';
+import { vesselOf } from '../form/vessel.js';
 import { mm } from '../measure/quantity.js';
-import { handReaches, hiddenFrom, hiddenFromHands, type Tool, toolReaches } from './reach.js';
+import { DEFAULT_WORKSHOP } from '../settings/workshop.js';
+import { cavityOf, handReaches, hiddenFrom, hiddenFromHands, type Tool, toolReaches } from './reach.js';
 
-/** A vessel from inside radii at heights, its wall 6 mm, its floor 6 mm thick. */
-function vessel(inner: readonly (readonly [radius: number, height: number])[]): Vessel {
+/** The hollow of a vessel from inside radii at heights, its wall 6 mm, its floor 6 mm thick. */
+function vessel(inner: readonly (readonly [radius: number, height: number])[]) {
   const top = inner.at(-1)![1];
   const at = ([radius, height]: readonly [number, number]) => ({
     radiusMm: mm(radius),
@@ -20,9 +21,10 @@ function vessel(inner: readonly (readonly [radius: number, height: number])[]): 
   } as never);
   if (!made.ok) throw new Error(JSON.stringify(made.reasons));
   expect(made.value.heightMm).toBe(top);
-  return made.value;
+  return cavityOf(made.value);
 }
 
+const { tools } = DEFAULT_WORKSHOP;
 const straight: Tool = { shaftMm: 12, overhangMm: 300, sweepMm: 0 };
 /** 150 mm across inside, a mouth of 50 mm. */
 const bottle = vessel([
@@ -97,11 +99,11 @@ describe('a tool from the mouth', () => {
 });
 
 test('a hand, fingers, or neither', () => {
-  expect(handReaches(cylinder, 20, 206)).toBe('hand');
-  expect(handReaches(bottle, 60, 156)).toBe('fingers');
-  expect(handReaches(bottle, 20, 156)).toBe('none');
-  expect(handReaches(bottle, 20, 106)).toBe('hand');
+  expect(handReaches(cylinder, 20, 206, tools)).toBe('hand');
+  expect(handReaches(bottle, 60, 156, tools)).toBe('fingers');
+  expect(handReaches(bottle, 20, 156, tools)).toBe('none');
+  expect(handReaches(bottle, 20, 106, tools)).toBe('hand');
   // Fingers go 4 in down from 156.
-  expect(hiddenFromHands(bottle, 156)).toEqual([{ fromMm: 6, toMm: expect.closeTo(54, 0) }]);
-  expect(hiddenFromHands(cylinder, 206)).toEqual([]);
+  expect(hiddenFromHands(bottle, 156, tools)).toEqual([{ fromMm: 6, toMm: expect.closeTo(54, 0) }]);
+  expect(hiddenFromHands(cylinder, 206, tools)).toEqual([]);
 });

@@ -1,4 +1,5 @@
 import { insideAt, type Vessel } from '../form/vessel.js';
+import type { Tools } from '../settings/workshop.js';
 
 /** A tool that goes in at the mouth: its shaft, how far beyond the rest it may stand out, and how far its end sweeps to the side; mm. */
 export interface Tool {
@@ -10,23 +11,40 @@ export interface Tool {
 
 /** Steepest that a tool is held to the axis: a working value of this project. */
 const MOST_TILT = Math.tan(Math.PI / 4);
-/** A hand that sands, and fingers: least opening and greatest depth, mm (3 in and a forearm; 1 1/4 in and 4 in: common practice). */
-const HAND = { openMm: 75, deepMm: 350 } as const;
-const FINGERS = { openMm: 1.25 * 25.4, deepMm: 4 * 25.4 } as const;
+/** A hollow as it stands while it is worked at: its radius at a height, null where it is solid, and where it begins and ends; mm. */
+export interface Cavity {
+  at(z: number): number | null;
+  readonly fromMm: number;
+  readonly toMm: number;
+}
+
+/** The hollow of a form; empty where it is solid. */
+export const cavityOf = (vessel: Vessel): Cavity => ({
+  at: (z) => insideAt(vessel, z),
+  fromMm: vessel.hollowFromMm,
+  toMm: vessel.hollowToMm,
+});
+
+/** The same from the other end, as the upper part of a piece hangs on its own plate; heights from its top. */
+export const upsideDown = ({ at, fromMm, toMm }: Cavity, heightMm: number): Cavity => ({
+  at: (z) => at(heightMm - z),
+  fromMm: heightMm - toMm,
+  toMm: heightMm - fromMm,
+});
 
 /** Heights that the inside is looked at, at most this far from each other (mm). */
 const LOOK = 1;
 
 /** Inside radii from a height up to the mouth, lowest first. */
 function insideUp(
-  vessel: Vessel,
+  cavity: Cavity,
   fromMm: number,
   mouthMm: number,
 ): { readonly z: number; readonly r: number }[] {
   const looks = Math.max(1, Math.ceil((mouthMm - fromMm) / LOOK));
   return Array.from({ length: looks + 1 }, (_, i) => fromMm + (i / looks) * (mouthMm - fromMm)).flatMap(
     (z) => {
-      const r = insideAt(vessel, z);
+      const r = cavity.at(z);
       return r === null ? [] : [{ z, r }];
     },
   );
@@ -38,9 +56,9 @@ function insideUp(
  * height up to the mouth, to lean no more than 45° and to be no longer than its overhang. All are straight limits on where the line
  * ends and how it leans, so that the room left is greatest at one place, which is looked for by thirds.
  */
-export function toolReaches(vessel: Vessel, atMm: number, mouthMm: number, tool: Tool): boolean {
+export function toolReaches(cavity: Cavity, atMm: number, mouthMm: number, tool: Tool): boolean {
   const rho = tool.shaftMm / 2;
-  const up = insideUp(vessel, atMm, mouthMm);
+  const up = insideUp(cavity, atMm, mouthMm);
   const [first] = up;
   const above = up.filter(({ z }) => z > atMm);
   if (!first) return false;
@@ -68,16 +86,22 @@ export function toolReaches(vessel: Vessel, atMm: number, mouthMm: number, tool:
   return Math.max(roomAt(from), roomAt(to), roomAt((from + to) / 2)) >= -1e-9;
 }
 
+/** What a hand needs: least opening and greatest depth, mm, for a hand with paper and for fingers alone. */
+export type Hands = Pick<Tools, 'handOpenMm' | 'handDeepMm' | 'fingersOpenMm' | 'fingersDeepMm'>;
+
 /** Whether a hand with paper gets at the inside at a height, or fingers alone. */
-export function handReaches(vessel: Vessel, atMm: number, mouthMm: number): 'hand' | 'fingers' | 'none' {
-  const open = 2 * Math.min(...insideUp(vessel, atMm, mouthMm).map(({ r }) => r));
+export function handReaches(
+  cavity: Cavity,
+  atMm: number,
+  mouthMm: number,
+  { handOpenMm, handDeepMm, fingersOpenMm, fingersDeepMm }: Hands,
+): 'hand' | 'fingers' | 'none' {
+  const open = (from: number) => 2 * Math.min(...insideUp(cavity, from, mouthMm).map(({ r }) => r));
   // What is being sanded may be narrow itself, as the bottom is: what the hand goes through counts.
-  const through =
-    2 * Math.min(...insideUp(vessel, Math.min(mouthMm, atMm + HAND.openMm / 2), mouthMm).map(({ r }) => r));
+  const through = Math.max(open(atMm), open(Math.min(mouthMm, atMm + handOpenMm / 2)));
   const deep = mouthMm - atMm;
-  if (Math.max(open, through) >= HAND.openMm && deep <= HAND.deepMm) return 'hand';
-  if (Math.max(open, through) >= FINGERS.openMm && deep <= FINGERS.deepMm) return 'fingers';
-  return 'none';
+  if (through >= handOpenMm && deep <= handDeepMm) return 'hand';
+  return through >= fingersOpenMm && deep <= fingersDeepMm ? 'fingers' : 'none';
 }
 
 /** A stretch of the inside, mm. */
@@ -87,17 +111,18 @@ export interface Hidden {
 }
 
 /** What of the inside a tool does not get at from a mouth: stretches from the floor up, to a millimetre. */
-export const hiddenFrom = (vessel: Vessel, mouthMm: number, tool: Tool): Hidden[] =>
-  stretchesWhere(vessel, mouthMm, (z) => !toolReaches(vessel, z, mouthMm, tool));
+export const hiddenFrom = (cavity: Cavity, mouthMm: number, tool: Tool): Hidden[] =>
+  hiddenWhere(cavity, mouthMm, (z) => !toolReaches(cavity, z, mouthMm, tool));
 
 /** What of the inside neither a hand nor fingers with paper get at. */
-export const hiddenFromHands = (vessel: Vessel, mouthMm: number): Hidden[] =>
-  stretchesWhere(vessel, mouthMm, (z) => handReaches(vessel, z, mouthMm) === 'none');
+export const hiddenFromHands = (cavity: Cavity, mouthMm: number, hands: Hands): Hidden[] =>
+  hiddenWhere(cavity, mouthMm, (z) => handReaches(cavity, z, mouthMm, hands) === 'none');
 
-function stretchesWhere(vessel: Vessel, mouthMm: number, isHidden: (z: number) => boolean): Hidden[] {
+/** Stretches of the inside below a mouth that are hidden, looked at every millimetre. */
+export function hiddenWhere(cavity: Cavity, mouthMm: number, isHidden: (z: number) => boolean): Hidden[] {
   const hidden: { fromMm: number; toMm: number }[] = [];
-  const [from, to] = [vessel.hollowFromMm, Math.min(mouthMm, vessel.hollowToMm)];
-  if (vessel.inside === null || to <= from) return [];
+  const [from, to] = [cavity.fromMm, Math.min(mouthMm, cavity.toMm)];
+  if (to <= from) return [];
   const looks = Math.max(1, Math.ceil((to - from) / LOOK));
   for (let i = 0; i <= looks; i++) {
     const z = from + (i / looks) * (to - from);

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 /** Version of the backup file; docs/backup-format.md describes it. */
-export const BACKUP_VERSION = 1;
+export const BACKUP_VERSION = 2;
 export const MANIFEST = 'fellside-backup.json';
 
 /** What a backup holds, by sort. */
@@ -43,6 +43,19 @@ export const pieceFile = z.strictObject({
   removedAt: moment.nullable(),
   document: held,
   history: held,
+  /** What was done of it, in the order in which it was counted; backups of version 1 have none. */
+  ticks: z
+    .array(
+      z.strictObject({
+        id,
+        job: z.string().max(200),
+        amount: z.int(),
+        at: moment,
+        device: z.string().max(80),
+      }),
+    )
+    .max(1_000_000)
+    .default([]),
 });
 export const versionsFile = z.strictObject({
   piece: id,

@@ -16,15 +16,19 @@ export function inserting(db: Sqlite.Database): BackupVisitor {
     'INSERT INTO projects (id, revision, document, history, savedAt, removedAt, name, heightMm, diameterMm, woods) VALUES (@id, @revision, @document, @history, @savedAt, @removedAt, @name, @heightMm, @diameterMm, @woods)',
   );
   const use = db.prepare('INSERT INTO uses (kind, key, projectId) VALUES (@kind, @key, @projectId)');
+  const tick = db.prepare(
+    'INSERT INTO ticks (id, projectId, job, amount, at, device) VALUES (@id, @projectId, @job, @amount, @at, @device)',
+  );
   const version = db.prepare(
     'INSERT INTO project_versions (projectId, revision, document, savedAt) VALUES (?, ?, ?, ?)',
   );
   return {
-    piece({ document: held, history, ...row }) {
+    piece({ document: held, history, ticks, ...row }) {
       const document = textOf(held);
       const { columns, uses } = shelved(document);
       piece.run({ ...row, ...columns, document, history: textOf(history) });
       for (const each of uses) use.run({ ...each, projectId: row.id });
+      for (const each of ticks) tick.run({ ...each, projectId: row.id });
     },
     versions({ piece: id, versions }) {
       for (const { revision, document, savedAt } of versions)

@@ -102,7 +102,8 @@ function pieceOf(read: Reader, id: string) {
     'SELECT id, revision, savedAt, removedAt, document, history FROM projects WHERE id = ?',
     id,
   );
-  return { ...row, document: holding(row!.document!), history: holding(row!.history!) };
+  const ticks = read('SELECT id, job, amount, at, device FROM ticks WHERE projectId = ? ORDER BY rowid', id);
+  return { ...row, document: holding(row!.document!), history: holding(row!.history!), ticks };
 }
 
 function versionsOf(read: Reader, piece: string) {

@@ -6,6 +6,7 @@ import { PictureEntity } from '../entities/picture.js';
 import { ProjectEntity } from '../entities/project.js';
 import { ShopEntity } from '../entities/shop.js';
 import { StashEntity } from '../entities/stash.js';
+import { TickEntity } from '../entities/tick.js';
 import { UseEntity } from '../entities/use.js';
 import { VersionEntity } from '../entities/version.js';
 import { WoodEntity } from '../entities/wood.js';
@@ -15,6 +16,7 @@ import { Stash1764100000000 } from '../migrations/0003-stash.js';
 import { Patterns1764200000000 } from '../migrations/0004-patterns.js';
 import { Boards1764300000000 } from '../migrations/0005-boards.js';
 import { Shelf1764400000000 } from '../migrations/0006-shelf.js';
+import { Ticks1764500000000 } from '../migrations/0007-ticks.js';
 
 /** Migrations in their order, and the tables that each brought. */
 export const MIGRATIONS = [
@@ -24,6 +26,7 @@ export const MIGRATIONS = [
   { migration: Patterns1764200000000, tables: ['pattern'] },
   { migration: Boards1764300000000, tables: ['board'] },
   { migration: Shelf1764400000000, tables: ['uses', 'drawings'] },
+  { migration: Ticks1764500000000, tables: ['ticks'] },
 ] as const;
 
 /** How SQLite is opened: in WAL mode, every commit on disk before it is answered. */
@@ -47,6 +50,7 @@ export const databaseOptions = (file: string): DataSourceOptions => ({
     BoardEntity,
     UseEntity,
     DrawingEntity,
+    TickEntity,
   ],
   migrations: MIGRATIONS.map(({ migration }) => migration),
   migrationsRun: true,

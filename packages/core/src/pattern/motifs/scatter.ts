@@ -1,15 +1,5 @@
+import { lots } from '../../measure/lots.js';
 import type { Motif } from '../motif.js';
-
-/** A row of numbers from 0 to 1 that looks drawn by lot and is always the same for a seed (mulberry32, public domain). */
-export function lots(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
-  };
-}
 
 /** Length of the run of one tone that a place lies in, round the ring; undecided places end it. */
 function runAt(tones: readonly (number | undefined)[], place: number): number {

@@ -1,0 +1,50 @@
+import { formatStop, type Job, layOut, mm, stageView, turned } from '@fellside/core';
+import { outlinePath } from '../../plan/outline.js';
+import { workOf } from '../../store/progress/work.js';
+import { paletteOf, preparedOf, shopOf, unitsOf } from '../../store/selectors.js';
+import { useApp } from '../../store/store.js';
+import { WoodPatterns, woodFill } from '../../ui/WoodPatterns.js';
+import { SectionNow } from './SectionNow.js';
+
+/** What the job is done to: a ring from above, or the work as it stands on the lathe. */
+export function JobDrawing({ job }: { job: Job }) {
+  const order = useApp(workOf);
+  const prepared = useApp(preparedOf);
+  const shop = useApp(shopOf);
+  const palette = useApp(paletteOf);
+  const units = useApp(unitsOf);
+  if (!prepared.ok || !order) return null;
+  const { vessel, rings } = prepared.value;
+  const view = stageView(order.assembly, job.stage, shop, vessel.heightMm);
+  if (view) return <SectionNow prepared={prepared.value} view={view} job={job} />;
+  const [owner] = job.owners;
+  const ring = owner && job.owners.length === 1 ? rings.find((each) => each.ring.id === owner.id) : undefined;
+  if (!ring?.made.ok) return null;
+  const { value: made } = ring.made;
+  const reach = made.cornerMm * 1.04;
+  const top = layOut(made).filter(({ toMm }) => toMm >= made.heightMm - 1e-6);
+  return (
+    <figure className="w-28 shrink-0 sm:w-44">
+      <svg
+        viewBox={`${-reach} ${-reach} ${2 * reach} ${2 * reach}`}
+        role="img"
+        aria-label="The ring from above"
+        className="wood-ground w-full rounded"
+      >
+        <WoodPatterns woods={palette.values()} hatched={false} prefix="card" />
+        <g transform="scale(1 -1)" strokeWidth={reach / 250} stroke="#1d2527">
+          {top.map(({ place, top: outline }, i) => (
+            <path
+              key={i}
+              d={outlinePath(turned(outline, ring.turn))}
+              fill={woodFill(palette.get(ring.ring.woods[place]!), 'card')}
+            />
+          ))}
+        </g>
+      </svg>
+      <figcaption className="text-center text-sm text-quiet">
+        {formatStop(mm(2 * made.gives.outerRadiusMm), units)} across the flats
+      </figcaption>
+    </figure>
+  );
+}

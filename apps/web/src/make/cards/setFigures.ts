@@ -1,0 +1,61 @@
+import {
+  formatAngle,
+  formatLength,
+  formatStop,
+  type Job,
+  mm,
+  type Purpose,
+  quantitiesOf,
+  rad,
+  type UnitSystem,
+} from '@fellside/core';
+
+/** A figure that is set, as it is read from two metres, and the same said otherwise below it. */
+export interface SetFigure {
+  readonly purpose: Purpose;
+  readonly label: string;
+  readonly says: string;
+  readonly also: string;
+}
+
+const LABELS: Readonly<Record<Exclude<Purpose, 'make'>, string>> = {
+  'cut-angle': 'Angle',
+  'blade-tilt': 'Blade tilt',
+  stop: 'Stop, long edge',
+  width: 'Width',
+  thickness: 'Thickness',
+  length: 'Length',
+  diameter: 'Diameter',
+  depth: 'Depth',
+  place: 'Place',
+  turn: 'Turn',
+};
+
+/** What a job is set to, each purpose once, in the order in which its sentences have it. */
+export function setFigures({ says }: Pick<Job, 'says'>, units: UnitSystem): SetFigure[] {
+  const figures = new Map<string, SetFigure>();
+  for (const { sets, value, unit } of says.flatMap((said) => [...quantitiesOf(said)])) {
+    if (!sets || sets === 'make') continue;
+    const said =
+      unit === 'rad'
+        ? formatAngle(rad(value))
+        : sets === 'stop' || sets === 'diameter'
+          ? formatStop(mm(value), units)
+          : formatLength(mm(value), units);
+    const key = `${sets} ${said}`;
+    if (!figures.has(key))
+      figures.set(key, {
+        purpose: sets,
+        label: LABELS[sets],
+        says: said,
+        also: alsoSaid(sets, value, units),
+      });
+  }
+  return [...figures.values()];
+}
+
+function alsoSaid(purpose: Purpose, value: number, units: UnitSystem): string {
+  if (purpose === 'cut-angle') return `wedge ${formatAngle(rad(2 * value))}`;
+  if (purpose !== 'stop') return '';
+  return units === 'mm' ? '' : `${formatLength(mm(value), 'inch-decimal')} · ${formatStop(mm(value), 'mm')}`;
+}

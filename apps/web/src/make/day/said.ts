@@ -1,0 +1,30 @@
+import type { DayPlan, OneMore } from '@fellside/core';
+import { longSaid, timeOf } from '../clock.js';
+
+const MINUTE = 60_000;
+/** Closer than this to the bound (minutes) it is the best that can be. */
+const SAME = 1;
+
+/** When all is done, and whether it could be sooner. */
+export function doneSaid({ doneAt, bound }: Pick<DayPlan, 'doneAt' | 'bound'>, from: number): string {
+  const by = `Done by ${timeOf(from + doneAt * MINUTE, from)}`;
+  return doneAt <= bound.atLeast + SAME
+    ? `${by}; in these hours it cannot be sooner.`
+    : `${by}; nothing could be done before ${timeOf(from + bound.atLeast * MINUTE, from)}.`;
+}
+
+const ONE: Readonly<Record<OneMore['of'], string>> = {
+  bands: 'One more ring clamp',
+  presses: 'One more press',
+  plates: 'One more faceplate',
+  lathes: 'One more lathe',
+};
+
+export const oneMoreSaid = ({ of, soonerMinutes }: OneMore): string =>
+  `${ONE[of]} saves ${soonerMinutes < 60 ? `${Math.round(soonerMinutes)} minutes` : longSaid(soonerMinutes)}.`;
+
+/** Hands-on time of what is left. */
+export const handsSaid = (minutes: number): string =>
+  minutes < 60
+    ? `${Math.ceil(minutes)} minutes`
+    : `${Math.floor(minutes / 60)} h ${String(Math.round(minutes % 60)).padStart(2, '0')}`;

@@ -1,0 +1,69 @@
+import { type DayPlan, type Moment, planned, type Result, tasksOf } from '@fellside/core';
+import { useEffect, useMemo, useState } from 'react';
+import { doneOf, lastOf, workOf } from '../../store/progress/work.js';
+import { shopOf } from '../../store/selectors.js';
+import { useApp } from '../../store/store.js';
+import { type DayAsk, improveBeside } from '../../workers/day.js';
+
+const MINUTE = 60_000;
+/** The plan is made anew as time goes by, so often. */
+const ANEW = 5 * MINUTE;
+
+/** What the hours and clamps make of the work that is left: the plan, from when on, and what it was asked with. */
+export interface PlannedDay {
+  readonly ask: DayAsk;
+  readonly plan: Result<DayPlan>;
+  /** Milliseconds since 1970. */
+  readonly from: number;
+  /** A better plan may still be found. */
+  readonly looking: boolean;
+}
+
+/** The moment of the week of a time, in this browser's time zone. */
+export function momentOf(at: number): Moment {
+  const date = new Date(at);
+  return {
+    day: (date.getDay() + 6) % 7,
+    minute: date.getHours() * 60 + date.getMinutes() + date.getSeconds() / 60,
+  };
+}
+
+/** The day plan of the open piece: at once, and better ones as they are found beside the page. Null while it has no order of work. */
+export function useDayPlan(): PlannedDay | null {
+  const order = useApp(workOf);
+  const done = useApp(doneOf);
+  const last = useApp(lastOf);
+  const { equipment, hours, glue } = useApp(shopOf).workshop;
+  const from = useFrom();
+  const ask = useMemo((): DayAsk | null => {
+    if (!order) return null;
+    const ago = new Map([...last].map(([job, { at }]) => [job, (from - at) / MINUTE]));
+    const { tasks, running } = tasksOf(order, { done, ago });
+    return { tasks, room: { equipment, hours, now: momentOf(from), running }, glue };
+  }, [order, done, last, equipment, hours, glue, from]);
+  const atOnce = useMemo(() => ask && planned(ask.tasks, ask.room, ask.glue), [ask]);
+  const [better, setBetter] = useState<{
+    readonly of: DayAsk;
+    readonly plan: DayPlan;
+    readonly ended: boolean;
+  } | null>(null);
+  const open = atOnce?.ok === true && atOnce.value.doneAt > atOnce.value.bound.atLeast + 1;
+  useEffect(
+    () =>
+      ask && open ? improveBeside(ask, (plan, ended) => setBetter({ of: ask, plan, ended })) : undefined,
+    [ask, open],
+  );
+  if (!ask || !atOnce) return null;
+  const found = better?.of === ask ? better : null;
+  const plan = found ? ({ ok: true, value: found.plan } as const) : atOnce;
+  return { ask, plan, from, looking: open && !found?.ended };
+}
+
+function useFrom(): number {
+  const [from, setFrom] = useState(Date.now);
+  useEffect(() => {
+    const ticking = setInterval(() => setFrom(Date.now()), ANEW);
+    return () => clearInterval(ticking);
+  }, []);
+  return from;
+}

@@ -1,0 +1,125 @@
+import {
+  counted,
+  edit,
+  hasCome,
+  isDone,
+  type Job,
+  type Order,
+  ringOwner,
+  sentenceIn,
+  stateOf,
+} from '@fellside/core';
+import { api, sentencesOf } from '../api.js';
+import { editPiece } from '../edits.js';
+import { unitsOf } from '../selectors.js';
+import type { Dispatch, State } from '../store.js';
+import { deviceName, keepTicks, newId } from './keeping.js';
+import { progress, type Tick } from './progressSlice.js';
+import { doneOf, workOf } from './work.js';
+
+/** Between tries while the server is away (ms). */
+const RETRY = 2500;
+
+/** Counts so many more of a job, or fewer; refused where its turn has not come. What is cut or stacked by it keeps its size and place. */
+export const count =
+  (id: string, more: number) =>
+  (dispatch: Dispatch, getState: () => State): boolean => {
+    const order = workOf(getState());
+    if (!order) return false;
+    const allowed = counted(order, doneOf(getState()), id, more);
+    if (!allowed.ok) {
+      dispatch(progress.refused(sentenceIn(allowed.reasons[0]!.message, unitsOf(getState()))));
+      return false;
+    }
+    dispatch(
+      ticked(
+        order,
+        allowed.value.map((job) => ({ job, amount: more })),
+      ),
+    );
+    return true;
+  };
+
+/** Counts all that is left of several jobs: of someone who begins in the middle. */
+export const countAll =
+  (jobs: readonly Job[]) =>
+  (dispatch: Dispatch, getState: () => State): void => {
+    const order = workOf(getState());
+    const done = doneOf(getState());
+    if (!order) return;
+    const left = jobs.flatMap(({ id, also, times }) =>
+      [id, ...also].flatMap((job) => {
+        const amount = times - (done.get(job) ?? 0);
+        return amount > 0 ? [{ job, amount }] : [];
+      }),
+    );
+    dispatch(ticked(order, left));
+  };
+
+const ticked =
+  (order: Order, counts: readonly { readonly job: string; readonly amount: number }[]) =>
+  (dispatch: Dispatch, getState: () => State): void => {
+    if (counts.length === 0) return;
+    const before = doneOf(getState());
+    const [at, device] = [new Date().toISOString(), deviceName()];
+    dispatch(progress.counted(counts.map((each): Tick => ({ id: newId(), ...each, at, device }))));
+    const { piece, pending } = getState().progress;
+    if (piece) keepTicks(piece, pending);
+    dispatch(asMade(order, before));
+    void dispatch(sendTicks());
+  };
+
+/** Rings that came to be cut or stacked, or were taken back, by the last ticks: the document follows. */
+const asMade =
+  (order: Order, before: ReadonlyMap<string, number>) =>
+  (dispatch: Dispatch, getState: () => State): void => {
+    const project = getState().piece.edited?.project;
+    if (!project) return;
+    const after = doneOf(getState());
+    const changed = order.jobs.some(
+      (job) => job.makes !== null && isDone(job, before) !== isDone(job, after),
+    );
+    if (!changed) return;
+    const states = project.rings.map(({ id }) => {
+      const owner = ringOwner(id);
+      return { was: stateOf(owner, order, before), is: stateOf(owner, order, after) };
+    });
+    const rings = (to: 'cut' | 'stacked', up: boolean) =>
+      states.flatMap(({ was, is }, ring) =>
+        hasCome(is, to) === up && hasCome(was, to) !== up ? [ring] : [],
+      );
+    const on = { cut: rings('cut', true), stacked: rings('stacked', true) };
+    const off = { cut: rings('cut', false), stacked: rings('stacked', false) };
+    if (on.cut.length + on.stacked.length > 0) dispatch(editPiece(edit.keepAsMade(on)));
+    if (off.cut.length + off.stacked.length > 0) dispatch(editPiece(edit.takeBack(off)));
+  };
+
+let sending: Promise<void> | null = null;
+
+/** Sends what is on its way, one request after the other, until all of it is on disk. */
+export const sendTicks =
+  () =>
+  (dispatch: Dispatch, getState: () => State): Promise<void> => {
+    sending ??= drain(dispatch, getState).finally(() => {
+      sending = null;
+    });
+    return sending;
+  };
+
+async function drain(dispatch: Dispatch, getState: () => State): Promise<void> {
+  for (;;) {
+    const { piece, pending } = getState().progress;
+    if (!piece || pending.length === 0) return;
+    const answer = await dispatch(api.endpoints.addTicks.initiate({ id: piece, ticks: pending }));
+    if (!('error' in answer) || !answer.error) dispatch(progress.heard({ piece, ticks: pending }));
+    else if ([404, 422].includes((answer.error as { status?: number }).status ?? 0)) {
+      const sentence = sentencesOf(answer.error).join(' ');
+      dispatch(progress.turnedDown({ ids: pending.map(({ id }) => id), sentence }));
+    } else {
+      dispatch(progress.away());
+      await new Promise((go) => setTimeout(go, RETRY));
+    }
+    const now = getState().progress;
+    if (now.piece === piece) keepTicks(piece, now.pending);
+  }
+}

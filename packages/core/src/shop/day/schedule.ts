@@ -1,0 +1,112 @@
+import { lots } from '../../measure/lots.js';
+import { done, type Reason, type Result, refused } from '../../measure/reason.js';
+import { type Said, say } from '../../measure/said.js';
+import type { Workshop } from '../../settings/workshop.js';
+import { boundOf, type DayBound, reachOf } from './bound.js';
+import { FreeHours } from './calendar.js';
+import { type Room, serially } from './serial.js';
+import type { Placed, Task } from './task.js';
+
+/** All tasks in their places, when the last is ready, and before when no plan could be. */
+export interface DayPlan {
+  readonly placed: readonly Placed[];
+  /** Minutes from now. */
+  readonly doneAt: number;
+  readonly bound: DayBound;
+}
+
+/** Something that is named in sentences: tasks by the titles of their jobs. */
+export type Named = Task & { readonly title: Said };
+
+/** Why tasks cannot be fitted in: glue below its limit, nothing to clamp with, no hours long enough. */
+export function whyNoPlan(
+  tasks: readonly Named[],
+  { equipment, hours, now }: Room,
+  glue: Workshop['glue'],
+): Reason[] {
+  const glued = tasks.find(({ clamp }) => clamp > 0);
+  if (glued && glue.shopCelsius < glue.leastCelsius)
+    return [
+      {
+        code: 'too-cold',
+        path: 'workshop.glue.shopCelsius',
+        message: say`The shop is at ${glue.shopCelsius} °C; the glue does not cure below ${glue.leastCelsius} °C. Warm it before “${glued.title}”.`,
+        limits: { least: glue.leastCelsius },
+      },
+    ];
+  const without = tasks.find(({ on }) => on !== null && equipment[on] === 0);
+  if (without)
+    return [
+      {
+        code: 'nothing-to-clamp-with',
+        path: `workshop.equipment.${without.on}`,
+        message: say`“${without.title}” wants one of the ${EQUIPMENT_NAMES[without.on!]}, and the shop has none.`,
+        limits: { least: 1 },
+      },
+    ];
+  const { longest } = new FreeHours(hours, now);
+  const long = tasks.find(({ breaks, hands }) => !breaks && hands > longest + 1e-6);
+  if (!long) return [];
+  return [
+    {
+      code: 'hours-too-short',
+      path: 'workshop.hours',
+      message: say`“${long.title}” takes ${Math.ceil(long.hands)} minutes at one go, for glue is open; the longest hours of the week are ${Math.floor(longest)} minutes.`,
+    },
+  ];
+}
+
+export const EQUIPMENT_NAMES: Readonly<Record<keyof Workshop['equipment'], string>> = {
+  bands: 'ring clamps',
+  presses: 'presses',
+  plates: 'faceplates',
+  lathes: 'lathes',
+};
+
+/**
+ * Fits tasks into the hours: at once by the better of the order of work and the longest way to the end first; then, as long as `goesOn` is true, with
+ * single tasks moved forward or back, which is kept where it ends no later. The same answer for the same tasks and rounds.
+ */
+export function planned(
+  tasks: readonly Named[],
+  room: Room,
+  glue: Workshop['glue'],
+  rounds = 0,
+  goesOn: (best: DayPlan, round: number) => boolean = () => true,
+): Result<DayPlan> {
+  const wrong = whyNoPlan(tasks, room, glue);
+  if (wrong.length > 0) return refused(...wrong);
+  const reach = reachOf(tasks, room);
+  const bound = boundOf(tasks, room, reach);
+  const inOrder = tasks.map((_, i) => i);
+  const longestFirst = tasks.map((_, i) => -reach.tails[i]!);
+  const scheduled = (ranks: readonly number[]): DayPlan => {
+    const placed = serially(tasks, (task) => ranks[task]! + task * 1e-9, room);
+    return { placed, doneAt: Math.max(0, ...placed.map(({ readyAt }) => readyAt)), bound };
+  };
+  const first = [inOrder, longestFirst].map((ranks) => ({ ranks, plan: scheduled(ranks) }));
+  let best = first.reduce((a, b) => (b.plan.doneAt < a.plan.doneAt - 1e-6 ? b : a));
+  const lot = lots(1);
+  let ranks = rankOrder(best.ranks);
+  for (let round = 0; round < rounds && best.plan.doneAt > bound.atLeast + 1e-6; round++) {
+    if (!goesOn(best.plan, round)) break;
+    const tried = [...ranks];
+    const task = Math.floor(lot() * tasks.length);
+    tried[task] = tried[task]! + (lot() - 0.5) * tasks.length * 0.5;
+    const plan = scheduled(tried);
+    if (plan.doneAt > best.plan.doneAt + 1e-6) continue;
+    best = { ranks: tried, plan };
+    ranks = tried;
+  }
+  return done(best.plan);
+}
+
+/** Places in an order, as ranks that are whole numbers apart. */
+function rankOrder(ranks: readonly number[]): number[] {
+  const order = ranks.map((_, i) => i).sort((a, b) => ranks[a]! - ranks[b]! || a - b);
+  const places: number[] = [];
+  order.forEach((task, place) => {
+    places[task] = place;
+  });
+  return places;
+}
