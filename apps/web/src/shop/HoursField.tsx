@@ -70,8 +70,8 @@ export function HoursField({ hours, onChange }: HoursFieldProps) {
             className="w-32"
             onChange={(value) => change(at, { day: Number(value) })}
           />
-          {time(at, 'fromMinute', `From, ${WEEKDAYS[day]}`)}
-          {time(at, 'toMinute', `To, ${WEEKDAYS[day]}`)}
+          {time(at, 'fromMinute', `From ${at + 1}`)}
+          {time(at, 'toMinute', `To ${at + 1}`)}
           <Button
             aria-label={`No hours on ${WEEKDAYS[day]} from ${clock(fromMinute)}`}
             onClick={() => onChange(hours.filter((_, i) => i !== at))}

@@ -82,7 +82,8 @@ export function ShopStation() {
     <div className="overflow-auto p-6">
       <h1 className="text-xl font-semibold">Shop</h1>
       <p className="mt-1 mb-5 max-w-prose text-quiet">
-        Your saw and your habits. Strips, spares and board feet of every piece follow these figures.
+        Your saw and your habits. Strips, spares and board feet of every piece, its order of work and its day
+        plan follow these figures.
       </p>
       {trouble.length > 0 && (
         <p role="alert" className="mb-4 text-rust">

@@ -63,7 +63,7 @@ interface WorkshopFieldsProps {
 export function WorkshopFields({ shop: { workshop }, change }: WorkshopFieldsProps) {
   const set = (group: Group, key: string, value: number) =>
     change({ workshop: { ...workshop, [group]: { ...workshop[group], [key]: value } } });
-  const valueOf = (group: Group, key: string) => (workshop[group] as Readonly<Record<string, number>>)[key]!;
+  const figureOf = (group: Group, key: string) => (workshop[group] as Readonly<Record<string, number>>)[key]!;
   return (
     <>
       {(Object.keys(TITLES) as Group[]).map((group) => (
@@ -75,7 +75,7 @@ export function WorkshopFields({ shop: { workshop }, change }: WorkshopFieldsPro
                   <LengthField
                     key={key}
                     label={label}
-                    value={valueOf(group, key) as Mm}
+                    value={figureOf(group, key) as Mm}
                     onChange={(value) => set(group, key, value)}
                   />
                 ))
@@ -84,7 +84,7 @@ export function WorkshopFields({ shop: { workshop }, change }: WorkshopFieldsPro
                     key={key}
                     label={label}
                     unit={unit}
-                    value={valueOf(group, key)}
+                    value={figureOf(group, key)}
                     onChange={(value) => set(group, key, value)}
                   />
                 ))}

@@ -78,7 +78,7 @@ function mountJob(section: Section, { rings, workshop, ready }: Stacked, held: S
   const first = rings[section.rings[0]!]!;
   return {
     ...base,
-    id: `${section.id}/mount`,
+    id: `mount/${first.id}`,
     stage: '',
     owners: [ownerOf(first)],
     title: say`Mount ring ${first.index + 1}`,
