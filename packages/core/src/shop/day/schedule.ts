@@ -63,6 +63,10 @@ export const EQUIPMENT_NAMES: Readonly<Record<keyof Workshop['equipment'], strin
   lathes: 'lathes',
 };
 
+/** After so many rounds another order is begun with, drawn by lot; a task that is moved near by goes so many places at the most. */
+const ANEW = 60;
+const NEAR = 6;
+
 /**
  * Fits tasks into the hours: at once by the better of the order of work and the longest way to the end first; then, as long as `goesOn` is true, with
  * single tasks moved forward or back, which is kept where it ends no later. The same answer for the same tasks and rounds.
@@ -88,15 +92,20 @@ export function planned(
   let best = first.reduce((a, b) => (b.plan.doneAt < a.plan.doneAt - 1e-6 ? b : a));
   const lot = lots(1);
   let ranks = rankOrder(best.ranks);
+  let here = best.plan.doneAt;
   for (let round = 0; round < rounds && best.plan.doneAt > bound.atLeast + 1e-6; round++) {
     if (!goesOn(best.plan, round)) break;
-    const tried = [...ranks];
+    // Now and then all anew, else one task elsewhere: near by, or anywhere.
+    const anew = round % ANEW === ANEW - 1;
+    const tried = anew ? ranks.map(() => lot() * tasks.length) : [...ranks];
     const task = Math.floor(lot() * tasks.length);
-    tried[task] = tried[task]! + (lot() - 0.5) * tasks.length * 0.5;
+    tried[task] = lot() < 0.5 ? lot() * tasks.length : tried[task]! + (lot() - 0.5) * NEAR;
     const plan = scheduled(tried);
-    if (plan.doneAt > best.plan.doneAt + 1e-6) continue;
-    best = { ranks: tried, plan };
-    ranks = tried;
+    if (plan.doneAt <= here + 1e-6 || anew) {
+      ranks = tried;
+      here = plan.doneAt;
+    }
+    if (plan.doneAt < best.plan.doneAt - 1e-6) best = { ranks: tried, plan };
   }
   return done(best.plan);
 }

@@ -1,0 +1,153 @@
+import { describe, expect, test } from 'vitest';
+import { demoProjects } from '../../demo/index.js';
+import { plain } from '../../measure/said.js';
+import { workOf } from '../../project/ordered.js';
+import type { Project } from '../../project/schema.js';
+import { ringOwner } from '../../ring/owner.js';
+import { DEFAULT_SHOP, type Shop } from '../../settings/shop.js';
+import { SHIPPED_WOODS } from '../../wood/catalogue.js';
+import type { OrderedPiece } from './order.js';
+import { JOINING_IDS, SAWING_IDS, type Schools, STACKING_IDS } from './schools.js';
+import { hasCome, stateOf } from './states.js';
+
+const worked = (project: Project, schools: Schools = {}, shop: Shop = DEFAULT_SHOP): OrderedPiece => {
+  const order = workOf({ ...project, schools }, shop, SHIPPED_WOODS);
+  if (!order.ok) throw new Error(JSON.stringify(order.reasons));
+  return order.value;
+};
+const shown = demoProjects();
+const named = (name: string): Project => shown.find((piece) => piece.name.includes(name))!;
+const ids = ({ jobs }: OrderedPiece) => jobs.flatMap(({ id, also }) => [id, ...also]);
+
+describe.each(shown.map((piece) => [piece.name, piece] as const))('the order of work of %s', (_, piece) => {
+  const orders = [
+    ...STACKING_IDS.map((stacking) => worked(piece, { stacking })),
+    ...JOINING_IDS.map((joining) => worked(piece, { joining })),
+    ...SAWING_IDS.map((sawing) => worked(piece, { sawing })),
+  ];
+  test('has every job once, after what it needs, under a head', () => {
+    for (const order of orders) {
+      const at = new Map(order.jobs.map(({ id }, i) => [id, i]));
+      expect(new Set(ids(order)).size).toBe(ids(order).length);
+      order.jobs.forEach(({ id, needs, stage, takes }, i) => {
+        for (const need of needs) expect(at.get(need.id), `${id} needs ${need.id}`).toBeLessThan(i);
+        expect(order.stages.map(({ id }) => id)).toContain(stage);
+        expect(takes.hands).toBeGreaterThan(0);
+      });
+      // Heads stand in the order of their jobs.
+      const heads = order.jobs.map(({ stage }) => order.stages.findIndex(({ id }) => id === stage));
+      expect([...heads].sort((a, b) => a - b)).toEqual(heads);
+    }
+  });
+  test('closes every joint between rings once, whatever school; the steps of rings keep their ids', () => {
+    const steps = (order: OrderedPiece) =>
+      ids(order).filter(
+        (id) => !/joint|mount|hollow|inside|-(pairs|halves|true|first|quarters)$|rod|saw-/.test(id),
+      );
+    for (const order of orders) {
+      const joints = ids(order).filter((id) => id.endsWith('/joint'));
+      const sawn = piece.rings.filter((ring, i) => i > 0 && 'sections' in ring.making).length;
+      expect(joints.length).toBeLessThanOrEqual(piece.rings.length - 1);
+      if (sawn === 0 && !order.jobs.some(({ id }) => id.includes('section')))
+        expect(joints.length).toBe(piece.rings.length - 1);
+      expect(new Set(steps(order))).toEqual(new Set(steps(orders[0]!)));
+    }
+  });
+  test('makes every ring planned, cut, glued, on the stack, turned, never less than before', () => {
+    for (const order of orders.slice(0, 6)) {
+      const done = new Map<string, number>();
+      const was = new Map(piece.rings.map(({ id }) => [id, stateOf(ringOwner(id), order, done)]));
+      expect(new Set(was.values())).toEqual(new Set(['planned']));
+      for (const { id, also, times } of order.jobs) {
+        for (const each of [id, ...also]) done.set(each, times);
+        for (const ring of piece.rings) {
+          const state = stateOf(ringOwner(ring.id), order, done);
+          expect(hasCome(state, was.get(ring.id)!)).toBe(true);
+          was.set(ring.id, state);
+        }
+      }
+      expect(new Set(was.values())).toEqual(new Set(['outside']));
+    }
+  });
+});
+
+test('one setting of the saw after the other, each with its head; ring by ring under one', () => {
+  const lantern = named('Lantern');
+  const bySetting = worked(lantern, { sawing: 'settings' });
+  const byRing = worked(lantern, { sawing: 'rings' });
+  const saws = (order: OrderedPiece) =>
+    order.stages.filter(({ id }) => id.startsWith('saw-')).map(({ title }) => plain(title));
+  expect(saws(bySetting)).toEqual([
+    'Bandsaw',
+    'Saw, square',
+    'Saw at 5.63°',
+    'Saw at 7.5°',
+    'Saw at 7.5°, blade tilted 25°',
+  ]);
+  expect(saws(byRing)).toHaveLength(1);
+  // Setting the saw takes its minutes once for each setting: the same cuts take longer ring by ring.
+  const hands = (order: OrderedPiece) =>
+    order.jobs.reduce((sum, { stage, takes }) => sum + (stage.startsWith('saw-') ? takes.hands : 0), 0);
+  expect(hands(byRing) - hands(bySetting)).toBeGreaterThanOrEqual(10);
+});
+
+test('joints of a ring: by the open time of the glue, by the clamps that there are, by the number of joints', () => {
+  const cup = named('Cup');
+  const with_ = (change: Partial<Shop['workshop']>, schools: Schools = {}) =>
+    worked(cup, schools, { ...DEFAULT_SHOP, workshop: { ...DEFAULT_SHOP.workshop, ...change } });
+  const gluing = (order: OrderedPiece) =>
+    order.jobs.filter(({ id }) => id.startsWith('ring-r9/glue')).map(({ id }) => id);
+  const { minutes, equipment } = DEFAULT_SHOP.workshop;
+  expect(gluing(with_({}))).toEqual(['ring-r9/glue']);
+  // 24 joints at half a minute are 12 minutes, the glue is open for 5.
+  const slow = with_({ minutes: { ...minutes, joint: 0.5 } });
+  expect(gluing(slow)).toEqual([
+    'ring-r9/glue-pairs',
+    'ring-r9/glue-halves',
+    'ring-r9/glue-true',
+    'ring-r9/glue',
+  ]);
+  expect(plain(slow.jobs.find(({ id }) => id === 'ring-r9/glue')!.because!)).toMatch(
+    /24 joints take 12 minutes; the glue stays open for 5/,
+  );
+  // Without a ring clamp joints are closed two at a time, and nothing keeps a band.
+  const none = with_({ equipment: { ...equipment, bands: 0 } });
+  expect(gluing(none)).toEqual(['ring-r9/glue-first', 'ring-r9/glue']);
+  expect(
+    none.jobs.filter(({ id }) => id.startsWith('ring-r9/glue')).every(({ takes }) => takes.on === null),
+  ).toBe(true);
+  // Quarters want spacers: the wish is told why not, and the ring is glued as proposed.
+  const quarters = with_({}, { joining: 'quadrants' });
+  expect(plain(quarters.jobs.find(({ id }) => id === 'ring-r9/glue')!.because!)).toMatch(/no spacers/);
+});
+
+test('a colder shop glues longer, twice as long for every 10 °C below 18', () => {
+  const at = (shopCelsius: number) => {
+    const glue = { ...DEFAULT_SHOP.workshop.glue, shopCelsius };
+    const shop = { ...DEFAULT_SHOP, workshop: { ...DEFAULT_SHOP.workshop, glue } };
+    return worked(named('Cup'), {}, shop).jobs.find(({ id }) => id === 'ring-r9/glue')!.takes;
+  };
+  expect(at(24)).toMatchObject({ clamp: 30, cure: 24 * 60 - 30 });
+  expect(at(8).clamp).toBeCloseTo(60, 9);
+  expect(at(8).cure + at(8).clamp).toBeCloseTo(48 * 60, 9);
+});
+
+test('two halves hang from plates of their own and are joined at the widest ring; a lid only where there is one', () => {
+  const cup = named('Cup');
+  const order = worked(cup, { stacking: 'halves' });
+  const [lower, upper] = order.assembly.sections;
+  expect(upper!.rings[0]).toBe(cup.rings.length - 1);
+  expect(lower!.rings.at(-1)! + 1).toBe(upper!.rings.at(-1));
+  const join = order.jobs.find(({ stage }) => stage === 'join')!;
+  expect(join.id).toBe(`ring-${cup.rings[upper!.rings.at(-1)!]!.id}/joint`);
+  const none = worked(cup, { stacking: 'both-ends' });
+  expect(none.assembly.stacking).toBe('ring-by-ring');
+  expect(plain(none.assembly.because[0]!)).toMatch(/has no lid/);
+  const form = {
+    ...cup.form,
+    lid: { heightMm: cup.form.points.at(-1)!.heightMm * 0.8, roofMm: 8 },
+  } as Project['form'];
+  const lidded = worked({ ...cup, form });
+  expect(lidded.assembly.sections.map(({ id }) => id)).toEqual(['body', 'lid']);
+  expect(lidded.jobs.filter(({ id }) => id.endsWith('/joint'))).toHaveLength(cup.rings.length - 2);
+});
