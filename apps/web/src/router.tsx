@@ -6,6 +6,7 @@ import { PapersView } from './cuts/PapersView.js';
 import { SawView } from './cuts/saw/SawView.js';
 import { WoodView } from './cuts/wood/WoodView.js';
 import { FormStation } from './form/FormStation.js';
+import { ChangesView } from './make/ChangesView.js';
 import { DryFitView } from './make/DryFitView.js';
 import { DayView } from './make/day/DayView.js';
 import { LatheView } from './make/LatheView.js';
@@ -61,6 +62,7 @@ export const router = createBrowserRouter([
               { path: 'day', element: <DayView /> },
               { path: 'dry-fit', element: <DryFitView /> },
               { path: 'lathe', element: <LatheView /> },
+              { path: 'changes', element: <ChangesView /> },
             ],
           },
           { path: 'blanks', element: <BlanksStation /> },

@@ -274,7 +274,7 @@ export {
 export { type Balance, calmUpTo, shakeAt } from './shop/balance.js';
 export type { DayBound } from './shop/day/bound.js';
 export { DAY_MINUTES, type Moment } from './shop/day/calendar.js';
-export { type DayPlan, EQUIPMENT_NAMES, type Named, planned } from './shop/day/schedule.js';
+export { type DayPlan, dayPlan, EQUIPMENT_NAMES, type Named } from './shop/day/schedule.js';
 export type { Room } from './shop/day/serial.js';
 export { type Session, sessionsOf } from './shop/day/sessions.js';
 export type { Placed, Running, Stretch, Task } from './shop/day/task.js';

@@ -7,6 +7,7 @@ const PAGES = [
   ['make/day', 'Day plan', true],
   ['make/dry-fit', 'Dry fit', true],
   ['make/lathe', 'At the lathe', true],
+  ['make/changes', 'Changes', true],
 ] as const;
 
 /** Make: the work card by card, the days it takes, the ring on the bench, the piece on the lathe. */

@@ -1,5 +1,5 @@
 import { nextJob } from '@fellside/core';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { doneOf, workOf } from '../store/progress/work.js';
 import { useApp } from '../store/store.js';
@@ -21,10 +21,17 @@ export function WorkView() {
   const done = useApp(doneOf);
   const [search, setSearch] = useSearchParams();
   const [part, setPart] = useState<(typeof PARTS)[number][0]>('card');
-  if (!order || order.jobs.length === 0)
-    return <p className="p-6 text-quiet">There is nothing to be made yet: give the piece rings first.</p>;
+  const asked = search.get('job');
   const job =
-    order.jobs.find(({ id }) => id === search.get('job')) ?? nextJob(order, done) ?? order.jobs.at(-1)!;
+    order?.jobs.find(({ id }) => id === asked) ??
+    (order && (nextJob(order, done) ?? order.jobs.at(-1))) ??
+    null;
+  // The card stays the same when its job is done: what comes next is turned over to.
+  useEffect(() => {
+    if (job && job.id !== asked) setSearch({ job: job.id }, { replace: true });
+  }, [job, asked, setSearch]);
+  if (!order || !job)
+    return <p className="p-6 text-quiet">There is nothing to be made yet: give the piece rings first.</p>;
   const go = (id: string) => {
     setSearch({ job: id }, { replace: true });
     setPart('card');

@@ -25,7 +25,7 @@ export function FootBar() {
         {plan.reasons.map(({ message }) => sentenceIn(message, units)).join(' ')}
       </p>
     );
-  const { pieces, rings, blanks, heightMm, diameterMm } = plan.value;
+  const { pieces, rings, blanks, heightMm, diameterMm, sawnOff } = plan.value;
   const ready = cuts !== null && cuts.state !== null && !cuts.stale;
   return (
     <section
@@ -37,7 +37,7 @@ export function FootBar() {
       <Figure
         label="Pieces"
         value={String(pieces)}
-        rest={`in ${counted(rings.length, 'ring')}${blanks.length > 0 ? ` and ${counted(blanks.length, 'blank')}` : ''}`}
+        rest={`in ${counted(rings.length, 'ring')}${blanks.length > 0 ? ` and ${counted(blanks.length, 'blank')}` : ''}${sawnOff.rings > 0 ? `, ${sawnOff.pieces} sawn off` : ''}`}
       />
       <Figure
         label="Finished, height × diameter"

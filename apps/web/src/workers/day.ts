@@ -1,4 +1,4 @@
-import { type DayPlan, type Named, planned, type Result, type Room, type Workshop } from '@fellside/core';
+import { type DayPlan, dayPlan, type Named, type Result, type Room, type Workshop } from '@fellside/core';
 import { proxy, type Remote, wrap } from 'comlink';
 
 /** What a day plan is asked with. */
@@ -18,7 +18,7 @@ export function improved(
   tell: (plan: DayPlan, round: number) => void,
 ): Result<DayPlan> {
   let told = Number.POSITIVE_INFINITY;
-  return planned(tasks, room, glue, ROUNDS, (best, round) => {
+  return dayPlan(tasks, room, glue, ROUNDS, (best, round) => {
     if (round % TELL_EACH === 0 && best.doneAt < told) {
       told = best.doneAt;
       tell(best, round);

@@ -22,7 +22,7 @@ export interface CurvePiece {
 }
 
 /** A point of a curve, mm. */
-export type CurvePoint = Pick<FormPoint, 'radiusMm' | 'heightMm' | 'kind'>;
+export type CurvePoint = Pick<FormPoint, 'radiusMm' | 'heightMm' | 'kind' | 'slope'>;
 
 /** The curve through points with strictly rising heights; corners end one smooth run and begin the next. */
 export function curveThrough(points: readonly CurvePoint[]): Curve {
@@ -45,8 +45,8 @@ function smoothRun(points: readonly CurvePoint[]): CurvePiece[] {
       z1: upper.heightMm,
       r0: lower.radiusMm,
       r1: upper.radiusMm,
-      d0: slopes[i]!,
-      d1: slopes[i + 1]!,
+      d0: lower.slope?.above ?? slopes[i]!,
+      d1: upper.slope?.below ?? slopes[i + 1]!,
     };
   });
 }

@@ -1,15 +1,23 @@
 import { z } from 'zod';
-import { length } from '../measure/field.js';
+import { length, number } from '../measure/field.js';
 
 export const MOST_POINTS = 400;
 
 const kind = z.enum(['smooth', 'corner']);
+
+/** A slope dr/dz that a curve has below and above a point; what is left out it finds by itself. */
+const slopeSchema = z.strictObject({
+  below: number('Slope below a point', -1e5, 1e5).optional(),
+  above: number('Slope above a point', -1e5, 1e5).optional(),
+});
 
 /** A point that the outside of the piece passes through. */
 const pointSchema = z.strictObject({
   radiusMm: length('Radius', 1, 1000),
   heightMm: length('Height', 0, 2000),
   kind,
+  /** Kept of a curve that was sawn off, so that what stands keeps its shape. */
+  slope: slopeSchema.optional(),
 });
 
 /** A point of an inside that is a curve of its own; it may lie on the axis. */

@@ -2,7 +2,16 @@ import { rememberedWhenFrozen } from '../measure/memo.js';
 import { done, type Reason, type Result, refuse, refused } from '../measure/reason.js';
 import { say, sayMm } from '../measure/said.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
-import { type Curve, curveThrough, pieceRadius, piecesBetween, radiusAt, sameCurve, topOf } from './curve.js';
+import {
+  type Curve,
+  curveThrough,
+  extremes,
+  pieceRadius,
+  piecesBetween,
+  radiusAt,
+  sameCurve,
+  topOf,
+} from './curve.js';
 import { hollowOf } from './hollow.js';
 import { insideOrder, outsideOrder, wallOrder } from './order.js';
 import { type Cap, capOf, recessReasons } from './recess.js';
@@ -85,6 +94,8 @@ export const vesselOf = rememberedWhenFrozen((form: Form): Result<Vessel> => {
   if (wrong.length > 0) return refused(...wrong);
   const outside = curveThrough(form.points);
   const heightMm = topOf(outside);
+  const bulge = bulgeReasons(form, outside, heightMm);
+  if (bulge.length > 0) return refused(...bulge);
   const lid = lidReasons(form, heightMm);
   if (lid.length > 0) return refused(...lid);
   const inside = insideOf(form, outside, heightMm);
@@ -152,6 +163,15 @@ function ownInside(
     );
   }
   return done(inside);
+}
+
+/** A curve that keeps slopes may swing past its points where these were moved since: never to the axis. */
+function bulgeReasons({ points }: Form, outside: Curve, heightMm: number): Reason[] {
+  if (points.every(({ slope }) => slope === undefined)) return [];
+  const { least } = extremes(outside, 0, heightMm);
+  if (least >= LEAST_WALL) return [];
+  const message = say`Between its points the outside comes to ${sayMm(least)} from the axis; at least ${sayMm(LEAST_WALL)} has to stay. Put another point there.`;
+  return [{ code: 'curves-cross', path: 'form.points', message }];
 }
 
 function lidReasons({ lid, inside }: Form, heightMm: number): Reason[] {

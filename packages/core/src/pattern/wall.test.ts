@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
+import { lots } from '../measure/lots.js';
 import { plain } from '../measure/said.js';
 import { prepare } from '../project/prepare.js';
 import type { Project } from '../project/schema.js';
 import { bordersIn, wallOf } from '../project/wall.js';
 import { cutOut, layBlock, mirroredBlock } from './block.js';
 import { bordersOf } from './borders.js';
-import { lots } from './motifs/scatter.js';
 import { column, diagonal, patch, repeated, type Spot, type Wall } from './reach.js';
 import { middleOf } from './showing.js';
 

@@ -4,6 +4,7 @@ import { bodyOf, oneWoodOf, placesOf } from '../making/registry.js';
 import { type Reason, type Result, refusedFor } from '../measure/reason.js';
 import { say } from '../measure/said.js';
 import { judged } from './judged.js';
+import { letInReasons } from './letIn.js';
 import { type Project, projectSchema } from './schema.js';
 import { upgraded } from './upgrade.js';
 
@@ -23,7 +24,9 @@ export function readProject(given: unknown): Result<Project> {
 /** What does not fit together in a project whose fields are each allowed. */
 export function inspect(project: Project): Reason[] {
   const vessel = vesselOf(project.form);
-  return vessel.ok ? woodReasons(project) : [...vessel.reasons, ...woodReasons(project)];
+  if (!vessel.ok) return [...vessel.reasons, ...woodReasons(project)];
+  const keys = project.palette.map(({ key }) => key);
+  return [...woodReasons(project), ...letInReasons(project, keys, vessel.value)];
 }
 
 function woodReasons(project: Project): Reason[] {

@@ -1,7 +1,6 @@
 import { done, type Result } from '../measure/reason.js';
 import type { Shop } from '../settings/shop.js';
 import { type OrderedPiece, orderOf } from '../shop/order/order.js';
-import type { Schools } from '../shop/order/schools.js';
 import type { Species } from '../wood/species.js';
 import { type AtTheLathe, atTheLathe } from './atTheLathe.js';
 import { type Plan, plan } from './plan.js';
@@ -16,7 +15,7 @@ export function workOf(project: Project, shop: Shop, woods: readonly Species[]):
   const planned = plan(project, shop, woods, prepared);
   if (!planned.ok) return planned;
   const lathe = atTheLathe(prepared.value, project, woods, shop);
-  return done(workPlanned(prepared.value, planned.value, lathe, shop, project.schools));
+  return done(workPlanned(prepared.value, planned.value, lathe, shop, project));
 }
 
 /** The same of what is at hand. */
@@ -25,10 +24,9 @@ export const workPlanned = (
   planned: Pick<Plan, 'rings' | 'slants' | 'blanks'>,
   { flex, balance }: Pick<AtTheLathe, 'flex' | 'balance'>,
   shop: Shop,
-  schools?: Schools,
-): OrderedPiece =>
-  orderOf(
-    { vessel, plan: planned, steady: flex.map(({ steady }) => steady), offMm: balance.offMm },
-    shop,
-    schools,
-  );
+  { schools, letIn }: Pick<Project, 'schools' | 'letIn'> = {},
+): OrderedPiece => {
+  const steady = flex.map(({ steady }) => steady);
+  const ordered = { vessel, plan: planned, steady, offMm: balance.offMm, letIn: letIn ?? null };
+  return orderOf(ordered, shop, schools);
+};

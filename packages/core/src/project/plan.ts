@@ -5,6 +5,7 @@ import { brimOf, type Vessel } from '../form/vessel.js';
 import { hollowVolume } from '../form/volume.js';
 import { type Lumber, lumberFor } from '../lumber/lumber.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
+import { placesOf } from '../making/registry.js';
 import { remembered, rememberedWhenFrozen } from '../measure/memo.js';
 import { type Mm, mm } from '../measure/quantity.js';
 import { done, type Result, refuse } from '../measure/reason.js';
@@ -16,6 +17,7 @@ import { density, type Species } from '../wood/species.js';
 import { type PlannedBand, plannedBands } from './bands.js';
 import { type PlannedBlank, plannedBlanks, withBlanks } from './blanks.js';
 import { finishedVolumes } from './finished.js';
+import { finishedWithLetIn, withLetIn } from './letIn.js';
 import { prepare } from './prepare.js';
 import { ringPlan } from './ringFigures.js';
 import { rippingOf } from './ripping.js';
@@ -30,6 +32,8 @@ export interface Plan {
   readonly woodMm3: number;
   readonly massKg: number;
   readonly pieces: number;
+  /** What was sawn off at the lathe and is in none of the other figures. */
+  readonly sawnOff: { readonly rings: number; readonly pieces: number };
   readonly rings: readonly RingPlan[];
   /** Blanks beside the stack; their pieces are in all totals, as whole as they are sawn. */
   readonly blanks: readonly PlannedBlank[];
@@ -47,6 +51,11 @@ const woodsBy = rememberedWhenFrozen(
 
 /** What it holds, filled to the lip of its body, mm³. */
 const capacityOf = remembered((vessel: Vessel) => hollowVolume(vessel, 0, brimOf(vessel)));
+
+function sawnOffOf({ sawnOff = [] }: Pick<Project, 'sawnOff'>): Plan['sawnOff'] {
+  const rings = sawnOff.flatMap(({ rings }) => rings);
+  return { rings: rings.length, pieces: rings.reduce((sum, { making }) => sum + placesOf(making), 0) };
+}
 
 /**
  * Everything that is computed from a project: `prepared` may be handed in when it is at hand already. Fails when the
@@ -69,11 +78,13 @@ export function plan(
     );
   const woodOf = woodsBy(project.palette);
   const { vessel, rings, bands, overTopMm, underFootMm } = prepared.value;
-  const plans = rings.map((ring, i) => ringPlan(ring, rings[i - 1], woodOf, shop));
+  const alone = rings.map((ring, i) => ringPlan(ring, rings[i - 1], woodOf, shop));
+  const plans = withLetIn(alone, project, woodOf);
   const blanks = plannedBlanks(project, woodOf);
   const beside = blanks.flatMap(({ pieces }) => pieces);
   const slants = plannedBands(bands, woodOf);
-  const finished = withBlanks(finishedVolumes(prepared.value, plans, woodOf), beside);
+  const turned = finishedVolumes(prepared.value, alone, woodOf);
+  const finished = withBlanks(finishedWithLetIn(turned, alone[0], project, woodOf), beside);
   const roll = rollOf({ rings: plans, slants, blanks });
   const lumber = lumberFor(
     [...plans, ...slants, ...blanks].flatMap(({ pieces }) => pieces),
@@ -95,6 +106,7 @@ export function plan(
       (sum, of) => sum + of.pieces.reduce((n, { count }) => n + count, 0),
       0,
     ),
+    sawnOff: sawnOffOf(project),
     rings: plans,
     blanks,
     slants,

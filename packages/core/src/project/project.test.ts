@@ -120,9 +120,9 @@ describe('what is refused, by name and with what is allowed', () => {
     [
       'a newer version',
       (p) => {
-        p.schema = 9;
+        p.schema = 10;
       },
-      /newer Fellside \(version 9\)/,
+      /newer Fellside \(version 10\)/,
     ],
     [
       'an older version than any',

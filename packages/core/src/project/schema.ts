@@ -10,7 +10,7 @@ import { SANDED } from '../ring/sanded.js';
 import { MOST_SLANTS, slantSchema } from '../ring/slant.js';
 import { schoolsSchema } from '../shop/order/schools.js';
 
-export const SCHEMA_VERSION = 8;
+export const SCHEMA_VERSION = 9;
 export const MOST_BLANKS = 8;
 export const MOST_RINGS = 400;
 
@@ -161,6 +161,26 @@ export const projectSchema = z.strictObject({
     insideMm: length('Inside allowance', 0, 50),
   }),
   underlay: underlaySchema.nullable(),
+  /** A disc let into the bottom when the work is turned round: its wood by palette key, and what is written on it. */
+  letIn: z
+    .strictObject({
+      radiusMm: length('Radius of the disc let in', 3, 500),
+      depthMm: length('Depth of the disc let in', 0.5, 50),
+      wood: key,
+      says: z.string().trim().max(120, { error: 'What is written on the disc is at most 120 letters long.' }),
+    })
+    .optional(),
+  /** What was sawn off at the lathe, in the order in which it went; the rings as they were. Left out where nothing was. */
+  sawnOff: z
+    .array(
+      z.strictObject({
+        atMm: length('Height of the cut', 0, 2000),
+        gone: z.enum(['below', 'above'], { error: () => 'What is below or above the cut is gone.' }),
+        rings: z.array(ringSchema).max(MOST_RINGS, { abort: true }),
+      }),
+    )
+    .max(100, { abort: true })
+    .optional(),
   /** What was chosen of the ways to build it; left out where it is built as is proposed. */
   schools: schoolsSchema.optional(),
 });

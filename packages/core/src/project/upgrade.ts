@@ -15,6 +15,7 @@ export const UPGRADES: Readonly<Record<number, (document: Document) => Document>
   5: slantedBands,
   6: sandedFaces,
   7: radiiNamed,
+  8: throughTheShop,
 };
 
 /** Documents of this version and later have the shape that undo steps saved with them speak of, but for the names of radii. */
@@ -66,6 +67,11 @@ function sandedFaces(document: Document): Document {
 /** Version 8: radii are called radii, `outerMm` and `innerMm` before. */
 function radiiNamed(document: Document): Document {
   return { ...(radiiByName(document) as Document), schema: 8 };
+}
+
+/** Version 9: ways to build it, rings that are cut, what was sawn off, slopes of points; what version 8 knows stands as it was. */
+function throughTheShop(document: Document): Document {
+  return { ...document, schema: 9 };
 }
 
 /** Brings a document of any older version up to date, one step at a time; leaves judging its fields to the schema. */

@@ -39,6 +39,7 @@ describe('a backup', () => {
     db.exec(`INSERT INTO woods VALUES ('plum', '{"id":"plum"}')`);
     db.exec(`INSERT INTO shop VALUES (1, '{"units":"mm"}')`);
     db.exec(`INSERT INTO project_versions VALUES ('one', 1, '{"schema":6}', '2026-01-01')`);
+    db.exec(`INSERT INTO ticks VALUES ('t1', 'one', 'ring-r9/saw', 14, '2026-11-29T10:00:00Z', 'tablet')`);
     db.exec(`UPDATE projects SET removedAt = '2026-02-02', document = 'no json' WHERE id = 'two'`);
     db.close();
     const out = join(folder(), 'all.zip');
@@ -66,6 +67,7 @@ describe('a backup', () => {
         'stash',
         'pattern',
         'board',
+        'ticks',
       ];
       const all = tables.map((table) => read.prepare(`SELECT * FROM ${table} ORDER BY 1`).all());
       read.close();

@@ -102,7 +102,11 @@ function pieceOf(read: Reader, id: string) {
     'SELECT id, revision, savedAt, removedAt, document, history FROM projects WHERE id = ?',
     id,
   );
-  const ticks = read('SELECT id, job, amount, at, device FROM ticks WHERE projectId = ? ORDER BY rowid', id);
+  // A database that is rescued as it is may be older than that table.
+  const [there] = read(`SELECT name FROM sqlite_master WHERE name = 'ticks'`);
+  const ticks = there
+    ? read('SELECT id, job, amount, at, device FROM ticks WHERE projectId = ? ORDER BY rowid', id)
+    : [];
   return { ...row, document: holding(row!.document!), history: holding(row!.history!), ticks };
 }
 

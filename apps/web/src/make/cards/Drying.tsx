@@ -29,7 +29,7 @@ export function Drying() {
     const clampsOff = at + job.takes.clamp * MINUTE;
     return [{ job, clampsOff, cured: clampsOff + job.takes.cure * MINUTE }];
   });
-  const clamped = waits.filter(({ clampsOff }) => clampsOff > now - TOLD && clampsOff !== now);
+  const clamped = waits.filter(({ clampsOff }) => clampsOff > now - TOLD);
   const curing = waits.filter(({ clampsOff, cured }) => clampsOff <= now - TOLD && cured > now);
   const off = clamped.filter(({ clampsOff, job }) => clampsOff <= now && job.takes.clamp > 0);
   const rung = useRef(new Set<string>());

@@ -1,9 +1,9 @@
 import {
   cannotBe,
+  dayPlan,
   edit,
   JOINING_IDS,
   JOININGS,
-  planned,
   SAWING_IDS,
   SAWINGS,
   type Schools,
@@ -99,18 +99,22 @@ function Compared({ day }: { day: PlannedDay }) {
   const done = useApp(doneOf);
   const order = useApp(workOf);
   const schools = useApp((state) => projectOf(state).schools);
+  const letIn = useApp((state) => projectOf(state).letIn);
   const rows = useMemo(() => {
     if (!prepared.ok || !plan.ok || !lathe) return [];
     return STACKING_IDS.map((stacking) => {
       const wrong = cannotBe(stacking, prepared.value.vessel, plan.value.rings);
       if (wrong) return { stacking, wrong, stages: 0, doneAt: null };
-      const other = workPlanned(prepared.value, plan.value, lathe, shop, { ...schools, stacking });
+      const other = workPlanned(prepared.value, plan.value, lathe, shop, {
+        schools: { ...schools, stacking },
+        letIn,
+      });
       const { tasks } = tasksOf(other, { done, ago: new Map() });
-      const answer = planned(tasks, { ...day.ask.room, running: [] }, day.ask.glue);
+      const answer = dayPlan(tasks, { ...day.ask.room, running: [] }, day.ask.glue);
       const stages = other.assembly.sections.reduce((sum, section) => sum + section.stages.length, 0);
       return { stacking, wrong: null, stages, doneAt: answer.ok ? answer.value.doneAt : null };
     });
-  }, [prepared, plan, lathe, shop, done, schools, day.ask]);
+  }, [prepared, plan, lathe, shop, done, schools, letIn, day.ask]);
   return (
     <table className={`${tableClass} [&_*]:whitespace-normal`}>
       <Heads of={['The stack', 'Times hollowed', 'Done by']} />

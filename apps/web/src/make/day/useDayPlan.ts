@@ -1,4 +1,4 @@
-import { type DayPlan, type Moment, planned, type Result, tasksOf } from '@fellside/core';
+import { type DayPlan, dayPlan, type Moment, type Result, tasksOf } from '@fellside/core';
 import { useEffect, useMemo, useState } from 'react';
 import { doneOf, lastOf, workOf } from '../../store/progress/work.js';
 import { shopOf } from '../../store/selectors.js';
@@ -41,7 +41,7 @@ export function useDayPlan(): PlannedDay | null {
     const { tasks, running } = tasksOf(order, { done, ago });
     return { tasks, room: { equipment, hours, now: momentOf(from), running }, glue };
   }, [order, done, last, equipment, hours, glue, from]);
-  const atOnce = useMemo(() => ask && planned(ask.tasks, ask.room, ask.glue), [ask]);
+  const atOnce = useMemo(() => ask && dayPlan(ask.tasks, ask.room, ask.glue), [ask]);
   const [better, setBetter] = useState<{
     readonly of: DayAsk;
     readonly plan: DayPlan;

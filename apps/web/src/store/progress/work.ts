@@ -11,9 +11,18 @@ export const latheOf = createSelector(
 
 /** The order of work of the open piece; null while it has no plan. */
 export const workOf: (state: State) => OrderedPiece | null = createSelector(
-  [preparedOf, planOf, latheOf, shopOf, (state: State) => projectOf(state).schools],
-  (prepared, plan, lathe, shop, schools) =>
-    prepared.ok && plan.ok && lathe ? workPlanned(prepared.value, plan.value, lathe, shop, schools) : null,
+  [
+    preparedOf,
+    planOf,
+    latheOf,
+    shopOf,
+    (state: State) => projectOf(state).schools,
+    (state: State) => projectOf(state).letIn,
+  ],
+  (prepared, plan, lathe, shop, schools, letIn) =>
+    prepared.ok && plan.ok && lathe
+      ? workPlanned(prepared.value, plan.value, lathe, shop, { schools, letIn })
+      : null,
 );
 
 const ticksOf = createSelector(

@@ -6,6 +6,7 @@ export * from './fixCommands.js';
 export * from './formCommands.js';
 export * from './halvesCommands.js';
 export * from './insideCommands.js';
+export * from './latheCommands.js';
 export * from './madeCommands.js';
 export * from './motifCommands.js';
 export * from './paintCommands.js';

@@ -6,7 +6,7 @@ import { say, sayMm } from '../../measure/said.js';
 import type { Project, Underlay } from '../schema.js';
 import type { Command } from './command.js';
 import { fitStack } from './stack.js';
-import { lip, noted, setTop, stretch } from './stretch.js';
+import { lip, noted, setTop, steepen, stretch } from './stretch.js';
 
 const widest = (points: readonly FormPoint[]): number => Math.max(...points.map((point) => point.radiusMm));
 
@@ -30,7 +30,10 @@ export const setDiameter = (diameterMm: Mm): Command => ({
       return { reasons: [mustBeAboveNothing('Diameter', 'form.diameterMm', diameterMm)] };
     const factor = diameterMm / 2 / widest(form.points);
     const all = form.inside.by === 'curve' ? [...form.points, ...form.inside.points] : form.points;
-    for (const point of all) point.radiusMm = mm(point.radiusMm * factor);
+    for (const point of all) {
+      point.radiusMm = mm(point.radiusMm * factor);
+      steepen(point, factor);
+    }
     if (form.recess) form.recess.radiusMm = mm(form.recess.radiusMm * factor);
     return undefined;
   },

@@ -9,13 +9,26 @@ export const lip = (points: readonly { readonly heightMm: number }[]): number =>
 /** A command's outcome with a note, where there is one. */
 export const noted = (note: Said | undefined) => (note ? { note } : undefined);
 
+/** A point whose curve is drawn steeper, or less so: dr/dz times a factor. */
+export function steepen(
+  point: { slope?: { below?: number | undefined; above?: number | undefined } | undefined },
+  factor: number,
+): void {
+  const { slope } = point;
+  if (!slope) return;
+  if (slope.below !== undefined) slope.below *= factor;
+  if (slope.above !== undefined) slope.above *= factor;
+}
+
 /** Multiplies every height of a form. */
 export function stretch(form: Form, factor: number): void {
   const stretched = (heightMm: number) => mm(heightMm * factor);
-  for (const point of form.points) point.heightMm = stretched(point.heightMm);
   const { inside, lid, recess } = form;
-  if (inside.by === 'curve') for (const point of inside.points) point.heightMm = stretched(point.heightMm);
-  else {
+  for (const point of [...form.points, ...(inside.by === 'curve' ? inside.points : [])]) {
+    point.heightMm = stretched(point.heightMm);
+    steepen(point, 1 / factor);
+  }
+  if (inside.by === 'wall') {
     for (const wall of inside.walls) wall.heightMm = stretched(wall.heightMm);
     inside.floorMm = stretched(inside.floorMm);
   }

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { plain } from '../../measure/said.js';
 import { DEFAULT_WORKSHOP, EQUIPMENT, type Workshop } from '../../settings/workshop.js';
 import { boundOf } from './bound.js';
-import { type DayPlan, type Named, planned } from './schedule.js';
+import { type DayPlan, dayPlan, type Named } from './schedule.js';
 import type { Room } from './serial.js';
 import { sessionsOf } from './sessions.js';
 import { oneMore } from './whatIf.js';
@@ -31,7 +31,7 @@ const task = (id: string, change: Partial<Named> = {}): Named => ({
   ...change,
 });
 const plan = (tasks: readonly Named[], where = room(), rounds = 0): DayPlan => {
-  const answer = planned(tasks, where, glue, rounds);
+  const answer = dayPlan(tasks, where, glue, rounds);
   if (!answer.ok) throw new Error(plain(answer.reasons[0]!.message));
   return answer.value;
 };
@@ -150,7 +150,7 @@ describe('a day plan', () => {
 
   test('tells why there is none: too cold, nothing to clamp with, no hours long enough', () => {
     const why = (tasks: readonly Named[], where: Room, warm: Workshop['glue'] = glue) => {
-      const answer = planned(tasks, where, warm);
+      const answer = dayPlan(tasks, where, warm);
       return answer.ok ? null : plain(answer.reasons[0]!.message);
     };
     const ring = [task('Ring 3: glue up', { on: 'bands', clamp: 30 })];

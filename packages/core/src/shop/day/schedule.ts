@@ -71,7 +71,7 @@ const NEAR = 6;
  * Fits tasks into the hours: at once by the better of the order of work and the longest way to the end first; then, as long as `goesOn` is true, with
  * single tasks moved forward or back, which is kept where it ends no later. The same answer for the same tasks and rounds.
  */
-export function planned(
+export function dayPlan(
   tasks: readonly Named[],
   room: Room,
   glue: Workshop['glue'],

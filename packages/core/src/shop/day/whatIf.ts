@@ -1,6 +1,6 @@
 import { EQUIPMENT, type Equipment, type Workshop } from '../../settings/workshop.js';
 import type { DayPlan, Named } from './schedule.js';
-import { planned } from './schedule.js';
+import { dayPlan } from './schedule.js';
 import type { Room } from './serial.js';
 
 /** What one more of something would make of it: minutes sooner. */
@@ -20,7 +20,7 @@ export function oneMore(
   return used
     .flatMap((of): OneMore[] => {
       const equipment = { ...room.equipment, [of]: room.equipment[of] + 1 };
-      const plan = planned(tasks, { ...room, equipment }, glue);
+      const plan = dayPlan(tasks, { ...room, equipment }, glue);
       const soonerMinutes = plan.ok ? now.doneAt - plan.value.doneAt : 0;
       return soonerMinutes >= 1 ? [{ of, soonerMinutes }] : [];
     })

@@ -22,6 +22,14 @@ export interface Closing {
   readonly underFootMm: Mm;
   /** Something is to be screwed or glued off centre of gravity: the force at speed is felt. */
   readonly shakes: boolean;
+  readonly letIn: DiscLetIn | null;
+}
+
+/** A disc let into the bottom: it hides the grip, and carries what is written on it; mm. */
+export interface DiscLetIn {
+  readonly radiusMm: number;
+  readonly depthMm: number;
+  readonly says: string;
 }
 
 /** A stub under a foot is sawn off no thicker than this (mm; 1 in: common practice). */
@@ -111,6 +119,7 @@ export function closingJobs(
     needs,
     takes: handwork(workshop, { turn: 1, sand: 1 }, 'lathes'),
   });
+  if (of.letIn) needs = add(letInJob(of.letIn, workshop, needs));
   const { coats, coatHours } = workshop.finish;
   for (let coat = 1; coat <= coats; coat++)
     needs = add({
@@ -130,6 +139,25 @@ export function closingJobs(
     });
   return { jobs, stages: stagesOf(jobs, assembly) };
 }
+
+const letInJob = (
+  { radiusMm, depthMm, says }: DiscLetIn,
+  workshop: Workshop,
+  needs: readonly Need[],
+): Job => ({
+  ...base,
+  id: 'let-in',
+  stage: 'foot',
+  title: 'Let the disc into the bottom',
+  says: [
+    say`Turn a seat of ${sayMm(2 * radiusMm, 'diameter')}, ${sayMm(depthMm, 'depth')} deep, into the bottom, fit the disc to it and glue it in, its grain with the floor’s; it hides where the work was gripped.`,
+    ...(says ? [say`Write on it: ${says}`] : []),
+  ],
+  tool: 'lathe',
+  cautions: ['lathe', 'dust'],
+  needs,
+  takes: gluing(workshop, { step: 1 }, null),
+});
 
 const TITLES: readonly (readonly [id: string, title: string])[] = [
   ['join', 'Join the halves'],

@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest';
+import { mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
 import { DEFAULT_SHOP } from '../../settings/shop.js';
 import { blockThickness, type Held, reversedOn, seatFor, seatsFor } from './holding.js';
@@ -26,7 +27,7 @@ test('a tenon of a third of the work is proposed where the jaws take it, else a 
 });
 
 test('a recess is warned off in a small foot, a thin floor, when shallow, and where the work hangs from its rim', () => {
-  const why = (held: Partial<Held>, seatDeepMm = 0.25 * INCH) => {
+  const why = (held: Partial<Held>, seatDeepMm = mm(0.25 * INCH)) => {
     const { workshop } = DEFAULT_SHOP;
     const shop = { ...DEFAULT_SHOP, workshop: { ...workshop, holding: { ...workshop.holding, seatDeepMm } } };
     const recess = seatsFor({ ...bowl, ...held }, shop).find(({ seat }) => seat === 'recess')!;
@@ -35,7 +36,7 @@ test('a recess is warned off in a small foot, a thin floor, when shallow, and wh
   expect(why({})).toBeNull();
   expect(why({ faceMm: 1.5 * INCH })).toMatch(/too small for your jaws/);
   expect(why({ solidMm: 8 })).toMatch(/too little over it/);
-  expect(why({}, 0.125 * INCH)).toMatch(/shallow/);
+  expect(why({}, mm(0.125 * INCH))).toMatch(/shallow/);
   expect(why({ foot: false })).toMatch(/hangs from its rim/);
 });
 

@@ -16,7 +16,7 @@ import {
 } from '../../ring/owner.js';
 import type { Shop } from '../../settings/shop.js';
 import { type Assembly, assemblyOf, type Section } from './assembly.js';
-import { closingJobs } from './closingJobs.js';
+import { closingJobs, type DiscLetIn } from './closingJobs.js';
 import { type Held, reversedOn, seatFor } from './holding.js';
 import type { Job, JobStage, Order } from './job.js';
 import { joiningOf, jointsOf } from './joining.js';
@@ -38,6 +38,8 @@ export interface Ordered {
   readonly steady: readonly ('none' | 'hollowed' | 'always')[];
   /** How far the centre of gravity of the glue-up lies off the axis (mm). */
   readonly offMm: number;
+  /** A disc that is let into the bottom. */
+  readonly letIn: DiscLetIn | null;
 }
 interface Glued {
   readonly id: string;
@@ -57,7 +59,7 @@ const SHAKES = 0.5;
  * glued and flattened from the bottom up, the stack built and hollowed in stages, the outside, the foot, the finish.
  */
 export function orderOf(
-  { vessel, plan, steady, offMm }: Ordered,
+  { vessel, plan, steady, offMm, letIn }: Ordered,
   shop: Shop,
   schools: Schools = {},
 ): OrderedPiece {
@@ -87,6 +89,7 @@ export function orderOf(
       reversed: reversedOn(2 * mouthOf(vessel), widestOf(plan.rings), vessel.inside !== null, shop),
       underFootMm: mm(vessel.recess?.depthMm ?? 0),
       shakes: offMm > SHAKES,
+      letIn,
     },
     parts.bands,
   );

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { mm } from '../../measure/quantity.js';
 import { DEFAULT_WORKSHOP } from '../../settings/workshop.js';
 import { type Cavity, handReaches, toolReaches, upsideDown } from '../reach.js';
 import { reachStages } from './stops.js';
@@ -51,7 +52,7 @@ describe('hollowing stops', () => {
       [20, 120],
       [20, 160],
     ]);
-    const big = { ...hands, fingersOpenMm: 20, fingersDeepMm: 300 };
+    const big = { ...hands, fingersOpenMm: mm(20), fingersDeepMm: mm(300) };
     const [first] = reachStages(bottle, rings(20, 8), { tools: [bar], hands: big });
     expect(first).toMatchObject({ to: 4, because: { by: 'tool', next: 5 } });
     const hooked = reachStages(bottle, rings(20, 8), { tools: [bar, { ...bar, sweepMm: 75 }], hands: big });
