@@ -17,3 +17,6 @@ await turntableBench();
 
 const { dragBench } = await import('./drag-bench.mjs');
 await dragBench();
+
+const { tickBench } = await import('./tick-bench.mjs');
+await tickBench();

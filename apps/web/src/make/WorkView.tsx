@@ -22,14 +22,16 @@ export function WorkView() {
   const [search, setSearch] = useSearchParams();
   const [part, setPart] = useState<(typeof PARTS)[number][0]>('card');
   const asked = search.get('job');
+  // Before the server was heard nobody knows where the work goes on.
+  const known = useApp((state) => state.progress.link !== 'asking');
   const job =
     order?.jobs.find(({ id }) => id === asked) ??
     (order && (nextJob(order, done) ?? order.jobs.at(-1))) ??
     null;
   // The card stays the same when its job is done: what comes next is turned over to.
   useEffect(() => {
-    if (job && job.id !== asked) setSearch({ job: job.id }, { replace: true });
-  }, [job, asked, setSearch]);
+    if (known && job && job.id !== asked) setSearch({ job: job.id }, { replace: true });
+  }, [known, job, asked, setSearch]);
   if (!order || !job)
     return <p className="p-6 text-quiet">There is nothing to be made yet: give the piece rings first.</p>;
   const go = (id: string) => {

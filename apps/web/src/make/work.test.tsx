@@ -26,7 +26,10 @@ afterEach(() => {
 
 const shown = (view = <WorkView />, project = cup) => {
   const opened = showWith(view, project);
-  act(() => void opened.store.dispatch(progress.opened({ piece: 'cup', pending: [] })));
+  act(() => {
+    opened.store.dispatch(progress.opened({ piece: 'cup', pending: [] }));
+    opened.store.dispatch(progress.listed({ piece: 'cup', ticks: [] }));
+  });
   const heard = (ticks: readonly Partial<Tick>[]) =>
     act(
       () =>

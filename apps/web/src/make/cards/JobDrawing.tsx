@@ -1,10 +1,27 @@
-import { formatStop, type Job, layOut, mm, stageView, turned } from '@fellside/core';
+import {
+  formatStop,
+  type Job,
+  layOut,
+  mm,
+  type Prepared,
+  type StageView,
+  stageView,
+  turned,
+} from '@fellside/core';
 import { outlinePath } from '../../plan/outline.js';
 import { workOf } from '../../store/progress/work.js';
 import { paletteOf, preparedOf, shopOf, unitsOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { WoodPatterns, woodFill } from '../../ui/WoodPatterns.js';
 import { SectionNow } from './SectionNow.js';
+
+/** The work as it is when a ring has just gone on: those of the stage that come later are not on yet. */
+function asFarAs({ makes, owners }: Job, view: StageView, rings: Prepared['rings']): StageView {
+  if (makes !== 'stacked') return view;
+  const own = new Set<string>(owners.map(({ id }) => id));
+  const last = view.rings.findLastIndex((ring) => own.has(rings[ring]!.ring.id));
+  return { ...view, rings: view.rings.slice(0, last + 1), hidden: [] };
+}
 
 /** What the job is done to: a ring from above, or the work as it stands on the lathe. */
 export function JobDrawing({ job }: { job: Job }) {
@@ -16,7 +33,7 @@ export function JobDrawing({ job }: { job: Job }) {
   if (!prepared.ok || !order) return null;
   const { vessel, rings } = prepared.value;
   const view = stageView(order.assembly, job.stage, shop, vessel.heightMm);
-  if (view) return <SectionNow prepared={prepared.value} view={view} job={job} />;
+  if (view) return <SectionNow prepared={prepared.value} view={asFarAs(job, view, rings)} job={job} />;
   const [owner] = job.owners;
   const ring = owner && job.owners.length === 1 ? rings.find((each) => each.ring.id === owner.id) : undefined;
   if (!ring?.made.ok) return null;

@@ -32,8 +32,9 @@ const LABELS: Readonly<Record<Exclude<Purpose, 'make'>, string>> = {
 };
 
 /** What a job is set to, each purpose once, in the order in which its sentences have it. */
-export function setFigures({ says }: Pick<Job, 'says'>, units: UnitSystem): SetFigure[] {
+export function setFigures({ id, says }: Pick<Job, 'id' | 'says'>, units: UnitSystem): SetFigure[] {
   const figures = new Map<string, SetFigure>();
+  const joint = id.includes('/joint/');
   for (const { sets, value, unit } of says.flatMap((said) => [...quantitiesOf(said)])) {
     if (!sets || sets === 'make') continue;
     const said =
@@ -43,16 +44,23 @@ export function setFigures({ says }: Pick<Job, 'says'>, units: UnitSystem): SetF
           ? formatStop(mm(value), units)
           : formatLength(mm(value), units);
     const key = `${sets} ${said}`;
-    if (!figures.has(key))
-      figures.set(key, {
-        purpose: sets,
-        label: LABELS[sets],
-        says: said,
-        also: alsoSaid(sets, value, units),
-      });
+    if (figures.has(key)) continue;
+    const again = [...figures.values()].some(({ purpose }) => purpose === sets);
+    const label = joint ? jointLabel(sets, again) : LABELS[sets];
+    figures.set(key, { purpose: sets, label, says: said, also: alsoSaid(sets, value, units) });
   }
   return [...figures.values()];
 }
+
+/** What is drawn on the ring below where one is glued onto it. */
+const jointLabel = (purpose: Exclude<Purpose, 'make'>, again: boolean): string =>
+  purpose === 'diameter'
+    ? again
+      ? 'Its hole'
+      : 'Its outside'
+    : purpose === 'place'
+      ? 'Arc at its outside'
+      : LABELS[purpose];
 
 function alsoSaid(purpose: Purpose, value: number, units: UnitSystem): string {
   if (purpose === 'cut-angle') return `wedge ${formatAngle(rad(2 * value))}`;

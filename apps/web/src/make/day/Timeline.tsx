@@ -58,7 +58,7 @@ export function Timeline({ plan, from, titleOf }: TimelineProps) {
         <h2 className="font-semibold">Timeline</h2>
         <Choice label="Shown" value={span} options={SPANS} onChange={setSpan} className="w-44" />
       </div>
-      <div className="overflow-x-auto">
+      <section aria-label="Timeline" tabIndex={0} className="overflow-x-auto">
         <svg
           viewBox={`0 0 ${WIDE} ${high}`}
           className="w-full min-w-[640px]"
@@ -97,7 +97,7 @@ export function Timeline({ plan, from, titleOf }: TimelineProps) {
             ),
           )}
         </svg>
-      </div>
+      </section>
       <p className="text-sm text-quiet">Solid: hands at work. Hatched: clamped, pressed or on the lathe.</p>
     </>
   );

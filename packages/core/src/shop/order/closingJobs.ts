@@ -182,7 +182,7 @@ function joinJob({ rings, workshop }: Closing, joint: number, needs: readonly Ne
   const [lower, upper] = [rings[joint]!, rings[joint + 1]!];
   return {
     ...base,
-    id: jointJob(ownerOf(upper)),
+    id: jointJob(ownerOf(upper), ownerOf(lower)),
     stage: 'join',
     owners: [lower, upper].map(ownerOf),
     title: say`Join the halves, ring ${upper.index + 1} on ring ${lower.index + 1}`,

@@ -16,9 +16,9 @@ export interface Part {
 export const stepJob = (owner: Owner, { id, once }: Pick<Step, 'id' | 'once'>): string =>
   once === undefined ? `${ownerKey(owner)}/${id}` : `${once}/${id}`;
 
-/** Id of the job that flattens a ring, and of the one that closes the joint between it and what is below it. */
+/** Id of the job that flattens a ring, and of the one that closes the joint between it and the ring below it: another below is another joint. */
 export const flattenJob = (owner: Owner): string => `${ownerKey(owner)}/flatten`;
-export const jointJob = (owner: Owner): string => `${ownerKey(owner)}/joint`;
+export const jointJob = (upper: Owner, lower: Owner): string => `${ownerKey(upper)}/joint/${lower.id}`;
 
 /** Where the steps of a part stand in the order of work: at the planer, at the saw, or with the part itself. */
 export type Bay = 'mill' | 'saw' | 'part';

@@ -168,7 +168,9 @@ function glueJob(
 ): Job | null {
   const { rings, workshop } = of;
   const open = joints.filter((joint) => !sawnTogether(rings[joint]!, rings[joint - 1]!));
-  const [first, ...others] = open.map((joint) => jointJob(ownerOf(rings[joint]!)));
+  const [first, ...others] = open.map((joint) =>
+    jointJob(ownerOf(rings[joint]!), ownerOf(rings[joint - 1]!)),
+  );
   if (!first) return null;
   const all = made.map((ring) => rings[ring]!);
   const says = open.flatMap((joint) => {
