@@ -20,6 +20,7 @@ import {
   ripList,
   rollOf,
   SHIPPED_WOODS,
+  workOf,
 } from '@fellside/core';
 import { demoBoards, demoProjects } from '@fellside/core/demo';
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
@@ -113,6 +114,24 @@ describe('shop sheets', () => {
       expect(measured.length).toBeGreaterThanOrEqual(1);
       expect(page.userUnit).toBe(1);
     }
+  });
+  test('the order of work with a box to tick for every job, its cautions, and how each ring lies on the one below', async () => {
+    const work = workOf(ask({}).project, DEFAULT_SHOP, SHIPPED_WOODS);
+    if (!work.ok) throw new Error('work');
+    const { pages } = await read({ templates: false });
+    const own = pages
+      .filter(({ text }) => text.startsWith('Order of work'))
+      .map(({ text }) => text)
+      .join(' ')
+      .replace(/\s+/g, ' ');
+    const boxes = own.match(/\[ +\]/g)!;
+    expect(boxes).toHaveLength(work.value.jobs.length);
+    expect(own).toContain('[ ] of 24');
+    expect(own).toMatch(/face shield/);
+    expect(own).toMatch(/Draw the circle of its outside on ring 8, 6 5\/16"/);
+    expect(own).toMatch(/7.5° clockwise from the mark of ring 8/);
+    const without = (await read({ templates: false, work: false })).pages.map(({ text }) => text).join(' ');
+    expect(without).not.toContain('Order of work');
   });
   test('millimetres and inches, as the shop has them; templates left out when not wanted', async () => {
     const metric = await read({ shop: { ...DEFAULT_SHOP, units: 'mm' }, templates: false });

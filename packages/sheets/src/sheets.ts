@@ -34,6 +34,7 @@ import type { Shown } from './shown.js';
 import { ringSheets } from './tables.js';
 import { templateSheets } from './templates.js';
 import { woodSheets } from './woodSheets.js';
+import { workSheets } from './workSheets.js';
 
 /** What sheets are drawn of. */
 export interface SheetsAsk {
@@ -44,6 +45,8 @@ export interface SheetsAsk {
   readonly paper: SheetPaper;
   /** Whether full-size templates come last. */
   readonly templates: boolean;
+  /** Whether the order of work is printed with boxes to tick; it is unless this is false. */
+  readonly work?: boolean;
   /** Whether boards are solved, or as they are laid out at once. */
   readonly solved: boolean;
   /** The layout that is on the screen: printed as it is and not solved again. */
@@ -109,6 +112,7 @@ export async function shopSheets(
   setupSheets(pages, shown);
   boardSheets(pages, shown);
   featureSheets(pages, shown);
+  if (ask.work !== false) workSheets(pages, shown);
   if (ask.templates) templateSheets(pages, shown);
   return done(await pages.finish());
 }

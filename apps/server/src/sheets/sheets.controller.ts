@@ -25,6 +25,7 @@ const yes = (name: string, usual: 'true' | 'false') =>
 const wishSchema = z.strictObject({
   paper: z.enum(['a4', 'letter'], { error: () => 'Paper is a4 or letter.' }).default('a4'),
   templates: yes('Templates', 'true'),
+  work: yes('Work', 'true'),
   solved: yes('Solved', 'false'),
   goal: z.enum(GOALS, { error: () => `Goal is one of ${GOALS.join(', ')}.` }).default('cost'),
   buying: yes('Buying', 'true'),

@@ -13,6 +13,7 @@ import { WoodsService } from '../woods/woods.service.js';
 export interface SheetsWish {
   readonly paper: SheetPaper;
   readonly templates: boolean;
+  readonly work: boolean;
   readonly solved: boolean;
   readonly goal: Goal;
   readonly buying: boolean;

@@ -48,6 +48,6 @@ export const setOf = ({ says }: Step): readonly Quantity[] =>
   quantitiesOf(says).filter(({ sets }) => sets !== undefined);
 
 /** The cautions of several steps, each once, in the order of the work. */
-export const cautionsOf = (steps: readonly Step[]): readonly CautionId[] => [
+export const cautionsOf = (steps: readonly Pick<Step, 'cautions'>[]): readonly CautionId[] => [
   ...new Set(steps.flatMap(({ cautions }) => cautions)),
 ];

@@ -26,6 +26,7 @@ export function ShopSheets() {
   const cuts = useCuts();
   const [paper, setPaper] = useState('a4');
   const [templates, setTemplates] = useState(true);
+  const [work, setWork] = useState(true);
   const [state, setState] = useState<{ busy: boolean; said: string }>({ busy: false, said: '' });
   const dispatch = useActions();
   const stop = useRef<AbortController | null>(null);
@@ -53,6 +54,7 @@ export function ShopSheets() {
       const asked = new URLSearchParams({
         paper,
         templates: String(templates),
+        work: String(work),
         goal,
         buying: String(buying),
         copies: String(copies),
@@ -77,8 +79,8 @@ export function ShopSheets() {
     <section aria-label="Shop sheets" className="rounded border border-line bg-pane p-4">
       <h2 className="mb-1 text-lg font-semibold">Shop sheets</h2>
       <p className="mb-3 text-quiet">
-        A PDF with the elevation, rings, rip list, settings of the saw, boards, ring plans and full-size
-        templates, with the boards as they are laid out here. It reads in black and white.
+        A PDF with the elevation, rings, rip list, settings of the saw, boards, ring plans, the order of work
+        and full-size templates, with the boards as they are laid out here. It reads in black and white.
       </p>
       <div className="flex flex-col gap-2">
         <Field label="Paper">
@@ -94,6 +96,7 @@ export function ShopSheets() {
             </select>
           )}
         </Field>
+        <Switch label="Order of work, with boxes to tick" on={work} onChange={setWork} />
         <Switch label="Full-size templates" on={templates} onChange={setTemplates} />
         <Button kind="main" disabled={state.busy || given === null} onClick={print}>
           <Printer aria-hidden size={14} /> Shop sheets, PDF
