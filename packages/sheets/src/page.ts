@@ -162,7 +162,10 @@ export class Pages {
       head();
     };
     // A page that the library begins has room for title and head above its rows.
-    this.doc.options.margins = { ...BARE, top: (MARGIN + 11 + HEAD) * PT };
+    const headed = { ...BARE, top: (MARGIN + 11 + HEAD) * PT };
+    this.doc.options.margins = headed;
+    // The library places the first row of the next page by the margin of the page that it leaves.
+    this.doc.page.margins = headed;
     this.doc.on('pageAdded', broken);
     const table = draw(INK);
     for (const cells of rows) table.row(used.map((i) => cells[i] ?? ''));

@@ -130,6 +130,14 @@ describe('shop sheets', () => {
     expect(own).toMatch(/face shield/);
     expect(own).toMatch(/Draw the circle of its outside on ring 8, 6 5\/16"/);
     expect(own).toMatch(/7.5° clockwise from the mark of ring 8/);
+    // No row of a table that goes on lies over the head of its page (26.5 mm down).
+    for (const { page, text } of pages.filter(({ text }) => text.includes('continued'))) {
+      const { items } = await page.getTextContent();
+      const tops = items.flatMap((item) =>
+        'str' in item && item.str.trim() ? [297 - item.transform[5] / PT] : [],
+      );
+      expect(Math.min(...tops), text.slice(0, 40)).toBeGreaterThan(14);
+    }
     const without = (await read({ templates: false, work: false })).pages.map(({ text }) => text).join(' ');
     expect(without).not.toContain('Order of work');
   });

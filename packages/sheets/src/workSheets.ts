@@ -30,7 +30,7 @@ export function workSheets(pages: Pages, shown: Shown): void {
     pages.table(
       title,
       [
-        { name: 'Done', share: 9 },
+        { name: 'Done', share: 15 },
         { name: 'Job', share: 30 },
         { name: 'How', share: 92 },
         { name: 'Hands', share: 11, right: true },
