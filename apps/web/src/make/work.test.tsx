@@ -1,3 +1,4 @@
+import { DEFAULT_SHOP, SHIPPED_WOODS } from '@fellside/core';
 import { demoProjects } from '@fellside/core/demo';
 import { act, cleanup, fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
@@ -6,6 +7,7 @@ import { keptTicks } from '../store/progress/keeping.js';
 import { progress, type Tick } from '../store/progress/progressSlice.js';
 import { doneOf } from '../store/progress/work.js';
 import { showWith } from '../testing/open.js';
+import { otherWork } from '../workers/others.js';
 import { ChangesView } from './ChangesView.js';
 import { longSaid, timeOf } from './clock.js';
 import { DayView } from './day/DayView.js';
@@ -146,6 +148,23 @@ describe('the day plan', () => {
     expect(project().schools).toEqual({ stacking: 'halves' });
     await userEvent.selectOptions(screen.getByLabelText('The stack'), '');
     expect(project().schools).toBeUndefined();
+  });
+  test('other pieces are planned into the same hours: what is left of them, by their names', () => {
+    const bowl = demoProjects().find(({ name }) => name.includes('Fleece'))!;
+    const at = '2026-11-28T10:00:00.000Z';
+    const ticks = [{ id: 'a', job: 'ring-r1/plane', amount: 1, at, device: 'phone' }];
+    const { tasks, without } = otherWork(
+      [{ id: 'b1', document: bowl, ticks }],
+      DEFAULT_SHOP,
+      SHIPPED_WOODS,
+      Date.parse(at),
+    );
+    expect(without).toEqual([]);
+    expect(tasks).toHaveLength(42);
+    expect(tasks.every(({ id }) => id.startsWith('b1|'))).toBe(true);
+    expect(tasks[0]!.title).toMatch(/^Best Fleece Bowl: Ring/);
+    const ids = new Set(tasks.map(({ id }) => id));
+    expect(tasks.flatMap(({ needs }) => needs).every(({ id }) => ids.has(id))).toBe(true);
   });
   test('clock and lengths of time', () => {
     const now = new Date(2026, 10, 28, 10, 0).getTime();

@@ -10,15 +10,18 @@ export interface Look {
   readonly columns: Readonly<Record<string, boolean>>;
   /** Whether Form and Rings have the small turntable. */
   readonly inset: boolean;
+  /** Ids of pieces that are planned into the same hours. */
+  readonly together: readonly string[];
 }
 
 const KEY = 'fellside.look';
-const USUAL: Look = { theme: 'system', columns: {}, inset: true };
+const USUAL: Look = { theme: 'system', columns: {}, inset: true, together: [] };
 
 function kept(): Look {
   try {
     const look = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Look>;
-    return { ...USUAL, ...look, theme: THEMES.find((theme) => theme === look.theme) ?? 'system' };
+    const together = Array.isArray(look.together) ? look.together.filter((id) => typeof id === 'string') : [];
+    return { ...USUAL, ...look, together, theme: THEMES.find((theme) => theme === look.theme) ?? 'system' };
   } catch {
     return USUAL;
   }
@@ -41,6 +44,10 @@ export const lookSlice = createSlice({
     },
     inset(state, { payload }: PayloadAction<boolean>) {
       state.inset = payload;
+    },
+    together(state, { payload: { id, on } }: PayloadAction<{ id: string; on: boolean }>) {
+      const others = state.together.filter((other) => other !== id);
+      state.together = on ? [...others, id] : others;
     },
     column(state, { payload }: PayloadAction<{ id: string; shown: boolean }>) {
       state.columns = { ...state.columns, [payload.id]: payload.shown };

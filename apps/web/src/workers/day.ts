@@ -1,5 +1,15 @@
-import { type DayPlan, dayPlan, type Named, type Result, type Room, type Workshop } from '@fellside/core';
+import {
+  type DayPlan,
+  dayPlan,
+  type Named,
+  type Result,
+  type Room,
+  type Shop,
+  type Species,
+  type Workshop,
+} from '@fellside/core';
 import { proxy, type Remote, wrap } from 'comlink';
+import { type OtherPiece, type OtherWork, otherWork } from './others.js';
 
 /** What a day plan is asked with. */
 export interface DayAsk {
@@ -28,6 +38,12 @@ export function improved(
 }
 
 export interface DayService {
+  others(
+    pieces: readonly OtherPiece[],
+    shop: Shop,
+    woods: readonly Species[],
+    now: number,
+  ): Promise<OtherWork>;
   improve(ask: DayAsk, tell: (plan: DayPlan, round: number) => void): Promise<Result<DayPlan>>;
 }
 
@@ -42,6 +58,27 @@ export function improveBeside(ask: DayAsk, tell: (plan: DayPlan, ended: boolean)
     .then((plan) => {
       if (plan.ok) tell(plan.value, true);
     })
+    .finally(() => worker.terminate());
+  return () => worker.terminate();
+}
+
+/** What is left of other pieces, worked out beside the page; nothing where there is no worker. */
+export function othersBeside(
+  pieces: readonly OtherPiece[],
+  shop: Shop,
+  woods: readonly Species[],
+  now: number,
+  tell: (work: OtherWork) => void,
+): () => void {
+  if (typeof Worker === 'undefined') {
+    tell(otherWork(pieces, shop, woods, now));
+    return () => {};
+  }
+  const worker = new Worker(new URL('./day.worker.ts', import.meta.url), { type: 'module' });
+  const service: Remote<DayService> = wrap(worker);
+  service
+    .others(pieces, shop, woods, now)
+    .then(tell)
     .finally(() => worker.terminate());
   return () => worker.terminate();
 }

@@ -11,6 +11,7 @@ import { saveFile } from '../../ui/saveFile.js';
 import { timeOf } from '../clock.js';
 import { doneSaid, handsSaid, oneMoreSaid } from './said.js';
 import { Timeline } from './Timeline.js';
+import { Together } from './Together.js';
 import { type PlannedDay, useDayPlan } from './useDayPlan.js';
 import { Ways } from './Ways.js';
 
@@ -23,8 +24,8 @@ export function DayView() {
   const order = useApp(workOf);
   if (!day || !order) return <p className="p-6 text-quiet">There is nothing to be made yet.</p>;
   const titleOf = (id: string) => {
-    const job = order.jobs.find((each) => each.id === id);
-    return job ? sentenceIn(job.title, units) : id;
+    const task = day.ask.tasks.find((each) => each.id === id);
+    return task ? sentenceIn(task.title, units) : id;
   };
   return (
     <div className="grid min-h-0 flex-1 auto-rows-max gap-2 overflow-auto p-2 lg:auto-rows-[minmax(0,1fr)] lg:grid-cols-[minmax(0,5fr)_minmax(0,3fr)]">
@@ -42,6 +43,7 @@ export function DayView() {
       </Pane>
       <Pane name="How it is built">
         <Ways day={day} />
+        <Together />
       </Pane>
     </div>
   );

@@ -1,8 +1,9 @@
-import { type Job, oneMore, sentenceIn, sessionsOf } from '@fellside/core';
+import { oneMore, sentenceIn, sessionsOf } from '@fellside/core';
 import { useMemo } from 'react';
 import { workOf } from '../../store/progress/work.js';
 import { unitsOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
+import { OF_PIECE } from '../../workers/others.js';
 import { timeOf } from '../clock.js';
 import { doneSaid, handsSaid, oneMoreSaid } from './said.js';
 import { useDayPlan } from './useDayPlan.js';
@@ -29,7 +30,7 @@ export function Today({ go }: { go: (job: string) => void }) {
     );
   const { value: plan } = day.plan;
   const [next] = sessionsOf(plan);
-  const jobs = new Map(order.jobs.map((job): [string, Job] => [job.id, job]));
+  const titles = new Map(day.ask.tasks.map(({ id, title }) => [id, title]));
   const left = day.ask.tasks.reduce((sum, { hands }) => sum + hands, 0);
   if (!next) return <p className="mt-4">All of it is done.</p>;
   return (
@@ -43,12 +44,13 @@ export function Today({ go }: { go: (job: string) => void }) {
             <button
               type="button"
               className="flex min-h-11 w-full items-center gap-2 text-left hover:bg-hover"
+              disabled={id.includes(OF_PIECE)}
               onClick={() => go(id)}
             >
               <span className="w-12 shrink-0 text-quiet tabular-nums">
                 {timeOf(day.from + from * MINUTE, day.from).slice(-5)}
               </span>
-              <span className="min-w-0 flex-1">{sentenceIn(jobs.get(id)!.title, units)}</span>
+              <span className="min-w-0 flex-1">{sentenceIn(titles.get(id)!, units)}</span>
             </button>
           </li>
         ))}

@@ -25,6 +25,7 @@ import { Choice } from '../../ui/Choice.js';
 import { Heads } from '../../ui/Heads.js';
 import { NumberField } from '../../ui/NumberField.js';
 import { tableClass } from '../../ui/tables.js';
+import { OF_PIECE } from '../../workers/others.js';
 import { timeOf } from '../clock.js';
 import type { PlannedDay } from './useDayPlan.js';
 
@@ -110,7 +111,8 @@ function Compared({ day }: { day: PlannedDay }) {
         letIn,
       });
       const { tasks } = tasksOf(other, { done, ago: new Map() });
-      const answer = dayPlan(tasks, { ...day.ask.room, running: [] }, day.ask.glue);
+      const others = day.ask.tasks.filter(({ id }) => id.includes(OF_PIECE));
+      const answer = dayPlan([...tasks, ...others], { ...day.ask.room, running: [] }, day.ask.glue);
       const stages = other.assembly.sections.reduce((sum, section) => sum + section.stages.length, 0);
       return { stacking, wrong: null, stages, doneAt: answer.ok ? answer.value.doneAt : null };
     });

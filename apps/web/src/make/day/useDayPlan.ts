@@ -4,6 +4,7 @@ import { doneOf, lastOf, workOf } from '../../store/progress/work.js';
 import { shopOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { type DayAsk, improveBeside } from '../../workers/day.js';
+import { useOthers } from './useOthers.js';
 
 const MINUTE = 60_000;
 /** The plan is made anew as time goes by, so often. */
@@ -35,12 +36,14 @@ export function useDayPlan(): PlannedDay | null {
   const last = useApp(lastOf);
   const { equipment, hours, glue } = useApp(shopOf).workshop;
   const from = useFrom();
+  const others = useOthers(from);
   const ask = useMemo((): DayAsk | null => {
     if (!order) return null;
     const ago = new Map([...last].map(([job, { at }]) => [job, (from - at) / MINUTE]));
     const { tasks, running } = tasksOf(order, { done, ago });
-    return { tasks, room: { equipment, hours, now: momentOf(from), running }, glue };
-  }, [order, done, last, equipment, hours, glue, from]);
+    const room = { equipment, hours, now: momentOf(from), running: [...running, ...others.running] };
+    return { tasks: [...tasks, ...others.tasks], room, glue };
+  }, [order, done, last, equipment, hours, glue, from, others]);
   const atOnce = useMemo(() => ask && dayPlan(ask.tasks, ask.room, ask.glue), [ask]);
   const [better, setBetter] = useState<{
     readonly of: DayAsk;

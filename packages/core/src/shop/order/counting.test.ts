@@ -5,6 +5,7 @@ import { workOf } from '../../project/ordered.js';
 import { DEFAULT_SHOP } from '../../settings/shop.js';
 import { SHIPPED_WOODS } from '../../wood/catalogue.js';
 import { counted, nextJob, upTo } from './counting.js';
+import { isDone } from './states.js';
 
 const cup = demoProjects().find(({ name }) => name.includes('Cup'))!;
 const worked = workOf({ ...cup, schools: { stacking: 'batches', batch: 3 } }, DEFAULT_SHOP, SHIPPED_WOODS);
@@ -38,6 +39,9 @@ test('a batch is glued at one go: all its joints are counted together, and known
   const before = new Map(upTo(order, none, batch.id).map(({ id, times }) => [id, times]));
   before.delete(batch.id);
   expect(counted(order, before, batch.id, 1)).toEqual({ ok: true, value: [batch.id, ...batch.also] });
+  // Ring by ring only its first joint may be closed yet.
+  expect(isDone(batch, new Map([[batch.id, 1]]))).toBe(false);
+  expect(isDone(batch, new Map([batch.id, ...batch.also].map((id) => [id, 1])))).toBe(true);
 });
 
 test('the next job, and all that comes before one', () => {

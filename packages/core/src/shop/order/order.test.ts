@@ -99,8 +99,8 @@ test('joints of a ring: by the open time of the glue, by the clamps that there a
     order.jobs.filter(({ id }) => id.startsWith('ring-r9/glue')).map(({ id }) => id);
   const { minutes, equipment } = DEFAULT_SHOP.workshop;
   expect(gluing(with_({}))).toEqual(['ring-r9/glue']);
-  // 24 joints at half a minute are 12 minutes, the glue is open for 5.
-  const slow = with_({ minutes: { ...minutes, joint: 0.5 } });
+  // 24 joints at a quarter of a minute are 6 minutes, the glue is open for 5.
+  const slow = with_({ minutes: { ...minutes, joint: 0.25 } });
   expect(gluing(slow)).toEqual([
     'ring-r9/glue-pairs',
     'ring-r9/glue-halves',
@@ -108,7 +108,7 @@ test('joints of a ring: by the open time of the glue, by the clamps that there a
     'ring-r9/glue',
   ]);
   expect(plain(slow.jobs.find(({ id }) => id === 'ring-r9/glue')!.because!)).toMatch(
-    /24 joints take 12 minutes; the glue stays open for 5/,
+    /24 joints take 6 minutes; the glue stays open for 5/,
   );
   // Without a ring clamp joints are closed two at a time, and nothing keeps a band.
   const none = with_({ equipment: { ...equipment, bands: 0 } });
