@@ -310,6 +310,7 @@ export { type StageView, stageView } from './shop/order/stageView.js';
 export { type Done, hasCome, isDone, stateOf } from './shop/order/states.js';
 export { reachStages } from './shop/order/stops.js';
 export { slowerBy } from './shop/order/takes.js';
+export { type Help, shortOfOne } from './shop/short.js';
 export {
   feetPerMinute,
   rimSpeed,

@@ -23,8 +23,13 @@ const SEEN = [
   ['last', 'one joint open, all others tight'],
   ['outside', 'every joint open at the outside'],
   ['inside', 'every joint open at the inside'],
+  ['halves-outside', 'two tight halves open at the outside'],
+  ['halves-inside', 'two tight halves open at the inside'],
 ] as const;
 type Kind = (typeof SEEN)[number][0];
+
+/** Where joints stand open. */
+const openAt = (kind: Kind): 'outside' | 'inside' => (kind.endsWith('outside') ? 'outside' : 'inside');
 
 /** What is seen when the ring is laid dry, what it says of the saw, and the ways out with their price. */
 export function DryFit({ ring }: { ring: MeantRing }) {
@@ -37,7 +42,11 @@ export function DryFit({ ring }: { ring: MeantRing }) {
   const seen: Seen =
     kind === 'last'
       ? { joints: 'last', outsideMm: gaps.outside, insideMm: gaps.inside }
-      : { joints: 'all', at: kind, gapeMm: gaps[kind] };
+      : {
+          joints: kind.startsWith('halves') ? 'halves' : 'all',
+          at: openAt(kind),
+          gapeMm: gaps[openAt(kind)],
+        };
   const found = diagnosed(ring, seen);
   const wrong = found.ok ? found.value : cutWrong(ring, rad(0));
   const field = (at: 'outside' | 'inside') => (
@@ -57,8 +66,14 @@ export function DryFit({ ring }: { ring: MeantRing }) {
     <div className="grid gap-4 sm:grid-cols-[minmax(0,1fr)_minmax(0,18rem)]">
       <div>
         <div className="flex flex-wrap items-end gap-3">
-          <Choice label="What is seen" value={kind} options={SEEN} onChange={setKind} className="w-64" />
-          {(kind === 'last' ? (['outside', 'inside'] as const) : [kind]).map(field)}
+          <Choice
+            label="What is seen"
+            value={kind}
+            options={ring.count % 2 === 0 ? SEEN : SEEN.slice(0, 3)}
+            onChange={setKind}
+            className="w-64"
+          />
+          {(kind === 'last' ? (['outside', 'inside'] as const) : [openAt(kind)]).map(field)}
         </div>
         <p className="mt-1 text-sm text-quiet">
           Lay the ring together without glue on something flat, joints tight, and measure with a feeler gauge

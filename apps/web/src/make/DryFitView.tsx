@@ -4,9 +4,12 @@ import {
   formatStop,
   type MeantRing,
   meantRing,
+  type RingPlan,
   rad,
   ringOwner,
+  rollOf,
   sentenceIn,
+  shortOfOne,
   whatItDoes,
 } from '@fellside/core';
 import { lastRingOf } from '../store/selection.js';
@@ -88,11 +91,35 @@ export function DryFitView() {
         ) : (
           <p>{sentenceIn(meant.reasons[0]!.message, units)}</p>
         )}
+        <Short ring={ring} />
       </Pane>
       <Pane name="Take care">
         <Cautions ids={['short-pieces', 'trapped-offcut', 'tapers', 'dust']} />
       </Pane>
     </div>
+  );
+}
+
+/** What the offcuts still give when one piece is missing. */
+function Short({ ring }: { ring: RingPlan }) {
+  const units = useApp(unitsOf);
+  const plan = useApp(planOf);
+  if (!plan.ok) return null;
+  const helps = shortOfOne(ring, plan.value.lumber.strips, rollOf(plan.value).nameOf);
+  if (helps.length === 0) return null;
+  return (
+    <>
+      <h3 className="mt-4 font-semibold">One piece short</h3>
+      <ul aria-label="One piece short">
+        {helps.map(({ id, name, does, price }) => (
+          <li key={id} className="border-t border-line py-2">
+            <h4 className="font-semibold">{name}</h4>
+            <p>{sentenceIn(does, units)}</p>
+            <p className="text-quiet">{sentenceIn(price, units)}</p>
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }
 

@@ -104,6 +104,24 @@ describe('the doctor', () => {
       }),
     );
   });
+  // Two halves laid corner by corner, the one half a turn from the other, and moved together until they touch.
+  test('two halves that do not meet, laid out and moved together', () => {
+    fc.assert(
+      fc.property(anyWrong, (wrong) => {
+        fc.pre(wrong.count % 2 === 0 && Math.abs(wrong.error) > 1e-5);
+        const half = laidDry(wrong).slice(0, wrong.count / 2);
+        const turn = -(wrong.count * wrong.error) / 2;
+        // From above the line on which the halves meet: outer and inner corner of the face at its beginning.
+        const up = ({ x, y }: { x: number; y: number }) => x * Math.sin(turn) + y * Math.cos(turn);
+        const [outer, , , inner] = half[0]!.map(up);
+        const at = outer! > inner! ? 'outside' : 'inside';
+        const seen = { joints: 'halves', at, gapeMm: mm(2 * Math.abs(outer! - inner!)) } as const;
+        const found = diagnosed(wrong, seen);
+        if (found.ok) expect(found.value.error / wrong.error).toBeCloseTo(1, 2);
+      }),
+    );
+    expect(diagnosed(ring(13, 100, 20), { joints: 'halves', at: 'inside', gapeMm: mm(0.1) }).ok).toBe(false);
+  });
   test('refuses what cannot come from an angle', () => {
     for (const gapeMm of [-1, 30])
       expect(diagnosed(ring(12, 100, 20), { joints: 'all', at: 'inside', gapeMm: mm(gapeMm) }).ok).toBe(

@@ -6,14 +6,15 @@ import { cutWrong, type MeantRing, type WrongRing } from './wrongAngle.js';
 /** What is seen when a ring is put together dry: gaps, measured with a feeler gauge or with paper. */
 export type Seen =
   | { readonly joints: 'last'; readonly outsideMm: Mm; readonly insideMm: Mm }
-  | { readonly joints: 'all'; readonly at: 'outside' | 'inside'; readonly gapeMm: Mm };
+  /** Every joint alike, or both joints of two halves that are tight in themselves. */
+  | { readonly joints: 'all' | 'halves'; readonly at: 'outside' | 'inside'; readonly gapeMm: Mm };
 
 /** A gap as wide as the joint is long is no gap of a wrong angle. */
 const MOST_GAPE = 0.25;
 
 /** Which cut is wrong, by how much and which way: the ring as it must have been cut. */
 export function diagnosed(ring: MeantRing, seen: Seen): Result<WrongRing> {
-  const gaps = seen.joints === 'all' ? [seen.gapeMm] : [seen.outsideMm, seen.insideMm];
+  const gaps = seen.joints === 'last' ? [seen.outsideMm, seen.insideMm] : [seen.gapeMm];
   const jointMm = ring.widthMm / Math.cos(Math.PI / ring.count);
   if (gaps.some((gap) => !Number.isFinite(gap) || gap < 0))
     return refuse('gap-measured', 'seen', 'A gap is measured as 0 or more.');
@@ -23,11 +24,15 @@ export function diagnosed(ring: MeantRing, seen: Seen): Result<WrongRing> {
       'seen',
       say`A gap of ${sayMm(Math.max(...gaps))} beside a joint ${sayMm(jointMm)} long does not come from an angle that is a little wrong: look for a segment of another ring, or a wrong count.`,
     );
+  if (seen.joints === 'halves' && ring.count % 2 === 1)
+    return refuse('gap-measured', 'seen', say`A ring of ${ring.count} has no two equal halves.`);
   const sine =
-    seen.joints === 'all'
-      ? ((seen.at === 'outside' ? -1 : 1) * seen.gapeMm) / (2 * jointMm)
-      : (seen.insideMm - seen.outsideMm) / (2 * jointMm);
-  const error = seen.joints === 'all' ? Math.asin(sine) : Math.asin(sine) / ring.count;
+    seen.joints === 'last'
+      ? (seen.insideMm - seen.outsideMm) / (2 * jointMm)
+      : ((seen.at === 'outside' ? -1 : 1) * seen.gapeMm) / (2 * jointMm);
+  // The faces of a joint stand apart by twice the error; those of two halves by N times; of the last joint alone by 2 N times.
+  const times = { all: 1, halves: ring.count / 2, last: ring.count }[seen.joints];
+  const error = Math.asin(sine) / times;
   return done(cutWrong(ring, rad(error)));
 }
 

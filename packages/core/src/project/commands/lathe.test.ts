@@ -140,6 +140,31 @@ test('the curve as it came out goes through what was measured; above the lip not
   );
 });
 
+test('a disc let into the bottom is a piece of its wood, and of the floor so much less is left; too deep or too wide it is refused', () => {
+  const wood = cup.palette.find(({ key }) => key !== cup.rings[0]!.woods[0])!.key;
+  const disc = { radiusMm: mm(30), depthMm: mm(4), wood, says: 'Hollin Tarn' };
+  const [before, now] = [planned(cup), planned(after(cup, edit.setLetIn(disc)))];
+  const volume = Math.PI * 30 ** 2 * 4;
+  const left = (plan: typeof now, of: string) =>
+    plan.lumber.woods.find((need) => need.wood === of)!.finishedMm3;
+  const species = (key: string) => cup.palette.find((entry) => entry.key === key)!.wood;
+  expect(now.pieces).toBe(before.pieces + 1);
+  expect(now.woodMm3).toBeCloseTo(before.woodMm3, 3);
+  expect(left(now, species(wood)) - left(before, species(wood))).toBeCloseTo(volume, 3);
+  const floor = species(cup.rings[0]!.woods[0]!);
+  expect(left(before, floor) - left(now, floor)).toBeCloseTo(volume, 3);
+  expect(now.rings[0]!.pieces.at(-1)).toMatchObject({
+    count: 1,
+    wood: species(wood),
+    kind: { stock: { shape: 'disc', widthMm: 60 } },
+  });
+  expect(refusal(cup, edit.setLetIn({ ...disc, depthMm: mm(50) }))).toMatch(
+    /let in 50 mm deep; the floor leaves|deep/,
+  );
+  expect(refusal(cup, edit.setLetIn({ ...disc, radiusMm: mm(120) }))).toMatch(/with a rim round it/);
+  expect(after(cup, edit.setLetIn(disc), edit.setLetIn(null))).toEqual(cup);
+});
+
 describe('rings as they are made', () => {
   test('what is cut keeps its sizes and woods whatever form and motif do; what is stacked keeps its height', () => {
     const kept = after(cup, edit.keepAsMade({ cut: [8], stacked: [0] }));
