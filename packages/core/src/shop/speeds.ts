@@ -1,4 +1,5 @@
 import { INCH } from '../measure/format.js';
+import { type Said, say } from '../measure/said.js';
 
 /** Diameter in inches times turns a minute, by what is done: common practice; the lathe maker's limits come first. */
 const RANGES = {
@@ -39,3 +40,9 @@ export const feetPerMinute = (metresPerSecond: number): number => (metresPerSeco
 /** Turns a minute at which the rim of another diameter goes as fast: n₂ = n₁·D₁/D₂. */
 export const sameRim = (rpm: number, diameterMm: number, otherMm: number): number =>
   (rpm * diameterMm) / otherMm;
+
+/** The speeds of a kind of work at a diameter, as they stand on a card. */
+export function speedSaid(stage: TurningStage, diameterMm: number): Said {
+  const { leastRpm, mostRpm } = speedsFor(diameterMm).find((speeds) => speeds.stage === stage)!;
+  return say`${leastRpm} to ${mostRpm} turns a minute, the slower first.`;
+}

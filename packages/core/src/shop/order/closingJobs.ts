@@ -2,11 +2,12 @@ import type { RingPlan } from '../../lumber/ringPlan.js';
 import type { Mm } from '../../measure/quantity.js';
 import { type Said, say, sayMm } from '../../measure/said.js';
 import type { Workshop } from '../../settings/workshop.js';
+import { speedSaid } from '../speeds.js';
 import type { Assembly } from './assembly.js';
 import type { Job, JobStage, Need } from './job.js';
 import { jointJob } from './partJobs.js';
 import { placingSaid } from './placing.js';
-import { ownerOf } from './stackJobs.js';
+import { acrossOf, ownerOf } from './stackJobs.js';
 import { gluing, handwork } from './takes.js';
 
 /** What the work on the whole piece is worked out from. */
@@ -71,6 +72,8 @@ export function closingJobs(
     title: 'Turn the outside',
     says: [
       'Tailstock up as long as anything else can be done. True it slowly first, then to the curve: hold the templates of the outside against it.',
+      say`True it: ${speedSaid('fresh', acrossOf(rings))}`,
+      say`To the curve: ${speedSaid('turning', acrossOf(rings))}`,
       ...late,
     ],
     tool: 'lathe',
@@ -85,6 +88,7 @@ export function closingJobs(
     stage: 'outside',
     title: 'Sand the outside',
     says: [
+      speedSaid('sanding', acrossOf(rings)),
       'Through the grits, lathe slow; take the dust of the dark woods off before the next grit, it fills pale pores.',
     ],
     tool: 'lathe',

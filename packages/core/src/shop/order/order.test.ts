@@ -5,6 +5,7 @@ import { workOf } from '../../project/ordered.js';
 import type { Project } from '../../project/schema.js';
 import { ringOwner } from '../../ring/owner.js';
 import { DEFAULT_SHOP, type Shop } from '../../settings/shop.js';
+import { planned } from '../../testing/pieces.js';
 import { SHIPPED_WOODS } from '../../wood/catalogue.js';
 import type { OrderedPiece } from './order.js';
 import { JOINING_IDS, SAWING_IDS, type Schools, STACKING_IDS } from './schools.js';
@@ -151,4 +152,18 @@ test('two halves hang from plates of their own and are joined at the widest ring
   const lidded = worked({ ...cup, form });
   expect(lidded.assembly.sections.map(({ id }) => id)).toEqual(['body', 'lid']);
   expect(lidded.jobs.filter(({ id }) => id.includes('/joint/'))).toHaveLength(cup.rings.length - 2);
+});
+
+// Craft: diameter in inches times turns a minute, 6000 to 9000 for sound work. What counts is the widest ring on the lathe, not those hollowed now.
+test('speeds at the lathe are those of the widest that turns', () => {
+  const becks = named('Becks');
+  const order = worked(becks);
+  const widest = 2 * Math.max(...planned(becks).rings.map(({ cornerMm }) => cornerMm));
+  const hollowed = order.jobs.filter(({ id }) => id.startsWith('hollow/'));
+  expect(hollowed).toHaveLength(2);
+  for (const { says } of hollowed) {
+    const [, least, most] = /hollow: (\d+) to (\d+) turns/.exec(says.map(plain).join(' '))!;
+    expect((Number(least) * widest) / 25.4).toBeGreaterThanOrEqual(6000);
+    expect((Number(most) * widest) / 25.4).toBeLessThanOrEqual(9000);
+  }
 });

@@ -2,6 +2,7 @@ import type { RingPlan } from '../../lumber/ringPlan.js';
 import { type Said, say, sayList } from '../../measure/said.js';
 import { type Owner, ringOwner } from '../../ring/owner.js';
 import type { Workshop } from '../../settings/workshop.js';
+import { speedSaid } from '../speeds.js';
 import type { Assembly, Section, Stage } from './assembly.js';
 import type { GlueUp } from './glueUps.js';
 import type { Job, JobStage, Need } from './job.js';
@@ -62,7 +63,11 @@ export function stackJobs(of: Stacked): { readonly jobs: Job[]; readonly stages:
       }
       const stacked = glueJobs(stage, of, id, onto);
       jobs.push(...stacked.jobs);
-      const inside = insideJobs(stage, of, id, stacked.onto);
+      // The widest of all that turns counts, not only of what is hollowed now.
+      const onLathe = section.stages
+        .slice(0, i + 1)
+        .flatMap((each) => each.rings.map((ring) => of.rings[ring]!));
+      const inside = insideJobs(stage, of, id, stacked.onto, acrossOf(onLathe));
       jobs.push(...inside);
       const last = inside.at(-1);
       onto = last ? [{ id: last.id, after: 'clamps' }] : stacked.onto;
@@ -204,12 +209,17 @@ const sawnTogether = (upper: RingPlan, lower: RingPlan): boolean => {
   return body !== undefined && lower.steps.some(({ once }) => once === body);
 };
 
+/** Across the corners of the widest of rings (mm). */
+export const acrossOf = (rings: readonly Pick<RingPlan, 'cornerMm'>[]): number =>
+  2 * Math.max(...rings.map(({ cornerMm }) => cornerMm));
+
 /** Hollowing of a stage, and what is done inside before it closes. */
 function insideJobs(
   stage: Stage,
   { rings, workshop, steady }: Stacked,
   id: string,
   onto: readonly Need[],
+  acrossMm: number,
 ): Job[] {
   const all = stage.hollow.map((ring) => rings[ring]!);
   const last = all.at(-1);
@@ -228,7 +238,8 @@ function insideJobs(
     owners: all.map(ownerOf),
     title: say`Hollow ${ringsSaid(all)}`,
     says: [
-      ...(stage.because ? [stage.because] : []),
+      say`True it first: ${speedSaid('fresh', acrossMm)}`,
+      say`Then to hollow: ${speedSaid('turning', acrossMm)}`,
       ...wants,
       'Measure the wall at every joint with callipers before you go on; what goes on next is best left uncut until then.',
     ],
@@ -246,6 +257,7 @@ function insideJobs(
     owners: [],
     title: say`Sand and seal ${ringsSaid(all)} inside`,
     says: [
+      speedSaid('sanding', acrossMm),
       stage.sanded
         ? 'Sand through the grits with the lathe slow or off, then seal: later nobody gets at it.'
         : 'Neither hand nor fingers get at all of it: sand with paper on a stick, lathe off, as far as it goes, then seal.',
@@ -255,5 +267,5 @@ function insideJobs(
     needs: after(hollow),
     takes: handwork(workshop, { sand: all.length }, 'lathes'),
   };
-  return [{ ...hollow, says: hollow.says.filter((said) => said !== hollow.because) }, sand];
+  return [hollow, sand];
 }
