@@ -4,10 +4,10 @@ import { type Said, say, sayMm } from '../../measure/said.js';
 import type { Workshop } from '../../settings/workshop.js';
 import { speedSaid } from '../speeds.js';
 import type { Assembly } from './assembly.js';
+import { acrossOf, ownerOf } from './atLathe.js';
 import type { Job, JobStage, Need } from './job.js';
 import { jointJob } from './partJobs.js';
 import { placingSaid } from './placing.js';
-import { acrossOf, ownerOf } from './stackJobs.js';
 import { gluing, handwork } from './takes.js';
 
 /** What the work on the whole piece is worked out from. */

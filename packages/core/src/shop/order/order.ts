@@ -3,8 +3,6 @@ import { insideAt, type Vessel } from '../../form/vessel.js';
 import type { RingPlan } from '../../lumber/ringPlan.js';
 import type { Step } from '../../making/step.js';
 import { mm } from '../../measure/quantity.js';
-import { type Said, say, sayRad } from '../../measure/said.js';
-import { SAME_ANGLE } from '../../measure/tolerance.js';
 import {
   bandOwner,
   blankOwner,
@@ -21,10 +19,10 @@ import { type Held, reversedOn, seatFor } from './holding.js';
 import type { Job, JobStage, Order } from './job.js';
 import { joiningOf, jointsOf } from './joining.js';
 import { joiningJobs } from './joiningJobs.js';
-import { flatten, jobsOfPart, type Part, setFor } from './partJobs.js';
+import { flatten, jobsOfPart, type Part } from './partJobs.js';
+import { millInOrder, sawnInOrder } from './sawnInOrder.js';
 import type { Schools } from './schools.js';
 import { stackJobs } from './stackJobs.js';
-import { handwork } from './takes.js';
 
 /** What is put in order: the plan of a piece, its form, and how the work gives and runs at the lathe. */
 export interface Ordered {
@@ -174,68 +172,4 @@ const stageOf = ({ of }: Owner): string => (of === 'ring' ? 'rings' : of === 'ba
 function widen(list: Job[], { id, owners }: Job): void {
   const at = list.findIndex((job) => job.id === id);
   if (at >= 0) list[at] = { ...list[at]!, owners: [...list[at]!.owners, ...owners] };
-}
-
-/** Thickest first, then widest: the planer and the rip fence are changed least. */
-const millInOrder = (jobs: readonly Job[]): Job[] =>
-  needsFirst(
-    [...jobs].sort((a, b) => by(b, 'thickness') - by(a, 'thickness') || by(b, 'width') - by(a, 'width')),
-  );
-
-/** The same order, but nothing before what it needs of the same list. */
-function needsFirst(jobs: readonly Job[]): Job[] {
-  const listed = new Map(jobs.map((job) => [job.id, job]));
-  const placed = new Set<Job>();
-  const place = (job: Job): void => {
-    if (placed.has(job)) return;
-    for (const { id } of job.needs) if (listed.has(id)) place(listed.get(id)!);
-    placed.add(job);
-  };
-  jobs.forEach(place);
-  return [...placed];
-}
-
-const by = ({ says }: Job, purpose: Parameters<typeof setFor>[1]): number => setFor(says[0]!, purpose) ?? 0;
-
-/** Settings in the order that changes the saw least, each under a head of its own; or ring by ring. */
-function sawnInOrder(
-  jobs: readonly Job[],
-  sawing: NonNullable<Schools['sawing']>,
-  shop: Shop,
-): { jobs: Job[]; stages: JobStage[] } {
-  const setting = (job: Job): readonly [number, number] => [by(job, 'blade-tilt'), by(job, 'cut-angle')];
-  const same = (a: Job, b: Job): boolean =>
-    a.tool === b.tool && setting(a).every((value, i) => Math.abs(value - setting(b)[i]!) < SAME_ANGLE);
-  const sorted =
-    sawing === 'rings'
-      ? [...jobs]
-      : needsFirst(
-          [...jobs].sort(
-            (a, b) =>
-              a.tool.localeCompare(b.tool) ||
-              setting(a)[0] - setting(b)[0] ||
-              setting(a)[1] - setting(b)[1] ||
-              by(b, 'stop') - by(a, 'stop'),
-          ),
-        );
-  const stages: JobStage[] = [];
-  const staged = sorted.map((job, i): Job => {
-    const anew = i === 0 || !same(job, sorted[i - 1]!);
-    if (anew && (sawing === 'settings' || stages.length === 0))
-      stages.push({
-        id: `saw-${stages.length + 1}`,
-        title: sawing === 'rings' ? 'Saw, ring by ring' : headOf(job),
-        because: null,
-      });
-    const set = anew && job.tool === 'saw' ? handwork(shop.workshop, { setting: 1 }).hands : 0;
-    return { ...job, stage: stages.at(-1)!.id, takes: { ...job.takes, hands: job.takes.hands + set } };
-  });
-  return { jobs: staged, stages };
-}
-
-function headOf(job: Job): Said {
-  if (job.tool === 'bandsaw') return 'Bandsaw';
-  const [tilt, angle] = [by(job, 'blade-tilt'), by(job, 'cut-angle')];
-  const fence = angle < SAME_ANGLE ? 'Saw, square' : say`Saw at ${sayRad(angle)}`;
-  return tilt < SAME_ANGLE ? fence : say`${fence}, blade tilted ${sayRad(tilt)}`;
 }

@@ -1,0 +1,63 @@
+import { say } from '../../measure/said.js';
+import { speedSaid } from '../speeds.js';
+import type { Stage } from './assembly.js';
+import { after, base, ownerOf, ringsSaid, type Stacked } from './atLathe.js';
+import type { Job, Need } from './job.js';
+import { handwork } from './takes.js';
+
+/** Hollowing of a stage, and what is done inside before it closes. */
+export function insideJobs(
+  stage: Stage,
+  { rings, workshop, steady }: Stacked,
+  id: string,
+  onto: readonly Need[],
+  acrossMm: number,
+): Job[] {
+  const all = stage.hollow.map((ring) => rings[ring]!);
+  const last = all.at(-1);
+  if (!last) return [];
+  const wants = stage.rings.some((ring) => steady[ring] === 'always')
+    ? ['Put a steady to the work before it is hollowed: it gives too much at its top.']
+    : stage.rings.some((ring) => steady[ring] === 'hollowed')
+      ? [
+          'Once it is hollow it gives too much at its top: a steady, or leave the wall below thicker until the top is done.',
+        ]
+      : [];
+  const hollow: Job = {
+    ...base,
+    id: `hollow/${last.id}`,
+    stage: id,
+    owners: all.map(ownerOf),
+    title: say`Hollow ${ringsSaid(all)}`,
+    says: [
+      say`True it first: ${speedSaid('fresh', acrossMm)}`,
+      say`Then to hollow: ${speedSaid('turning', acrossMm)}`,
+      ...wants,
+      'Measure the wall at every joint with callipers before you go on; what goes on next is best left uncut until then.',
+    ],
+    because: stage.because,
+    tool: 'lathe',
+    cautions: ['lathe', 'fresh-glue', 'dust'],
+    needs: [...onto].map(({ id }): Need => ({ id, after: 'cure' })),
+    takes: handwork(workshop, { mount: 0.25, hollow: all.length }, 'lathes'),
+    makes: 'inside',
+  };
+  const sand: Job = {
+    ...base,
+    id: `inside/${last.id}`,
+    stage: id,
+    owners: [],
+    title: say`Sand and seal ${ringsSaid(all)} inside`,
+    says: [
+      speedSaid('sanding', acrossMm),
+      stage.sanded
+        ? 'Sand through the grits with the lathe slow or off, then seal: later nobody gets at it.'
+        : 'Neither hand nor fingers get at all of it: sand with paper on a stick, lathe off, as far as it goes, then seal.',
+    ],
+    tool: 'lathe',
+    cautions: ['lathe', 'dust'],
+    needs: after(hollow),
+    takes: handwork(workshop, { sand: all.length }, 'lathes'),
+  };
+  return [hollow, sand];
+}
