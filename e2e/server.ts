@@ -4,6 +4,7 @@ import { mkdtempSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect, type Page } from '@playwright/test';
 
 const MAIN = resolve(import.meta.dirname, '../apps/server/dist/main.js');
@@ -134,4 +135,13 @@ export async function open(
   await page
     .getByRole(station === 'Form' ? 'complementary' : 'region', { name: landmark, exact: true })
     .waitFor();
+}
+
+/** Nothing wider than the screen, and nothing that axe finds. */
+export async function sound(page: Page): Promise<void> {
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0);
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(
+    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target).join(' | ')}`),
+  ).toEqual([]);
 }

@@ -278,7 +278,7 @@ export { type DayPlan, dayPlan, EQUIPMENT_NAMES, type Named } from './shop/day/s
 export type { Room } from './shop/day/serial.js';
 export { type Session, sessionsOf } from './shop/day/sessions.js';
 export type { Placed, Running, Stretch, Task } from './shop/day/task.js';
-export { tasksOf, type WorkDone, waitOf } from './shop/day/tasks.js';
+export { tasksOf, type WorkDone, waitOf, workDone } from './shop/day/tasks.js';
 export { type OneMore, oneMore } from './shop/day/whatIf.js';
 export { closingWedge, diagnosed, type Recut, recut, type Seen } from './shop/dryFit.js';
 export { type Halves, halvesOf } from './shop/halves.js';
@@ -310,6 +310,7 @@ export { type StageView, stageView } from './shop/order/stageView.js';
 export { type Done, hasCome, isDone, stateOf } from './shop/order/states.js';
 export { reachStages } from './shop/order/stops.js';
 export { slowerBy } from './shop/order/takes.js';
+export { doneBy, lastBy, type Tick } from './shop/order/ticks.js';
 export { type Help, shortOfOne } from './shop/short.js';
 export {
   feetPerMinute,

@@ -1,18 +1,9 @@
-import { say } from '@fellside/core';
+import type { Tick } from '@fellside/core';
 import { Database, ProjectEntity, TickEntity } from '@fellside/database';
 import { Injectable, NotFoundException } from '@nestjs/common';
 import { filter, type Observable, Subject } from 'rxjs';
 import { IsNull } from 'typeorm';
 import { Unprocessable } from '../reasons/answer.js';
-
-/** So many of a job done, or taken back. */
-export interface Tick {
-  readonly id: string;
-  readonly job: string;
-  readonly amount: number;
-  readonly at: string;
-  readonly device: string;
-}
 
 const GONE = { statusCode: 404, message: 'There is no such piece; it may have been removed.' };
 
@@ -52,7 +43,7 @@ export class ProgressService {
             {
               code: 'more-than-there-are',
               path: 'ticks',
-              message: say`More would be taken back of a job than was counted. Nothing was changed.`,
+              message: 'More would be taken back of a job than was counted. Nothing was changed.',
             },
           ]);
       }

@@ -1,10 +1,10 @@
-import { DEFAULT_SHOP, SHIPPED_WOODS } from '@fellside/core';
+import { DEFAULT_SHOP, SHIPPED_WOODS, type Tick } from '@fellside/core';
 import { demoProjects } from '@fellside/core/demo';
-import { act, cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { keptTicks } from '../store/progress/keeping.js';
-import { progress, type Tick } from '../store/progress/progressSlice.js';
+import { progress } from '../store/progress/progressSlice.js';
 import { doneOf } from '../store/progress/work.js';
 import { showWith } from '../testing/open.js';
 import { otherWork } from '../workers/others.js';
@@ -88,9 +88,11 @@ describe('cards', () => {
     expect(project().rings[8]!.fixed).toBeUndefined();
     await userEvent.click(screen.getByRole('button', { name: 'All 24 done' }));
     // What is cut keeps its size from now on; taken back it follows the form again.
-    expect(project().rings[8]).toMatchObject({ cut: true, fixed: { outerRadiusMm: expect.any(Number) } });
+    await waitFor(() =>
+      expect(project().rings[8]).toMatchObject({ cut: true, fixed: { outerRadiusMm: expect.any(Number) } }),
+    );
     await userEvent.click(screen.getByRole('button', { name: 'One less' }));
-    expect(project().rings[8]!.cut).toBeUndefined();
+    await waitFor(() => expect(project().rings[8]!.cut).toBeUndefined());
     expect(project().rings[8]!.fixed).toBeUndefined();
   });
 
@@ -102,6 +104,9 @@ describe('cards', () => {
     expect(done('ring-r5/plane')).toBe(1);
     expect(keptTicks('cup').map(({ job, amount }) => [job, amount])).toEqual([['ring-r1/plane', 1]]);
     expect(screen.getByText(/Last counted .* on the computer/)).toBeTruthy();
+    expect((await screen.findByRole('status', {}, { timeout: 6000 })).textContent).toMatch(
+      /1 count is kept on this device/,
+    );
   });
 
   test('a measured thickness goes into the plan; one that is far off is asked about first', async () => {

@@ -8,9 +8,9 @@ import type {
   Species,
   StashEntry,
   StashedRing,
+  Tick,
 } from '@fellside/core';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
-import type { Tick } from './progress/progressSlice.js';
 
 /** A project as the server keeps it. */
 export interface SavedProject {

@@ -5,13 +5,12 @@ import {
   type Species,
   say,
   sentenceIn,
+  type Tick,
   tasksOf,
+  workDone,
   workOf,
 } from '@fellside/core';
 import type { SavedProject } from '../store/api.js';
-import type { Tick } from '../store/progress/progressSlice.js';
-
-const MINUTE = 60_000;
 
 /** Another piece that is planned together with the open one: its document, and what is done of it. */
 export interface OtherPiece {
@@ -30,16 +29,6 @@ export interface OtherWork {
 
 /** Ids of jobs of another piece begin with its id and this. */
 export const OF_PIECE = '|';
-
-/** How many of each job are done, and how many minutes ago each was last counted. */
-export function workDone(ticks: readonly Tick[], now: number) {
-  const [done, ago] = [new Map<string, number>(), new Map<string, number>()];
-  for (const { job, amount, at } of ticks) {
-    done.set(job, (done.get(job) ?? 0) + amount);
-    if (amount > 0) ago.set(job, (now - Date.parse(at)) / MINUTE);
-  }
-  return { done, ago };
-}
 
 /** What is left to be done of pieces; of those that have no plan only the names. */
 export function otherWork(

@@ -66,6 +66,7 @@ export function Card({ job, go }: { job: Job; go: (job: string) => void }) {
           {refused}
         </p>
       )}
+      <Unsent />
       {missing.length > 0 && (
         <p className="text-quiet">
           {missing.length === 1 ? 'One job comes' : `${missing.length} jobs come`} before it.{' '}
@@ -110,6 +111,21 @@ export function Card({ job, go }: { job: Job; go: (job: string) => void }) {
         </button>
       </nav>
     </article>
+  );
+}
+
+/** Counts that are not on disk on the server yet. */
+function Unsent() {
+  const pending = useApp((state) => state.progress.pending.length);
+  const away = useApp((state) => state.progress.link === 'away');
+  const kept = useApp((state) => state.progress.kept);
+  if (pending === 0 || !away) return null;
+  return (
+    <p role="status" className="text-rust">
+      The server does not answer: {pending} {pending === 1 ? 'count is' : 'counts are'} kept{' '}
+      {kept ? 'on this device' : 'in this page only, leave it open,'} and sent when it does. Other devices do
+      not see {pending === 1 ? 'it' : 'them'} yet.
+    </p>
   );
 }
 

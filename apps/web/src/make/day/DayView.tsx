@@ -1,6 +1,5 @@
-import { calendarFile, oneMore, sentenceIn, sessionsOf } from '@fellside/core';
+import { calendarFile, sentenceIn, sessionsOf } from '@fellside/core';
 import { CalendarDays } from 'lucide-react';
-import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { workOf } from '../../store/progress/work.js';
 import { projectOf, unitsOf } from '../../store/selectors.js';
@@ -9,7 +8,7 @@ import { Button } from '../../ui/Button.js';
 import { Pane } from '../../ui/Pane.js';
 import { saveFile } from '../../ui/saveFile.js';
 import { timeOf } from '../clock.js';
-import { doneSaid, handsSaid, oneMoreSaid } from './said.js';
+import { doneSaid, handsSaid, heldUpSaid, oneMoreSaid } from './said.js';
 import { Timeline } from './Timeline.js';
 import { Together } from './Together.js';
 import { type PlannedDay, useDayPlan } from './useDayPlan.js';
@@ -51,10 +50,6 @@ export function DayView() {
 
 function Planned({ day, titleOf }: { day: PlannedDay; titleOf: (id: string) => string }) {
   const name = useApp((state) => projectOf(state).name);
-  const more = useMemo(
-    () => (day.plan.ok ? oneMore(day.ask.tasks, day.ask.room, day.ask.glue, day.plan.value) : []),
-    [day],
-  );
   if (!day.plan.ok) return null;
   const { value: plan } = day.plan;
   const sessions = sessionsOf(plan);
@@ -79,7 +74,13 @@ function Planned({ day, titleOf }: { day: PlannedDay; titleOf: (id: string) => s
             {handsSaid(left)} of hands for {day.ask.tasks.length} jobs
             {day.looking && '; a better order is being looked for'}.
           </p>
-          {more.map((each) => (
+          <p>{heldUpSaid(plan)}</p>
+          {day.without.length > 0 && (
+            <p role="alert" className="text-rust">
+              Left out, for they have no plan: {day.without.join(', ')}.
+            </p>
+          )}
+          {day.more.map((each) => (
             <p key={each.of}>{oneMoreSaid(each)}</p>
           ))}
         </div>

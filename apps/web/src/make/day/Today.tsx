@@ -1,11 +1,10 @@
-import { oneMore, sentenceIn, sessionsOf } from '@fellside/core';
-import { useMemo } from 'react';
+import { sentenceIn, sessionsOf } from '@fellside/core';
 import { workOf } from '../../store/progress/work.js';
 import { unitsOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { OF_PIECE } from '../../workers/others.js';
 import { timeOf } from '../clock.js';
-import { doneSaid, handsSaid, oneMoreSaid } from './said.js';
+import { doneSaid, handsSaid, heldUpSaid, oneMoreSaid } from './said.js';
 import { useDayPlan } from './useDayPlan.js';
 
 const MINUTE = 60_000;
@@ -17,10 +16,6 @@ export function Today({ go }: { go: (job: string) => void }) {
   const day = useDayPlan();
   const units = useApp(unitsOf);
   const order = useApp(workOf);
-  const more = useMemo(
-    () => (day?.plan.ok ? oneMore(day.ask.tasks, day.ask.room, day.ask.glue, day.plan.value) : []),
-    [day?.ask, day?.plan],
-  );
   if (!day || !order) return null;
   if (!day.plan.ok)
     return (
@@ -61,9 +56,9 @@ export function Today({ go }: { go: (job: string) => void }) {
         </p>
       )}
       <p className="mt-2">
-        {handsSaid(left)} of hands left. {doneSaid(plan, day.from)}
+        {handsSaid(left)} of hands left. {doneSaid(plan, day.from)} {heldUpSaid(plan)}
       </p>
-      {more.map((each) => (
+      {day.more.map((each) => (
         <p key={each.of} className="text-quiet">
           {oneMoreSaid(each)}
         </p>

@@ -1,6 +1,4 @@
 import {
-  cannotBe,
-  dayPlan,
   edit,
   JOINING_IDS,
   JOININGS,
@@ -12,21 +10,19 @@ import {
   STACKING_IDS,
   STACKINGS,
   sentenceIn,
-  tasksOf,
   USUAL_BATCH,
-  workPlanned,
 } from '@fellside/core';
 import { useMemo } from 'react';
 import { editPiece } from '../../store/edits.js';
-import { doneOf, latheOf, workOf } from '../../store/progress/work.js';
+import { latheOf, ticksOf, workOf } from '../../store/progress/work.js';
 import { planOf, preparedOf, projectOf, shopOf, unitsOf } from '../../store/selectors.js';
 import { useActions, useApp } from '../../store/store.js';
 import { Choice } from '../../ui/Choice.js';
 import { Heads } from '../../ui/Heads.js';
 import { NumberField } from '../../ui/NumberField.js';
 import { tableClass } from '../../ui/tables.js';
-import { OF_PIECE } from '../../workers/others.js';
 import { timeOf } from '../clock.js';
+import { compared } from './compared.js';
 import type { PlannedDay } from './useDayPlan.js';
 
 const optionsOf = <T extends string>(ids: readonly T[], names: Readonly<Record<T, string>>) =>
@@ -97,26 +93,16 @@ function Compared({ day }: { day: PlannedDay }) {
   const plan = useApp(planOf);
   const lathe = useApp(latheOf);
   const shop = useApp(shopOf);
-  const done = useApp(doneOf);
+  const ticks = useApp(ticksOf);
   const order = useApp(workOf);
-  const schools = useApp((state) => projectOf(state).schools);
-  const letIn = useApp((state) => projectOf(state).letIn);
-  const rows = useMemo(() => {
-    if (!prepared.ok || !plan.ok || !lathe) return [];
-    return STACKING_IDS.map((stacking) => {
-      const wrong = cannotBe(stacking, prepared.value.vessel, plan.value.rings);
-      if (wrong) return { stacking, wrong, stages: 0, doneAt: null };
-      const other = workPlanned(prepared.value, plan.value, lathe, shop, {
-        schools: { ...schools, stacking },
-        letIn,
-      });
-      const { tasks } = tasksOf(other, { done, ago: new Map() });
-      const others = day.ask.tasks.filter(({ id }) => id.includes(OF_PIECE));
-      const answer = dayPlan([...tasks, ...others], { ...day.ask.room, running: [] }, day.ask.glue);
-      const stages = other.assembly.sections.reduce((sum, section) => sum + section.stages.length, 0);
-      return { stacking, wrong: null, stages, doneAt: answer.ok ? answer.value.doneAt : null };
-    });
-  }, [prepared, plan, lathe, shop, done, schools, letIn, day.ask]);
+  const project = useApp(projectOf);
+  const rows = useMemo(
+    () =>
+      prepared.ok && plan.ok && lathe
+        ? compared({ prepared: prepared.value, plan: plan.value, lathe, shop, project, ticks, day })
+        : [],
+    [prepared, plan, lathe, shop, project, ticks, day],
+  );
   return (
     <table className={`${tableClass} [&_*]:whitespace-normal`}>
       <Heads of={['The stack', 'Times hollowed', 'Done by']} />

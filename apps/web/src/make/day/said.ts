@@ -28,3 +28,16 @@ export const handsSaid = (minutes: number): string =>
   minutes < 60
     ? `${Math.ceil(minutes)} minutes`
     : `${Math.floor(minutes / 60)} h ${String(Math.round(minutes % 60)).padStart(2, '0')}`;
+
+const HELD_UP: Readonly<Record<DayPlan['bound']['by'], string>> = {
+  chain:
+    'What holds it up is one thing having to wait for another: gluing, curing, coats, and the hours between.',
+  hands: 'What holds it up is your hands: more hours would end it sooner.',
+  bands: 'What holds it up is the ring clamps.',
+  presses: 'What holds it up is the presses.',
+  plates: 'What holds it up is the faceplates.',
+  lathes: 'What holds it up is the lathe.',
+};
+
+/** The bottleneck: what the time that nothing beats comes from. */
+export const heldUpSaid = ({ bound }: Pick<DayPlan, 'bound'>): string => HELD_UP[bound.by];

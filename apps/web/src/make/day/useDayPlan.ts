@@ -1,6 +1,15 @@
-import { type DayPlan, dayPlan, type Moment, type Result, tasksOf } from '@fellside/core';
+import {
+  type DayPlan,
+  dayPlan,
+  type Moment,
+  type OneMore,
+  oneMore,
+  type Result,
+  tasksOf,
+  workDone,
+} from '@fellside/core';
 import { useEffect, useMemo, useState } from 'react';
-import { doneOf, lastOf, workOf } from '../../store/progress/work.js';
+import { ticksOf, workOf } from '../../store/progress/work.js';
 import { shopOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { type DayAsk, improveBeside } from '../../workers/day.js';
@@ -18,6 +27,10 @@ export interface PlannedDay {
   readonly from: number;
   /** A better plan may still be found. */
   readonly looking: boolean;
+  /** What one more of something would save. */
+  readonly more: readonly OneMore[];
+  /** Names of other pieces that were to be planned with it and have no plan. */
+  readonly without: readonly string[];
 }
 
 /** The moment of the week of a time, in this browser's time zone. */
@@ -32,18 +45,16 @@ export function momentOf(at: number): Moment {
 /** The day plan of the open piece: at once, and better ones as they are found beside the page. Null while it has no order of work. */
 export function useDayPlan(): PlannedDay | null {
   const order = useApp(workOf);
-  const done = useApp(doneOf);
-  const last = useApp(lastOf);
+  const ticks = useApp(ticksOf);
   const { equipment, hours, glue } = useApp(shopOf).workshop;
   const from = useFrom();
   const others = useOthers(from);
   const ask = useMemo((): DayAsk | null => {
     if (!order) return null;
-    const ago = new Map([...last].map(([job, { at }]) => [job, (from - at) / MINUTE]));
-    const { tasks, running } = tasksOf(order, { done, ago });
+    const { tasks, running } = tasksOf(order, workDone(ticks, from));
     const room = { equipment, hours, now: momentOf(from), running: [...running, ...others.running] };
     return { tasks: [...tasks, ...others.tasks], room, glue };
-  }, [order, done, last, equipment, hours, glue, from, others]);
+  }, [order, ticks, equipment, hours, glue, from, others]);
   const atOnce = useMemo(() => ask && dayPlan(ask.tasks, ask.room, ask.glue), [ask]);
   const [better, setBetter] = useState<{
     readonly of: DayAsk;
@@ -56,10 +67,12 @@ export function useDayPlan(): PlannedDay | null {
       ask && open ? improveBeside(ask, (plan, ended) => setBetter({ of: ask, plan, ended })) : undefined,
     [ask, open],
   );
-  if (!ask || !atOnce) return null;
   const found = better?.of === ask ? better : null;
-  const plan = found ? ({ ok: true, value: found.plan } as const) : atOnce;
-  return { ask, plan, from, looking: open && !found?.ended };
+  const plan = found ? found.plan : atOnce?.ok ? atOnce.value : null;
+  const more = useMemo(() => (ask && plan ? oneMore(ask.tasks, ask.room, ask.glue, plan) : []), [ask, plan]);
+  if (!ask || !atOnce) return null;
+  const answer = plan ? ({ ok: true, value: plan } as const) : atOnce;
+  return { ask, plan: answer, from, looking: open && !found?.ended, more, without: others.without };
 }
 
 function useFrom(): number {

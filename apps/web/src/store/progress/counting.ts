@@ -1,5 +1,6 @@
 import {
   counted,
+  type Done,
   edit,
   hasCome,
   isDone,
@@ -8,13 +9,15 @@ import {
   ringOwner,
   sentenceIn,
   stateOf,
+  type Tick,
 } from '@fellside/core';
 import { api, sentencesOf } from '../api.js';
 import { editPiece } from '../edits.js';
 import { unitsOf } from '../selectors.js';
 import type { Dispatch, State } from '../store.js';
 import { deviceName, keepTicks, newId } from './keeping.js';
-import { progress, type Tick } from './progressSlice.js';
+import { takeNewer } from './newer.js';
+import { progress } from './progressSlice.js';
 import { doneOf, workOf } from './work.js';
 
 /** Between tries while the server is away (ms). */
@@ -64,46 +67,48 @@ const ticked =
     const [at, device] = [new Date().toISOString(), deviceName()];
     dispatch(progress.counted(counts.map((each): Tick => ({ id: newId(), ...each, at, device }))));
     const { piece, pending } = getState().progress;
-    if (piece) keepTicks(piece, pending);
+    if (piece) dispatch(progress.kept(keepTicks(piece, pending)));
     dispatch(asMade(order, before));
     void dispatch(sendTicks());
   };
 
-/** Rings that came to be cut or stacked, or were taken back, by the last ticks: the document follows. */
+/** Edits that follow from ticks, one after the other in the order in which they were counted. */
+const making = new WeakMap<Dispatch, Promise<void>>();
+
+/** Rings that came to be cut or stacked, or were taken back, by the last ticks: the document follows, from what other devices saved of it. */
 const asMade =
-  (order: Order, before: ReadonlyMap<string, number>) =>
+  (order: Order, before: Done) =>
   (dispatch: Dispatch, getState: () => State): void => {
-    const project = getState().piece.edited?.project;
-    if (!project) return;
     const after = doneOf(getState());
-    const changed = order.jobs.some(
-      (job) => job.makes !== null && isDone(job, before) !== isDone(job, after),
-    );
-    if (!changed) return;
-    const states = project.rings.map(({ id }) => {
-      const owner = ringOwner(id);
-      return { was: stateOf(owner, order, before), is: stateOf(owner, order, after) };
-    });
-    const rings = (to: 'cut' | 'stacked', up: boolean) =>
-      states.flatMap(({ was, is }, ring) =>
-        hasCome(is, to) === up && hasCome(was, to) !== up ? [ring] : [],
-      );
-    const on = { cut: rings('cut', true), stacked: rings('stacked', true) };
-    const off = { cut: rings('cut', false), stacked: rings('stacked', false) };
-    if (on.cut.length + on.stacked.length > 0) dispatch(editPiece(edit.keepAsMade(on)));
-    if (off.cut.length + off.stacked.length > 0) dispatch(editPiece(edit.takeBack(off)));
+    if (order.jobs.every((job) => job.makes === null || isDone(job, before) === isDone(job, after))) return;
+    const made = (making.get(dispatch) ?? Promise.resolve())
+      .then(() => dispatch(takeNewer()))
+      .then(() => {
+        const project = getState().piece.edited?.project;
+        if (!project) return;
+        const rings = (to: 'cut' | 'stacked', up: boolean) =>
+          project.rings.flatMap(({ id }, ring) => {
+            const [was, is] = [before, after].map((done) => stateOf(ringOwner(id), order, done));
+            return hasCome(is!, to) === up && hasCome(was!, to) !== up ? [ring] : [];
+          });
+        const on = { cut: rings('cut', true), stacked: rings('stacked', true) };
+        const off = { cut: rings('cut', false), stacked: rings('stacked', false) };
+        if (on.cut.length + on.stacked.length > 0) dispatch(editPiece(edit.keepAsMade(on)));
+        if (off.cut.length + off.stacked.length > 0) dispatch(editPiece(edit.takeBack(off)));
+      });
+    making.set(dispatch, made);
   };
 
-let sending: Promise<void> | null = null;
+/** What is being sent, by the store that it is of. */
+const sending = new WeakMap<Dispatch, Promise<void>>();
 
 /** Sends what is on its way, one request after the other, until all of it is on disk. */
 export const sendTicks =
   () =>
   (dispatch: Dispatch, getState: () => State): Promise<void> => {
-    sending ??= drain(dispatch, getState).finally(() => {
-      sending = null;
-    });
-    return sending;
+    const now = sending.get(dispatch) ?? drain(dispatch, getState).finally(() => sending.delete(dispatch));
+    sending.set(dispatch, now);
+    return now;
   };
 
 async function drain(dispatch: Dispatch, getState: () => State): Promise<void> {

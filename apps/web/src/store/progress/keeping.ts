@@ -1,4 +1,4 @@
-import type { Tick } from './progressSlice.js';
+import type { Tick } from '@fellside/core';
 
 /** Ticks that are not on the server yet are kept in this browser, by piece: a reload or a flat battery loses none. */
 const key = (piece: string) => `fellside.ticks.${piece}`;
@@ -20,12 +20,15 @@ const isTick = (given: Partial<Tick> | null): given is Tick =>
   typeof given.at === 'string' &&
   typeof given.device === 'string';
 
-export function keepTicks(piece: string, pending: readonly Tick[]): void {
+/** Whether they are kept. */
+export function keepTicks(piece: string, pending: readonly Tick[]): boolean {
   try {
     if (pending.length > 0) localStorage.setItem(key(piece), JSON.stringify(pending));
     else localStorage.removeItem(key(piece));
+    return true;
   } catch {
     // Without a store they live in this page until they are sent.
+    return false;
   }
 }
 

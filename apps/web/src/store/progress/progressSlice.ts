@@ -1,13 +1,5 @@
+import type { Tick } from '@fellside/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-
-/** So many of a job done, or taken back, as server and devices tell it to each other. */
-export interface Tick {
-  readonly id: string;
-  readonly job: string;
-  readonly amount: number;
-  readonly at: string;
-  readonly device: string;
-}
 
 /** What was done of the open piece: on the server, and on its way there. */
 export interface ProgressState {
@@ -16,11 +8,20 @@ export interface ProgressState {
   readonly pending: readonly Tick[];
   /** Whether the server was heard; until then nothing is known of what other devices do. */
   readonly link: 'asking' | 'there' | 'away';
+  /** Whether what is on its way is kept in this browser; else it lives in this page only. */
+  readonly kept: boolean;
   /** Why the last tick was not taken, in a sentence. */
   readonly refused: string | null;
 }
 
-const NOTHING: ProgressState = { piece: null, known: [], pending: [], link: 'asking', refused: null };
+const NOTHING: ProgressState = {
+  piece: null,
+  known: [],
+  pending: [],
+  link: 'asking',
+  kept: true,
+  refused: null,
+};
 
 export const progressSlice = createSlice({
   name: 'progress',
@@ -63,6 +64,10 @@ export const progressSlice = createSlice({
     refused: (state, { payload }: PayloadAction<string | null>): ProgressState => ({
       ...(state as ProgressState),
       refused: payload,
+    }),
+    kept: (state, { payload }: PayloadAction<boolean>): ProgressState => ({
+      ...(state as ProgressState),
+      kept: payload,
     }),
     away: (state): ProgressState => ({ ...(state as ProgressState), link: 'away' }),
   },

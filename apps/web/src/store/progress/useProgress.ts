@@ -1,10 +1,14 @@
+import type { Tick } from '@fellside/core';
 import { useEffect } from 'react';
 import { api } from '../api.js';
 import { useActions } from '../store.js';
 import { sendTicks } from './counting.js';
 import { keptTicks } from './keeping.js';
-import { progress, type Tick } from './progressSlice.js';
+import { takeNewer } from './newer.js';
+import { progress } from './progressSlice.js';
 
+/** What a ring that came to be cut changes in the document is saved by then (ms). */
+const FOLLOWS = 1500;
 /** How long after the line was lost it is tried again (ms). */
 const AGAIN = 2000;
 
@@ -14,11 +18,8 @@ export function useProgress(piece: string): void {
   useEffect(() => {
     dispatch(progress.opened({ piece, pending: keptTicks(piece) }));
     if (typeof EventSource === 'undefined') return;
-    let [stream, waiting, left]: [EventSource | null, ReturnType<typeof setTimeout> | undefined, boolean] = [
-      null,
-      undefined,
-      false,
-    ];
+    let [stream, left]: [EventSource | null, boolean] = [null, false];
+    let [waiting, following]: (ReturnType<typeof setTimeout> | undefined)[] = [];
     const list = async () => {
       const answer = await dispatch(
         api.endpoints.ticks.initiate(piece, { subscribe: false, forceRefetch: true }),
@@ -33,8 +34,11 @@ export function useProgress(piece: string): void {
       );
       // What was added while nobody listened is asked for once the line stands.
       stream.onopen = () => void list();
-      stream.onmessage = ({ data }: MessageEvent<string>) =>
+      stream.onmessage = ({ data }: MessageEvent<string>) => {
         dispatch(progress.heard({ piece, ticks: (JSON.parse(data) as { ticks: Tick[] }).ticks }));
+        clearTimeout(following);
+        following = setTimeout(() => void dispatch(takeNewer()), FOLLOWS);
+      };
       stream.onerror = () => {
         dispatch(progress.away());
         stream?.close();
@@ -46,6 +50,7 @@ export function useProgress(piece: string): void {
     return () => {
       left = true;
       clearTimeout(waiting);
+      clearTimeout(following);
       stream?.close();
     };
   }, [piece, dispatch]);

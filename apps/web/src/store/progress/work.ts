@@ -1,4 +1,4 @@
-import { atTheLathe, type Done, type Order, type OrderedPiece, workPlanned } from '@fellside/core';
+import { atTheLathe, type Done, doneBy, lastBy, type OrderedPiece, workPlanned } from '@fellside/core';
 import { createSelector } from '@reduxjs/toolkit';
 import { planOf, preparedOf, projectOf, shopOf, woodsOf } from '../selectors.js';
 import type { State } from '../store.js';
@@ -25,25 +25,14 @@ export const workOf: (state: State) => OrderedPiece | null = createSelector(
       : null,
 );
 
-const ticksOf = createSelector(
+/** All ticks: those that the server has, and those on their way. */
+export const ticksOf = createSelector(
   [(state: State) => state.progress.known, (state: State) => state.progress.pending],
   (known, pending) => [...known, ...pending],
 );
 
 /** How many of each job are done. */
-export const doneOf: (state: State) => Done = createSelector([ticksOf], (ticks) => {
-  const done = new Map<string, number>();
-  for (const { job, amount } of ticks) done.set(job, (done.get(job) ?? 0) + amount);
-  return done;
-});
+export const doneOf: (state: State) => Done = createSelector([ticksOf], doneBy);
 
-/** When each job was last counted up (ms since 1970), and where. */
-export const lastOf: (state: State) => ReadonlyMap<string, { readonly at: number; readonly device: string }> =
-  createSelector([ticksOf], (ticks) => {
-    const last = new Map<string, { at: number; device: string }>();
-    for (const { job, amount, at, device } of ticks)
-      if (amount > 0) last.set(job, { at: Date.parse(at), device });
-    return last;
-  });
-
-export type { Order };
+/** When each job was last counted up, and where. */
+export const lastOf: (state: State) => ReturnType<typeof lastBy> = createSelector([ticksOf], lastBy);

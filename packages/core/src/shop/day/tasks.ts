@@ -1,5 +1,6 @@
 import type { Job, Need, Order } from '../order/job.js';
 import { type Done, isDone } from '../order/states.js';
+import { doneBy, lastBy, type Tick } from '../order/ticks.js';
 import type { Named } from './schedule.js';
 import type { Running } from './task.js';
 
@@ -8,6 +9,14 @@ export interface WorkDone {
   readonly done: Done;
   readonly ago: ReadonlyMap<string, number>;
 }
+
+const MINUTE = 60_000;
+
+/** How far ticks have brought the work, as it is at a time (ms since 1970). */
+export const workDone = (ticks: readonly Tick[], now: number): WorkDone => ({
+  done: doneBy(ticks),
+  ago: new Map([...lastBy(ticks)].map(([job, { at }]) => [job, (now - at) / MINUTE])),
+});
 
 /** What is left to be done of a piece, and what of it is in clamps now; `piece` tells the jobs of several pieces apart. */
 export function tasksOf(

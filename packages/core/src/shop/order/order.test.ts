@@ -167,3 +167,14 @@ test('speeds at the lathe are those of the widest that turns', () => {
     expect((Number(most) * widest) / 25.4).toBeLessThanOrEqual(9000);
   }
 });
+
+test('what is done once for a glue-up is done for all the rings that are sawn from it', () => {
+  const goblet = named('Whirlpool');
+  const order = worked(goblet);
+  const done = new Map(
+    order.jobs.filter(({ id }) => id.startsWith('section-1/')).map(({ id, times }) => [id, times]),
+  );
+  expect(done.size).toBeGreaterThan(2);
+  const states = goblet.rings.map(({ id }) => stateOf(ringOwner(id), order, done));
+  expect(states.filter((state) => state === 'glued')).toHaveLength(6);
+});

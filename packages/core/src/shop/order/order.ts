@@ -129,7 +129,7 @@ function partsOf({ rings, slants, blanks }: Ordered['plan'], roll: Roll, shop: S
       seen.add(job.id);
       const list = bay === 'mill' ? mill : bay === 'saw' ? saw : own;
       // What is done once for several rings stands where the first of them has it, for all of them.
-      if (known) for (const into of [mill, saw, own]) widen(into, job);
+      if (known) for (const into of [mill, saw, glue, own]) widen(into, job);
       else list.push({ ...job, stage: bay === 'part' ? stageOf(part.owner) : bay });
     }
     return own;

@@ -1,0 +1,27 @@
+import { expect, test } from 'vitest';
+import { DEFAULT_SHOP, shopSchema } from './shop.js';
+import type { WorkingHours, Workshop } from './workshop.js';
+
+const why = (change: Partial<Workshop>): string | undefined => {
+  const judged = shopSchema.safeParse({ ...DEFAULT_SHOP, workshop: { ...DEFAULT_SHOP.workshop, ...change } });
+  return judged.success ? undefined : judged.error.issues[0]!.message;
+};
+const hours = (...all: (readonly [day: number, from: number, to: number])[]): WorkingHours[] =>
+  all.map(([day, from, to]) => ({ day, fromMinute: 60 * from, toMinute: 60 * to }));
+
+test('hours of the week: each ends after it begins, none overlaps another, some are there', () => {
+  expect(why({ hours: hours([5, 9, 12], [5, 12, 17], [6, 9, 12]) })).toBeUndefined();
+  expect(why({ hours: hours([5, 13, 17], [5, 9, 14]) })).toBe(
+    'The hours on Saturday overlap; let one end before the other begins.',
+  );
+  expect(why({ hours: hours([5, 12, 9]) })).toMatch(/end before they begin/);
+  expect(why({ hours: [] })).toMatch(/no working hours/);
+});
+
+test('figures out of range are told with their limits', () => {
+  const { equipment, minutes, glue } = DEFAULT_SHOP.workshop;
+  expect(why({ equipment: { ...equipment, lathes: 0 } })).toMatch(/Number of lathes is 0; .* from 1 to 40/);
+  expect(why({ equipment: { ...equipment, bands: 0 } })).toBeUndefined();
+  expect(why({ minutes: { ...minutes, cut: -1 } })).toMatch(/Minutes to cut one piece is -1/);
+  expect(why({ glue: { ...glue, shopCelsius: 80 } })).toMatch(/Temperature of the shop is 80/);
+});
