@@ -286,6 +286,7 @@ export { meantRing } from './shop/meant.js';
 export { type Assembly, cannotBe, USUAL_BATCH } from './shop/order/assembly.js';
 export { counted, nextJob, upTo } from './shop/order/counting.js';
 export { cutsFor, type OwnCut } from './shop/order/cutsFor.js';
+export { HOLDERS, type Hold, type Holder } from './shop/order/held.js';
 export {
   type Job,
   type JobStage,
@@ -320,7 +321,7 @@ export {
   speedsFor,
   type TurningStage,
 } from './shop/speeds.js';
-export { type Flex, LIGHT_CUT } from './shop/stiffness.js';
+export { type Flex, LIGHT_CUT, MOST_FLEX } from './shop/stiffness.js';
 export { type WayOut, waysOut, wrongSaid } from './shop/waysOut.js';
 export { whatItDoes } from './shop/whatItDoes.js';
 export {

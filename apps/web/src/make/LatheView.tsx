@@ -4,7 +4,6 @@ import {
   feetPerMinute,
   formatLength,
   formatStop,
-  INCH,
   LIGHT_CUT,
   mm,
   POUND,
@@ -20,6 +19,7 @@ import { Cautions } from '../ui/Cautions.js';
 import { Heads } from '../ui/Heads.js';
 import { Pane } from '../ui/Pane.js';
 import { tableClass } from '../ui/tables.js';
+import { giveShown } from './giveShown.js';
 
 /** What the lathe has to do with the piece: how fast, how well it runs, and how far out it still stands up to the tool. */
 export function LatheView() {
@@ -128,12 +128,6 @@ const STEADY_SAID: Readonly<Record<AtTheLathe['flex'][number]['steady'], string>
 };
 
 function FlexTable({ lathe: { flex }, units }: { lathe: AtTheLathe; units: UnitSystem }) {
-  const least = units === 'mm' ? 0.01 : 0.001 * INCH;
-  const shown = (perNewton: number) => {
-    if (!Number.isFinite(perNewton)) return 'nothing holds it';
-    const moved = perNewton * LIGHT_CUT;
-    return `${moved < least ? '< ' : ''}${formatLength(mm(Math.max(least, moved)), units === 'mm' ? 'mm' : 'inch-decimal')}`;
-  };
   const first = flex.findIndex(({ steady }) => steady !== 'none');
   return (
     <>
@@ -153,8 +147,8 @@ function FlexTable({ lathe: { flex }, units }: { lathe: AtTheLathe; units: UnitS
               <tr key={atMm} className="border-t border-line">
                 <th scope="row">{index + 1}</th>
                 <td>{formatStop(mm(atMm), units)}</td>
-                <td className="text-quiet">{shown(solid)}</td>
-                <td className="font-semibold">{shown(hollowed)}</td>
+                <td className="text-quiet">{giveShown(solid, units)}</td>
+                <td className="font-semibold">{giveShown(hollowed, units)}</td>
                 <td className="text-rust">{STEADY_SAID[steady]}</td>
               </tr>
             ))

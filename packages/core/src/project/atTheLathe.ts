@@ -17,6 +17,8 @@ export interface AtTheLathe {
   readonly blankMm: Mm;
   /** Of all rings as they are glued up, before anything is turned off. */
   readonly balance: Balance;
+  /** Mean density of each ring's woods, kg/m³, from the lowest up. */
+  readonly densities: readonly number[];
   /** How the finished form, held by its foot, gives at the top of each ring, from the lowest up. */
   readonly flex: readonly Flex[];
   /** What of the inside is not got at from the finished mouth; empty where it is solid. */
@@ -77,6 +79,7 @@ export function atTheLathe(
   return {
     blankMm: mm(Math.max(0, ...corners)),
     balance: balanceOf(rings.flatMap(({ weights }) => weights)),
+    densities: rings.map(({ density }) => density),
     flex: flexAlong(prepared.vessel, rings),
     reach: reachOf(prepared.vessel, shop),
   };

@@ -3,6 +3,7 @@ import type { Shop } from '../settings/shop.js';
 import { type OrderedPiece, orderOf } from '../shop/order/order.js';
 import type { Species } from '../wood/species.js';
 import { type AtTheLathe, atTheLathe } from './atTheLathe.js';
+import type { PreparedBand } from './bands.js';
 import { type Plan, plan } from './plan.js';
 import { type Prepared, prepare } from './prepare.js';
 import { rippingOf } from './ripping.js';
@@ -20,13 +21,33 @@ export function workOf(project: Project, shop: Shop, woods: readonly Species[]):
 
 /** The same of what is at hand. */
 export const workPlanned = (
-  { vessel }: Pick<Prepared, 'vessel'>,
-  planned: Pick<Plan, 'rings' | 'slants' | 'blanks'>,
-  { flex, balance }: Pick<AtTheLathe, 'flex' | 'balance'>,
+  prepared: Pick<Prepared, 'vessel' | 'rings' | 'bands'>,
+  { rings, slants, blanks }: Pick<Plan, 'rings' | 'slants' | 'blanks'>,
+  { flex, densities, balance }: Pick<AtTheLathe, 'flex' | 'densities' | 'balance'>,
   shop: Shop,
   { schools, letIn }: Pick<Project, 'schools' | 'letIn'> = {},
 ): OrderedPiece => {
-  const steady = flex.map(({ steady }) => steady);
-  const ordered = { vessel, plan: planned, steady, offMm: balance.offMm, letIn: letIn ?? null };
+  const met = prepared.bands.map((band) => ringsMet(band, prepared.rings));
+  const ordered = {
+    vessel: prepared.vessel,
+    plan: { rings, blanks, slants: slants.map((slant, i) => ({ ...slant, meets: met[i]! })) },
+    along: flex.map(({ steady }, i) => ({ steady, density: densities[i]! })),
+    offMm: balance.offMm,
+    letIn: letIn ?? null,
+  };
   return orderOf(ordered, shop, schools);
 };
+
+/** The lowest and the highest ring that a slanted band goes through, out to the corners of what is glued up. */
+function ringsMet(
+  { slant, reaches, made }: PreparedBand,
+  rings: Prepared['rings'],
+): readonly [number, number] {
+  const turned = reaches.flatMap(({ fromMm, toMm }) => [fromMm, toMm]);
+  const middle = (Math.min(...turned) + Math.max(...turned)) / 2;
+  const rise = made.gives.outerRadiusMm * Math.tan((slant.slantDeg * Math.PI) / 180) + slant.thicknessMm;
+  const met = rings.flatMap(({ stands }, i) =>
+    stands.topMm > middle - rise && stands.bottomMm < middle + rise ? [i] : [],
+  );
+  return [met[0] ?? 0, met.at(-1) ?? rings.length - 1];
+}

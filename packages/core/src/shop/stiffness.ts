@@ -24,33 +24,40 @@ export interface Section {
 /** Panels of the sum between two heights where the section may jump. */
 const PANELS = 6;
 
-/**
- * How far work that is held at one height gives under a newton sideways at another, mm/N: ∫ (zt − z)²/(E·I) dz, I = π(R⁴ − r⁴)/4, as a
- * beam of changing section (any handbook of mechanics). Infinite where there is no wood between the two.
- *
- * @param jumps heights at which the section may change at once, rising.
- */
-export function flexAt(
-  sectionAt: (z: number) => Section,
-  heldMm: number,
-  toolMm: number,
-  jumps: readonly number[] = [],
-): number {
-  const ends = [heldMm, ...jumps.filter((z) => z > heldMm && z < toolMm), toolMm];
-  let sum = 0;
-  for (let i = 1; i < ends.length; i++) {
-    const [from, step] = [ends[i - 1]!, (ends[i]! - ends[i - 1]!) / PANELS];
-    for (let k = 0; k < PANELS; k++)
-      sum += integrate(
-        (z) => {
-          const { outer, inner, modulus } = sectionAt(z);
-          return (toolMm - z) ** 2 / (modulus * (Math.PI / 4) * (outer ** 4 - inner ** 4));
-        },
-        from + k * step,
-        from + (k + 1) * step,
-      );
+/** ∫ zᵏ/(E·I) dz over a stretch of the work, k = 0, 1, 2, with heights from where it is held: stretches on each other add up. */
+export type Compliance = readonly [c0: number, c1: number, c2: number];
+
+export const NONE: Compliance = [0, 0, 0];
+export const together = (a: Compliance, b: Compliance): Compliance => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
+
+/** Of a stretch between two heights, I = π(R⁴ − r⁴)/4; infinite where there is no wood. */
+export function complianceOf(sectionAt: (z: number) => Section, fromMm: number, toMm: number): Compliance {
+  let sum = NONE;
+  const step = (toMm - fromMm) / PANELS;
+  if (step <= 0) return sum;
+  const over = (z: number): number => {
+    const { outer, inner, modulus } = sectionAt(z);
+    const stiff = modulus * (Math.PI / 4) * (outer ** 4 - inner ** 4);
+    return stiff > 0 ? 1 / stiff : Number.POSITIVE_INFINITY;
+  };
+  for (let k = 0; k < PANELS; k++) {
+    const [from, to] = [fromMm + k * step, fromMm + (k + 1) * step];
+    sum = together(sum, [
+      integrate(over, from, to),
+      integrate((z) => z * over(z), from, to),
+      integrate((z) => z * z * over(z), from, to),
+    ]);
   }
-  return Number.isFinite(sum) && sum >= 0 ? sum : Number.POSITIVE_INFINITY;
+  return sum;
+}
+
+/**
+ * How far work that is held at 0 gives under a newton sideways at a height, mm/N, by all stretches below it: ∫ (zt − z)²/(E·I) dz, as a
+ * beam of changing section (any handbook of mechanics). Infinite where there is no wood between the two.
+ */
+export function flexOf([c0, c1, c2]: Compliance, toolMm: number): number {
+  const sum = c2 - 2 * toolMm * c1 + toolMm ** 2 * c0;
+  return Number.isFinite(sum) ? Math.max(0, sum) : Number.POSITIVE_INFINITY;
 }
 
 /** What a light cut presses sideways with, N: a working figure of this project. */
@@ -64,25 +71,36 @@ export interface Flex {
   readonly steady: 'none' | 'hollowed' | 'always';
 }
 
+/** From when on work that gives so much wants a steady. */
+export const steadyFrom = (solid: number, hollowed: number): Flex['steady'] =>
+  solid > MOST_FLEX ? 'always' : hollowed > MOST_FLEX ? 'hollowed' : 'none';
+
 /** How a turned piece that is held by its foot gives at the top of each ring, mm/N, from the lowest up. */
 export function flexAlong(
   vessel: Vessel,
-  rings: readonly { readonly bottomMm: number; readonly topMm: number; readonly density: number }[],
+  rings: readonly { readonly topMm: number; readonly density: number }[],
 ): Flex[] {
-  const jumps = rings.map(({ bottomMm }) => bottomMm);
-  const modulusAt = (z: number) =>
-    stiffnessOf((rings.find(({ topMm }) => z <= topMm) ?? rings.at(-1)!).density);
-  const section = (hollow: boolean) => (z: number) => ({
-    outer: radiusAt(vessel.outside, z),
-    inner: hollow ? (insideAt(vessel, z) ?? 0) : 0,
-    modulus: modulusAt(z),
-  });
-  return rings.map(({ topMm }) => {
+  let [solid, hollowed] = [NONE, NONE];
+  let below = 0;
+  return rings.map(({ topMm, density }) => {
     const atMm = Math.min(topMm, vessel.heightMm);
-    const along = [...jumps, vessel.hollowFromMm].sort((a, b) => a - b);
-    const solid = flexAt(section(false), 0, atMm, along);
-    const hollowed = flexAt(section(true), 0, atMm, along);
-    const steady = solid > MOST_FLEX ? 'always' : hollowed > MOST_FLEX ? 'hollowed' : 'none';
-    return { atMm, solid, hollowed, steady };
+    const modulus = stiffnessOf(density);
+    const stretch = (from: number, to: number, hollow: boolean) =>
+      complianceOf(
+        (z) => ({
+          outer: radiusAt(vessel.outside, z),
+          inner: hollow ? (insideAt(vessel, z) ?? 0) : 0,
+          modulus,
+        }),
+        from,
+        to,
+      );
+    // The section jumps at the joint, and where the hollow begins.
+    const floor = Math.min(Math.max(below, vessel.hollowFromMm), atMm);
+    solid = together(solid, stretch(below, atMm, false));
+    hollowed = [stretch(below, floor, true), stretch(floor, atMm, true)].reduce(together, hollowed);
+    below = atMm;
+    const gives = { solid: flexOf(solid, atMm), hollowed: flexOf(hollowed, atMm) };
+    return { atMm, ...gives, steady: steadyFrom(gives.solid, gives.hollowed) };
   });
 }

@@ -9,6 +9,7 @@ import { useActions, useApp } from '../../store/store.js';
 import { Cautions } from '../../ui/Cautions.js';
 import { timeOf } from '../clock.js';
 import { Counter } from './Counter.js';
+import { HeldNow } from './HeldNow.js';
 import { JobDrawing } from './JobDrawing.js';
 import { Measured } from './Measured.js';
 import { setFigures } from './setFigures.js';
@@ -90,6 +91,7 @@ export function Card({ job, go }: { job: Job; go: (job: string) => void }) {
           return <p key={text}>{text}</p>;
         })}
       </div>
+      <HeldNow job={job} />
       <Measured job={job} />
       <CardCautions job={job} />
       <nav

@@ -20,7 +20,7 @@ function asFarAs({ makes, owners }: Job, view: StageView, rings: Prepared['rings
   if (makes !== 'stacked') return view;
   const own = new Set<string>(owners.map(({ id }) => id));
   const last = view.rings.findLastIndex((ring) => own.has(rings[ring]!.ring.id));
-  return { ...view, rings: view.rings.slice(0, last + 1), hidden: [] };
+  return { ...view, rings: view.rings.slice(0, last + 1), hidden: [], flex: [] };
 }
 
 /** What the job is done to: a ring from above, or the work as it stands on the lathe. */
@@ -32,7 +32,7 @@ export function JobDrawing({ job }: { job: Job }) {
   const units = useApp(unitsOf);
   if (!prepared.ok || !order) return null;
   const { vessel, rings } = prepared.value;
-  const view = stageView(order.assembly, job.stage, shop, vessel.heightMm);
+  const view = stageView(order, job.stage, shop, vessel.heightMm);
   if (view) return <SectionNow prepared={prepared.value} view={asFarAs(job, view, rings)} job={job} />;
   const [owner] = job.owners;
   const ring = owner && job.owners.length === 1 ? rings.find((each) => each.ring.id === owner.id) : undefined;

@@ -6,6 +6,7 @@ import {
   type SectionPoint,
   type StageView,
 } from '@fellside/core';
+import { HoldDrawn } from './HoldDrawn.js';
 
 interface SectionNowProps {
   readonly prepared: Prepared;
@@ -13,8 +14,8 @@ interface SectionNowProps {
   readonly job: Job;
 }
 
-/** Thickness drawn of the block that holds the work, as a share of the drawing. */
-const BLOCK = 0.08;
+/** How far what holds the work is drawn beyond it, as a share of its height. */
+const BLOCK = 0.12;
 
 /** Half-section of the work as it stands at a stage: rings that are on, those still to come dashed, what of the inside is not got at shaded. */
 export function SectionNow({ prepared: { vessel, rings }, view, job }: SectionNowProps) {
@@ -40,7 +41,7 @@ export function SectionNow({ prepared: { vessel, rings }, view, job }: SectionNo
         aria-label={`The work cut through, ${view.rings.length} of ${rings.length} rings on; ${says}.`}
       >
         <g
-          transform={view.upsideDown ? `translate(0 ${-heightMm}) scale(1 1)` : 'scale(1 -1)'}
+          transform={view.hold.face === 'rim' ? `translate(0 ${-heightMm}) scale(1 1)` : 'scale(1 -1)'}
           strokeWidth={reach / 160}
         >
           {rings.map(({ ring, made, need, course }, i) => {
@@ -83,13 +84,7 @@ export function SectionNow({ prepared: { vessel, rings }, view, job }: SectionNo
               </g>
             ))}
           </g>
-          <rect
-            x={-0.45 * reach}
-            width={0.9 * reach}
-            y={view.upsideDown ? heightMm : -block}
-            height={block}
-            fill="var(--color-quiet)"
-          />
+          <HoldDrawn hold={view.hold} vessel={vessel} depthMm={block} />
         </g>
       </svg>
       <figcaption className="text-center text-sm text-quiet">

@@ -74,6 +74,16 @@ export function Ways({ day }: { day: PlannedDay }) {
           onChange={(seat) => set({ seat: seat || undefined })}
         />
         <Choice
+          label="Spare foot"
+          className="w-full"
+          value={schools.spareFoot ? 'yes' : ''}
+          options={[
+            ['', 'none'],
+            ['yes', 'glued on at the start'],
+          ]}
+          onChange={(spare) => set({ spareFoot: spare === 'yes' || undefined })}
+        />
+        <Choice
           label="Order of cutting"
           className="w-full"
           value={schools.sawing ?? ''}

@@ -1,8 +1,11 @@
 import type { RingPlan } from '../../lumber/ringPlan.js';
+import type { Mm } from '../../measure/quantity.js';
 import { type Said, say } from '../../measure/said.js';
 import { type Owner, ringOwner } from '../../ring/owner.js';
 import type { Workshop } from '../../settings/workshop.js';
 import type { Assembly } from './assembly.js';
+import type { Bending } from './bending.js';
+import type { SeatChoice } from './holding.js';
 import type { Job, Need } from './job.js';
 
 /** What the jobs at the lathe are worked out from. */
@@ -12,10 +15,34 @@ export interface Stacked {
   readonly assembly: Assembly;
   /** The last job of every ring beside the lathe, by its place. */
   readonly ready: readonly (Job | undefined)[];
-  /** How each section is held, in its order. */
-  readonly held: readonly Said[];
-  /** From when on the top of a ring wants a steady. */
-  readonly steady: readonly ('none' | 'hollowed' | 'always')[];
+  /** How each section is held, in its order, and how its rings give. */
+  readonly seats: readonly SeatChoice[];
+  readonly bending: readonly Bending[];
+  /** Thickness of the spare foot that is glued on first; 0 where there is none. */
+  readonly spareMm: Mm;
+  /** Slanted bands in the order in which they are sawn. */
+  readonly bands: readonly BandJobs[];
+}
+
+/** A slanted band: the lowest and the highest ring that it meets, and what is done. */
+export interface BandJobs {
+  readonly meets: readonly [first: number, last: number];
+  readonly jobs: readonly Job[];
+}
+
+/** Jobs of bands, of which each is cut through what was there before it. */
+export function sawnAfter(bands: readonly BandJobs[], last: readonly Need[], stage: string): Job[] {
+  let needs = last;
+  return bands.flatMap(({ jobs }) => {
+    const own = jobs.map((job, i) => ({
+      ...job,
+      stage,
+      needs: i === 0 ? [...job.needs, ...needs] : job.needs,
+    }));
+    const end = own.at(-1);
+    if (end) needs = [{ id: end.id, after: 'cure' }];
+    return own;
+  });
 }
 
 /** What jobs at the lathe have in common. */

@@ -8,12 +8,16 @@ import { isStacking, jointJob } from './partJobs.js';
 import { placingSaid } from './placing.js';
 import { gluing } from './takes.js';
 
-/** Glue-ups of a stage in their order, and what the next thing done to the stack has to wait for. */
+/**
+ * Glue-ups of a stage in their order, and what the next thing done to the stack has to wait for. `sawnThrough` are the jobs of slanted bands
+ * for which the stack is high enough once rings are on.
+ */
 export function glueJobs(
   stage: Stage,
   of: Stacked,
   id: string,
   onto: readonly Need[],
+  sawnThrough: (on: readonly number[], last: Job) => readonly Job[],
 ): { jobs: Job[]; onto: Need[] } {
   const jobs: Job[] = [];
   // The glue-up that a ring came out of last.
@@ -28,7 +32,10 @@ export function glueJobs(
     if (!job) continue;
     jobs.push(job);
     for (const ring of glueUp.rings) cameFrom.set(ring, job);
-    if (glueUp.ontoStack) stack = after(job);
+    if (!glueUp.ontoStack) continue;
+    const bands = sawnThrough(glueUp.rings, job);
+    jobs.push(...bands);
+    stack = after(bands.at(-1) ?? job);
   }
   if (!stage.glueUps.some(({ ontoStack }) => ontoStack)) stack.push(...jobs.flatMap(after));
   return { jobs, onto: stack };

@@ -2,10 +2,18 @@ import { expect, test } from 'vitest';
 import { mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
 import { DEFAULT_SHOP } from '../../settings/shop.js';
-import { blockThickness, type Held, reversedOn, seatFor, seatsFor } from './holding.js';
+import { heldReversed, turnedRoundSaid } from './held.js';
+import { blockThickness, type Held, seatFor, seatsFor, spareThickness } from './holding.js';
 
 const INCH = 25.4;
-const bowl: Held = { faceMm: 4 * INCH, widestMm: 9 * INCH, solidMm: 0.5 * INCH, underFootMm: 3, foot: true };
+const bowl: Held = {
+  faceMm: 4 * INCH,
+  widestMm: 9 * INCH,
+  solidMm: 0.5 * INCH,
+  underFootMm: 3,
+  spareMm: 0,
+  foot: true,
+};
 
 // craft 17: fastening + parting tool (1/8 in) + hollow under the foot + 1/8 in.
 test('a block that is never gripped again is as thick as all that is taken of it', () => {
@@ -46,8 +54,33 @@ test('what was chosen is taken where it can be', () => {
 });
 
 test('it is turned round in the rim jaws where they take it, else over a plug, solid between centres', () => {
-  expect(plain(reversedOn(200, 230, true, DEFAULT_SHOP))).toMatch(/rim jaws/);
-  expect(plain(reversedOn(200, 300, true, DEFAULT_SHOP))).toMatch(/padded plug in its mouth of 200 mm/);
-  expect(plain(reversedOn(40, 230, true, DEFAULT_SHOP))).toMatch(/padded plug/);
-  expect(plain(reversedOn(0, 230, false, DEFAULT_SHOP))).toMatch(/between a padded drive and the tailstock/);
+  const round = (mouthMm: number, widestMm: number, hollow: boolean) => {
+    const hold = heldReversed(mouthMm, widestMm, hollow, DEFAULT_SHOP);
+    expect(hold).toMatchObject({ face: 'rim', tailstock: { up: true } });
+    return [hold.by, plain(turnedRoundSaid(hold))];
+  };
+  expect(round(200, 230, true)).toEqual(['rim-jaws', expect.stringMatching(/rim jaws/)]);
+  expect(round(200, 300, true)).toEqual([
+    'plug',
+    expect.stringMatching(/padded plug in its mouth of 200 mm/),
+  ]);
+  expect(round(40, 230, true)).toEqual(['plug', expect.stringMatching(/padded plug/)]);
+  expect(round(0, 230, false)).toEqual(['between', expect.stringMatching(/between a padded drive/)]);
+  // What the rim jaws hold counts, not what the chuck does.
+  expect(heldReversed(200, 230, true, DEFAULT_SHOP).jaws!.mostMm).toBeCloseTo(10 * INCH, 9);
+});
+
+test('a spare foot is as high as the ring it may take the place of, and deep enough for a recess of its own', () => {
+  expect(spareThickness(20, DEFAULT_SHOP)).toBe(20);
+  // Seat 1/4 in, parting tool 1/8 in, margin 1/8 in.
+  expect(spareThickness(6, DEFAULT_SHOP)).toBeCloseTo(0.5 * INCH, 9);
+  const thin = { ...bowl, solidMm: 2 };
+  const recess = (held: Held) => seatsFor(held, DEFAULT_SHOP).find(({ seat }) => seat === 'recess')!;
+  expect(recess(thin).wrong).not.toBeNull();
+  expect(recess({ ...thin, spareMm: 20 })).toMatchObject({ wrong: null });
+  expect(plain(recess({ ...thin, spareMm: 20 }).says)).toMatch(/into the spare foot/);
+  const [tenon] = seatsFor({ ...bowl, spareMm: 20 }, DEFAULT_SHOP);
+  expect(plain(tenon!.says)).toBe(
+    'Turn a tenon of 76.2 mm, 6.35 mm deep, on the spare foot, gripped by the jaws.',
+  );
 });

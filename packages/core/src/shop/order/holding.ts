@@ -3,12 +3,13 @@ import { type Said, say, sayMm } from '../../measure/said.js';
 import type { Shop } from '../../settings/shop.js';
 import type { Seat } from './schools.js';
 
-/** What is held: the face that is gripped or glued, the work's widest, the solid wood over that face and the hollow under the foot; mm. */
+/** What is held: the face that is gripped or glued, the work's widest, the solid wood over that face, the hollow under the foot, and the spare foot that is glued under it at the start, 0 where there is none; mm. */
 export interface Held {
   readonly faceMm: number;
   readonly widestMm: number;
   readonly solidMm: number;
   readonly underFootMm: number;
+  readonly spareMm: number;
   /** Whether the foot itself is there to be gripped: not where the work hangs from its rim. */
   readonly foot: boolean;
 }
@@ -36,6 +37,10 @@ export const blockThickness = (
   { workshop: { holding } }: Pick<Shop, 'workshop'>,
 ): Mm => mm(holding.fasteningMm + holding.partingMm + underFootMm + MARGIN);
 
+/** How thick a spare foot has to be: as high as the ring whose place it takes if that tears off, with room for tenon or recess and the parting tool. */
+export const spareThickness = (ringMm: number, { workshop: { holding } }: Pick<Shop, 'workshop'>): Mm =>
+  mm(Math.max(ringMm, holding.seatDeepMm + holding.partingMm + MARGIN));
+
 /** All ways of holding a section while it is built, the proposed one first: a gripped tenon before a plate before a spread recess. */
 export function seatsFor(held: Held, shop: Holding): SeatChoice[] {
   const choices = [tenon(held, shop), plate(held, shop), recess(held, shop)];
@@ -62,12 +67,16 @@ function tenon(held: Held, shop: Holding): SeatChoice {
       : most === jawMostMm
         ? say`The work is ${sayMm(widestMm)} wide and wants a tenon of at least ${sayMm(least)}; your jaws grip no more than ${sayMm(jawMostMm)}.`
         : say`The block is ${sayMm(faceMm)} across: a tenon of ${sayMm(least)} would have no shoulder.`;
-  const block = blockThickness(held, shop);
+  const on =
+    held.spareMm > 0
+      ? say`Turn a tenon of`
+      : say`Glue on a waste block ${sayMm(blockThickness(held, shop), 'thickness')} thick and ${sayMm(faceMm, 'diameter')} across, with a tenon of`;
+  const where = held.spareMm > 0 ? 'on the spare foot, gripped by the jaws.' : 'gripped by the jaws.';
   return {
     seat: 'tenon',
     acrossMm: across,
     wrong,
-    says: say`Glue on a waste block ${sayMm(block, 'thickness')} thick and ${sayMm(faceMm, 'diameter')} across, with a tenon of ${sayMm(across, 'diameter')}, ${sayMm(seatDeepMm, 'depth')} deep, gripped by the jaws.`,
+    says: say`${on} ${sayMm(across, 'diameter')}, ${sayMm(seatDeepMm, 'depth')} deep, ${where}`,
   };
 }
 
@@ -81,7 +90,10 @@ function plate(held: Held, shop: Holding): SeatChoice {
   };
 }
 
-function recess({ faceMm, solidMm, foot }: Held, { jawLeastMm, jawMostMm, workshop }: Holding): SeatChoice {
+function recess(
+  { faceMm, solidMm, spareMm, foot }: Held,
+  { jawLeastMm, jawMostMm, workshop }: Holding,
+): SeatChoice {
   const { seatDeepMm } = workshop.holding;
   // Twice its depth of wood stays outside it.
   const most = Math.min(jawMostMm, faceMm - 4 * seatDeepMm);
@@ -89,7 +101,7 @@ function recess({ faceMm, solidMm, foot }: Held, { jawLeastMm, jawMostMm, worksh
     ? 'The work hangs from its rim: there is no foot to spread jaws in.'
     : most < jawLeastMm
       ? say`The foot is ${sayMm(faceMm)} across: with ${sayMm(2 * seatDeepMm)} of wood outside it a recess is too small for your jaws, ${sayMm(jawLeastMm)}.`
-      : solidMm < seatDeepMm + 2 * MARGIN
+      : spareMm + solidMm < seatDeepMm + 2 * MARGIN
         ? say`The floor is ${sayMm(solidMm)} thick: a recess ${sayMm(seatDeepMm)} deep would leave too little over it.`
         : seatDeepMm <= SHALLOW
           ? say`A recess ${sayMm(seatDeepMm)} deep is shallow: spread jaws tear it out.`
@@ -98,16 +110,6 @@ function recess({ faceMm, solidMm, foot }: Held, { jawLeastMm, jawMostMm, worksh
     seat: 'recess',
     acrossMm: mm(Math.max(jawLeastMm, most)),
     wrong,
-    says: say`Turn a recess of ${sayMm(Math.max(jawLeastMm, most), 'diameter')}, ${sayMm(seatDeepMm, 'depth')} deep, into the foot and spread the jaws in it gently; a gripped tenon is safer, and pale crumbly wood or short grain tears.`,
+    says: say`Turn a recess of ${sayMm(Math.max(jawLeastMm, most), 'diameter')}, ${sayMm(seatDeepMm, 'depth')} deep, into the ${spareMm > 0 ? 'spare foot' : 'foot'} and spread the jaws in it gently; a gripped tenon is safer, and pale crumbly wood or short grain tears.`,
   };
-}
-
-/** How the work is turned round to finish its foot, and how it is held then. */
-export function reversedOn(mouthMm: number, widestMm: number, hollow: boolean, shop: Holding): Said {
-  const { rimJawsMostMm } = shop.workshop.holding;
-  if (hollow && widestMm <= rimJawsMostMm && mouthMm > 0.6 * widestMm)
-    return say`Turn it round, its rim in the rim jaws or against stops; the tailstock stays up as long as anything else can be done.`;
-  if (hollow)
-    return say`Turn it round over a padded plug in its mouth of ${sayMm(mouthMm, 'diameter')}, pressed on by the tailstock: friction drives it.`;
-  return 'Turn it round between a padded drive and the tailstock: friction drives it.';
 }

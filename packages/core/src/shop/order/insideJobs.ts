@@ -1,5 +1,6 @@
-import { say } from '../../measure/said.js';
+import { type Said, say, sayMm } from '../../measure/said.js';
 import { speedSaid } from '../speeds.js';
+import { type Flex, LIGHT_CUT } from '../stiffness.js';
 import type { Stage } from './assembly.js';
 import { after, base, ownerOf, ringsSaid, type Stacked } from './atLathe.js';
 import type { Job, Need } from './job.js';
@@ -8,21 +9,15 @@ import { handwork } from './takes.js';
 /** Hollowing of a stage, and what is done inside before it closes. */
 export function insideJobs(
   stage: Stage,
-  { rings, workshop, steady }: Stacked,
+  { rings, workshop }: Stacked,
   id: string,
   onto: readonly Need[],
   acrossMm: number,
+  flex: readonly Flex[],
 ): Job[] {
   const all = stage.hollow.map((ring) => rings[ring]!);
   const last = all.at(-1);
   if (!last) return [];
-  const wants = stage.rings.some((ring) => steady[ring] === 'always')
-    ? ['Put a steady to the work before it is hollowed: it gives too much at its top.']
-    : stage.rings.some((ring) => steady[ring] === 'hollowed')
-      ? [
-          'Once it is hollow it gives too much at its top: a steady, or leave the wall below thicker until the top is done.',
-        ]
-      : [];
   const hollow: Job = {
     ...base,
     id: `hollow/${last.id}`,
@@ -32,7 +27,7 @@ export function insideJobs(
     says: [
       say`True it first: ${speedSaid('fresh', acrossMm)}`,
       say`Then to hollow: ${speedSaid('turning', acrossMm)}`,
-      ...wants,
+      ...steadySaid(flex),
       'Measure the wall at every joint with callipers before you go on; what goes on next is best left uncut until then.',
     ],
     because: stage.because,
@@ -60,4 +55,19 @@ export function insideJobs(
     takes: handwork(workshop, { sand: all.length }, 'lathes'),
   };
   return [hollow, sand];
+}
+
+/** What is done where the work gives too much at its top, with by how much. */
+function steadySaid(flex: readonly Flex[]): Said[] {
+  const top = flex.at(-1);
+  if (!top || top.steady === 'none') return [];
+  const gives = (perNewton: number): Said =>
+    Number.isFinite(perNewton) ? say`${sayMm(perNewton * LIGHT_CUT)}` : 'all the way';
+  return top.steady === 'always'
+    ? [
+        say`Put a steady to the work before it is hollowed: under a light cut its top gives ${gives(top.solid)}, as it is.`,
+      ]
+    : [
+        say`Once it is hollow its top gives ${gives(top.hollowed)} under a light cut, ${gives(top.solid)} before: a steady, or leave the wall below thicker until the top is done.`,
+      ];
 }

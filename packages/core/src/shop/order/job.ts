@@ -63,6 +63,9 @@ export interface JobStage {
   readonly because: Said | null;
 }
 
+/** Id of a stage of a section in the order of work. */
+export const stageId = (section: string, at: number): string => `${section}-${at + 1}`;
+
 /** All that is done, in order. A need stands always before what needs it. */
 export interface Order {
   readonly stages: readonly JobStage[];

@@ -1,52 +1,39 @@
 import { radiusAt } from '../../form/curve.js';
 import { insideAt, type Vessel } from '../../form/vessel.js';
 import type { RingPlan } from '../../lumber/ringPlan.js';
-import type { Step } from '../../making/step.js';
-import { mm } from '../../measure/quantity.js';
-import {
-  bandOwner,
-  blankOwner,
-  type Owner,
-  ownerKey,
-  type Roll,
-  ringOwner,
-  rollOf,
-} from '../../ring/owner.js';
+import { type Mm, mm } from '../../measure/quantity.js';
+import { ownerKey, ringOwner, rollOf } from '../../ring/owner.js';
 import type { Shop } from '../../settings/shop.js';
-import { type Assembly, assemblyOf, type Section } from './assembly.js';
-import { closingJobs, type DiscLetIn } from './closingJobs.js';
-import { type Held, reversedOn, seatFor } from './holding.js';
-import type { Job, JobStage, Order } from './job.js';
-import { joiningOf, jointsOf } from './joining.js';
-import { joiningJobs } from './joiningJobs.js';
-import { flatten, jobsOfPart, type Part } from './partJobs.js';
-import { millInOrder, sawnInOrder } from './sawnInOrder.js';
+import type { Flex } from '../stiffness.js';
+import { type Assembly, assemblyOf, hangs, type Section } from './assembly.js';
+import { type Bending, bendingOf } from './bending.js';
+import type { DiscLetIn } from './closing.js';
+import { closingJobs } from './closingJobs.js';
+import { type Hold, heldAt, heldOutside, heldReversed } from './held.js';
+import { type Held, seatFor, spareThickness } from './holding.js';
+import { type Order, stageId } from './job.js';
+import { type Parts, partsOf } from './parts.js';
 import type { Schools } from './schools.js';
 import { stackJobs } from './stackJobs.js';
 
 /** What is put in order: the plan of a piece, its form, and how the work gives and runs at the lathe. */
 export interface Ordered {
   readonly vessel: Vessel;
-  readonly plan: {
-    readonly rings: readonly RingPlan[];
-    readonly slants: readonly Glued[];
-    readonly blanks: readonly Glued[];
-  };
-  /** From when on the top of each ring wants a steady. */
-  readonly steady: readonly ('none' | 'hollowed' | 'always')[];
+  readonly plan: Parts;
+  /** Of each ring: mean density, kg/m³, and from when on the finished form wants a steady at its top. */
+  readonly along: readonly { readonly density: number; readonly steady: Flex['steady'] }[];
   /** How far the centre of gravity of the glue-up lies off the axis (mm). */
   readonly offMm: number;
   /** A disc that is let into the bottom. */
   readonly letIn: DiscLetIn | null;
 }
-interface Glued {
-  readonly id: string;
-  readonly steps: readonly Step[];
-}
-
-/** The order of work, and how the piece is put together in it. */
+/** The order of work, how the piece is put together in it, how it gives, and how it is held at each stage at the lathe. */
 export interface OrderedPiece extends Order {
   readonly assembly: Assembly;
+  /** Of each section, in its order. */
+  readonly bending: readonly Bending[];
+  /** How it is held, by the id of the stage. */
+  readonly holds: ReadonlyMap<string, Hold>;
 }
 
 /** Off by more than this (mm) a glue-up is felt to shake: a working value. */
@@ -57,42 +44,62 @@ const SHAKES = 0.5;
  * glued and flattened from the bottom up, the stack built and hollowed in stages, the outside, the foot, the finish.
  */
 export function orderOf(
-  { vessel, plan, steady, offMm, letIn }: Ordered,
+  { vessel, plan, along, offMm, letIn }: Ordered,
   shop: Shop,
   schools: Schools = {},
 ): OrderedPiece {
   const { workshop } = shop;
-  const roll = rollOf(plan);
-  const assembly = assemblyOf(vessel, plan.rings, shop, schools);
-  const parts = partsOf(plan, roll, shop, schools);
+  const { rings } = plan;
+  const assembly = assemblyOf(vessel, rings, shop, schools);
+  const { sections } = assembly;
+  const parts = partsOf(plan, rollOf(plan), shop, schools);
+  const spareMm = schools.spareFoot ? spareThickness(rings[0]!.need.heightMm, shop) : mm(0);
+  const seats = sections.map((section) =>
+    seatFor(heldOf(section, vessel, rings, spareMm), shop, schools.seat),
+  );
+  const bent = rings.map(({ gives, need }, i) => ({ gives, need, density: along[i]!.density }));
+  const bending = sections.map((section) => bendingOf(section, bent));
+  const ready = rings.map(({ id }) => parts.last.get(ownerKey(ringOwner(id))));
   const stacked = stackJobs({
-    rings: plan.rings,
+    rings,
     workshop,
     assembly,
-    steady,
-    ready: plan.rings.map(({ id }) => parts.last.get(ownerKey(ringOwner(id)))),
-    held: assembly.sections.map(
-      (section) => seatFor(heldOf(section, vessel, plan.rings), shop, schools.seat).says,
-    ),
+    seats,
+    bending,
+    spareMm,
+    ready,
+    bands: parts.bands,
   });
+  const reversed = heldReversed(2 * mouthOf(vessel), widestOf(rings), vessel.inside !== null, shop);
   const closing = closingJobs(
     {
-      rings: plan.rings,
+      rings,
       workshop,
       assembly,
-      ends: assembly.sections.map(({ id }) =>
-        stacked.jobs.findLast(({ stage }) => stage.startsWith(`${id}-`)),
-      ),
-      slender: steady.flatMap((from, ring) => (from === 'always' ? [ring] : [])),
-      reversed: reversedOn(2 * mouthOf(vessel), widestOf(plan.rings), vessel.inside !== null, shop),
+      ends: sections.map(({ id }) => stacked.jobs.findLast(({ stage }) => stage.startsWith(`${id}-`))),
+      slender: along.flatMap(({ steady }, ring) => (steady === 'always' ? [ring] : [])),
+      reversed,
       underFootMm: mm(vessel.recess?.depthMm ?? 0),
+      spareMm,
       shakes: offMm > SHAKES,
       letIn,
     },
-    parts.bands,
+    stacked.bands,
   );
+  const outside = heldOutside(sections[0]!, seats[0]!, shop);
+  const holds = new Map<string, Hold>([
+    ...sections.flatMap((section, at) =>
+      section.stages.map(
+        (stage, i) => [stageId(section.id, i), heldAt(section, stage, seats[at]!, shop)] as const,
+      ),
+    ),
+    ['join', outside],
+    ['outside', outside],
+    ['foot', reversed],
+  ]);
   const jobs = [...parts.jobs, ...stacked.jobs, ...closing.jobs];
-  return { assembly, jobs, stages: [...parts.stages, ...stacked.stages, ...closing.stages] };
+  const stages = [...parts.stages, ...stacked.stages, ...closing.stages];
+  return { assembly, bending, holds, jobs, stages };
 }
 
 const mouthOf = (vessel: Vessel): number => insideAt(vessel, vessel.hollowToMm) ?? 0;
@@ -100,76 +107,15 @@ const widestOf = (rings: readonly RingPlan[]): number =>
   2 * Math.max(0, ...rings.map(({ need }) => need.outerRadiusMm));
 
 /** What a section is held by: its foot, or the rim that hangs down from its plate. */
-function heldOf({ id, rings: own }: Section, vessel: Vessel, rings: readonly RingPlan[]): Held {
-  const foot = id === 'body' || id === 'lower';
+function heldOf(section: Section, vessel: Vessel, rings: readonly RingPlan[], spareMm: Mm): Held {
+  const foot = !hangs(section);
   const face = foot ? radiusAt(vessel.outside, 0) : radiusAt(vessel.outside, vessel.heightMm);
   return {
     faceMm: 2 * face,
-    widestMm: widestOf(own.map((ring) => rings[ring]!)),
+    widestMm: widestOf(section.rings.map((ring) => rings[ring]!)),
     solidMm: foot ? vessel.hollowFromMm : 0,
     underFootMm: foot ? (vessel.recess?.depthMm ?? 0) : 0,
+    spareMm: foot ? spareMm : 0,
     foot,
   };
-}
-
-/** Jobs of rings, bands and blanks beside the lathe, and the last job of each. */
-function partsOf({ rings, slants, blanks }: Ordered['plan'], roll: Roll, shop: Shop, schools: Schools) {
-  const { workshop } = shop;
-  const mill: Job[] = [];
-  const saw: Job[] = [];
-  const glue: Job[] = [];
-  const bands: Job[] = [];
-  const last = new Map<string, Job>();
-  const seen = new Set<string>();
-  const take = (part: Part, own: Job[]): Job[] => {
-    const jobs = jobsOfPart(part, workshop);
-    for (const { bay, job } of jobs) {
-      last.set(ownerKey(part.owner), job);
-      const known = seen.has(job.id);
-      seen.add(job.id);
-      const list = bay === 'mill' ? mill : bay === 'saw' ? saw : own;
-      // What is done once for several rings stands where the first of them has it, for all of them.
-      if (known) for (const into of [mill, saw, glue, own]) widen(into, job);
-      else list.push({ ...job, stage: bay === 'part' ? stageOf(part.owner) : bay });
-    }
-    return own;
-  };
-  const part = (owner: Owner, { steps }: Glued): Part => ({ owner, title: roll.titleOf(owner), steps });
-  for (const ring of rings) {
-    const of = part(ringOwner(ring.id), ring);
-    const jobs = take(of, []);
-    const joints = jointsOf(ring);
-    const at = jobs.findIndex(({ id }) => id.endsWith('/glue'));
-    if (joints !== null && at >= 0) {
-      const joining = joiningOf(ring, workshop, schools.joining);
-      jobs.splice(at, 1, ...joiningJobs(jobs[at]!, joints, joining, workshop));
-      if (last.get(ownerKey(of.owner))!.id.endsWith('/glue')) last.set(ownerKey(of.owner), jobs.at(-1)!);
-    }
-    const faces = ring.pieces[0]?.sanded ?? 0;
-    const slice = ring.steps.some(({ id, once }) => id === 'stack' && once !== undefined);
-    if (faces > 0 && !slice && ring.steps.length > 0) {
-      const flat = flatten(of, faces, ring.need.heightMm, last.get(ownerKey(of.owner)), workshop);
-      jobs.push({ ...flat, stage: 'rings' });
-      last.set(ownerKey(of.owner), flat);
-    }
-    glue.push(...jobs);
-  }
-  for (const blank of blanks) glue.push(...take(part(blankOwner(blank.id), blank), []));
-  for (const slant of slants) bands.push(...take(part(bandOwner(slant.id), slant), []));
-  const sawn = sawnInOrder(saw, schools.sawing ?? 'settings', shop);
-  const stages: JobStage[] = [
-    { id: 'mill', title: 'Plane and rip', because: null },
-    ...sawn.stages,
-    { id: 'rings', title: 'Glue and flatten the rings', because: null },
-    { id: 'blanks', title: 'Blanks', because: null },
-  ];
-  const jobs = [...millInOrder(mill), ...sawn.jobs, ...glue];
-  return { jobs, bands, last, stages: stages.filter(({ id }) => jobs.some(({ stage }) => stage === id)) };
-}
-
-const stageOf = ({ of }: Owner): string => (of === 'ring' ? 'rings' : of === 'band' ? 'bands' : 'blanks');
-
-function widen(list: Job[], { id, owners }: Job): void {
-  const at = list.findIndex((job) => job.id === id);
-  if (at >= 0) list[at] = { ...list[at]!, owners: [...list[at]!.owners, ...owners] };
 }

@@ -51,5 +51,7 @@ export const schoolsSchema = z.strictObject({
   joining: oneOf('How joints are closed', JOINING_IDS).optional(),
   seat: oneOf('What holds the work', SEAT_IDS).optional(),
   sawing: oneOf('The order of cutting', SAWING_IDS).optional(),
+  /** A spare foot is glued on at the start. */
+  spareFoot: z.boolean({ error: () => 'Whether a spare foot is glued on is yes or no.' }).optional(),
 });
 export type Schools = z.infer<typeof schoolsSchema>;

@@ -1,48 +1,64 @@
 import type { Shop } from '../../settings/shop.js';
 import { type Hidden, handReaches, hiddenWhere, toolReaches } from '../reach.js';
-import { type Assembly, hangs, insideOf } from './assembly.js';
+import type { Flex } from '../stiffness.js';
+import { hangs, insideOf, type Section } from './assembly.js';
+import { stageFlex } from './bending.js';
+import type { Hold } from './held.js';
+import { stageId } from './job.js';
+import type { OrderedPiece } from './order.js';
 
-/** The work as it is at the end of a stage: rings that are on, where its mouth is, and what of the inside is not got at from there; heights of the piece, mm. */
+/** The work as it is at the end of a stage: rings that are on, how it is held, and what of the inside is not got at from its mouth; heights of the piece, mm. */
 export interface StageView {
   readonly rings: readonly number[];
-  readonly upsideDown: boolean;
-  readonly mouthMm: number;
+  readonly hold: Hold;
   readonly hidden: readonly (Hidden & { readonly from: 'tools' | 'hands' })[];
+  /** How it gives along its height, before it is hollowed at this stage and after; empty where it is not hollowed. */
+  readonly flex: readonly Flex[];
 }
-
-/** Id of a stage of a section in the order of work. */
-export const stageId = (section: string, at: number): string => `${section}-${at + 1}`;
 
 /** How the work stands at a stage of the order; null of one that is not at the lathe. */
 export function stageView(
-  { sections }: Assembly,
+  { assembly: { sections }, bending, holds }: Pick<OrderedPiece, 'assembly' | 'bending' | 'holds'>,
   id: string,
   shop: Pick<Shop, 'reachMm' | 'workshop'>,
   heightMm: number,
 ): StageView | null {
-  for (const section of sections)
-    for (const [at] of section.stages.entries()) {
-      if (stageId(section.id, at) !== id) continue;
-      const rings = section.stages.slice(0, at + 1).flatMap((stage) => stage.rings);
-      const { cavity, topsMm } = section;
-      const mouth = Math.min(topsMm[rings.length - 1]!, cavity.toMm);
-      const upsideDown = hangs(section);
-      const up = (z: number) => (upsideDown ? heightMm - z : z);
-      const { tools, hands } = insideOf(shop);
-      const hidden = (from: 'tools' | 'hands', isHidden: (z: number) => boolean) =>
-        hiddenWhere(cavity, mouth, isHidden).map(({ fromMm, toMm }) => {
-          const ends = [up(fromMm), up(toMm)];
-          return { from, fromMm: Math.min(...ends), toMm: Math.max(...ends) };
-        });
-      return {
-        rings,
-        upsideDown,
-        mouthMm: up(mouth),
-        hidden: [
-          ...hidden('tools', (z) => !tools.some((tool) => toolReaches(cavity, z, mouth, tool))),
-          ...hidden('hands', (z) => handReaches(cavity, z, mouth, hands) === 'none'),
-        ],
-      };
-    }
-  return null;
+  const hold = holds.get(id);
+  if (!hold) return null;
+  for (const [i, section] of sections.entries()) {
+    const at = section.stages.findIndex((_, stage) => stageId(section.id, stage) === id);
+    const stage = section.stages[at];
+    if (!stage) continue;
+    const rings = section.stages.slice(0, at + 1).flatMap((each) => each.rings);
+    const flex =
+      stage.hollow.length > 0
+        ? stageFlex(section, bending[i]!, at, true).map((each) =>
+            hangs(section) ? { ...each, atMm: heightMm - each.atMm } : each,
+          )
+        : [];
+    return { rings, hold, hidden: hiddenAt(section, rings.length, shop, heightMm), flex };
+  }
+  return { rings: sections.flatMap(({ rings }) => rings), hold, hidden: [], flex: [] };
+}
+
+/** What of a section's inside is not got at when so many of its rings are on; heights of the piece. */
+function hiddenAt(
+  section: Section,
+  on: number,
+  shop: Pick<Shop, 'reachMm' | 'workshop'>,
+  heightMm: number,
+): StageView['hidden'] {
+  const { cavity, topsMm } = section;
+  const mouth = Math.min(topsMm[on - 1]!, cavity.toMm);
+  const up = (z: number) => (hangs(section) ? heightMm - z : z);
+  const { tools, hands } = insideOf(shop);
+  const hidden = (from: 'tools' | 'hands', isHidden: (z: number) => boolean) =>
+    hiddenWhere(cavity, mouth, isHidden).map(({ fromMm, toMm }) => {
+      const ends = [up(fromMm), up(toMm)];
+      return { from, fromMm: Math.min(...ends), toMm: Math.max(...ends) };
+    });
+  return [
+    ...hidden('tools', (z) => !tools.some((tool) => toolReaches(cavity, z, mouth, tool))),
+    ...hidden('hands', (z) => handReaches(cavity, z, mouth, hands) === 'none'),
+  ];
 }

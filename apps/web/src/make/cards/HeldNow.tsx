@@ -1,0 +1,60 @@
+import { formatStop, HOLDERS, type Job, type StageView, sentenceIn, stageView } from '@fellside/core';
+import { workOf } from '../../store/progress/work.js';
+import { preparedOf, shopOf, unitsOf } from '../../store/selectors.js';
+import { useApp } from '../../store/store.js';
+import { giveShown } from '../giveShown.js';
+import { GiveGraph } from './GiveGraph.js';
+
+/** How the work is held at the stage of a job at the lathe, how it is let go, and how far it gives where it is hollowed. */
+export function HeldNow({ job }: { job: Job }) {
+  const order = useApp(workOf);
+  const prepared = useApp(preparedOf);
+  const shop = useApp(shopOf);
+  if (!prepared.ok || !order || (job.tool !== 'lathe' && job.makes !== 'stacked')) return null;
+  const view = stageView(order, job.stage, shop, prepared.value.vessel.heightMm);
+  if (!view) return null;
+  return (
+    <>
+      <Held view={view} />
+      {job.makes === 'inside' && view.flex.length > 0 && <Gives view={view} />}
+    </>
+  );
+}
+
+function Held({ view: { hold } }: { view: StageView }) {
+  const units = useApp(unitsOf);
+  const { jaws, acrossMm } = hold;
+  const across = acrossMm > 0 ? `, ${formatStop(acrossMm, units)} across` : '';
+  const grips = jaws
+    ? ` (they hold ${jaws.leastMm > 0 ? `${formatStop(jaws.leastMm, units)} to` : 'up to'} ${formatStop(jaws.mostMm, units)})`
+    : '';
+  const rows = [
+    ['Held at its', `${hold.face}: ${HOLDERS[hold.by].toLowerCase()}${across}${grips}.`],
+    ['Tailstock', sentenceIn(hold.tailstock.because, units)],
+    ['Let go', sentenceIn(hold.letGo, units)],
+  ];
+  return (
+    <dl aria-label="Holding" className="grid max-w-prose grid-cols-[auto_1fr] gap-x-4 gap-y-1">
+      {rows.map(([label, says]) => (
+        <div key={label} className="contents">
+          <dt className="text-quiet">{label}</dt>
+          <dd>{says}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+function Gives({ view: { flex } }: { view: StageView }) {
+  const units = useApp(unitsOf);
+  const top = flex.at(-1)!;
+  return (
+    <figure className="flex flex-wrap items-end gap-4">
+      <GiveGraph flex={flex} />
+      <figcaption className="max-w-sm">
+        Under a light cut its top gives {giveShown(top.solid, units)} before it is hollowed and{' '}
+        {giveShown(top.hollowed, units)} after; lower down less, as the lines have it.
+      </figcaption>
+    </figure>
+  );
+}
