@@ -1,11 +1,14 @@
+import { jointRuns } from '../making/tilted/stripe.js';
 import { done, type Result } from '../measure/reason.js';
 import type { Shop } from '../settings/shop.js';
 import { type OrderedPiece, orderOf } from '../shop/order/order.js';
+import type { LeaningJoint } from '../shop/order/placing.js';
+import { stepAtJoint } from '../surface/steps.js';
 import type { Species } from '../wood/species.js';
 import { type AtTheLathe, atTheLathe } from './atTheLathe.js';
 import type { PreparedBand } from './bands.js';
 import { type Plan, plan } from './plan.js';
-import { type Prepared, prepare } from './prepare.js';
+import { type Prepared, type PreparedRing, prepare } from './prepare.js';
 import { rippingOf } from './ripping.js';
 import type { Project } from './schema.js';
 
@@ -31,7 +34,11 @@ export const workPlanned = (
   const ordered = {
     vessel: prepared.vessel,
     plan: { rings, blanks, slants: slants.map((slant, i) => ({ ...slant, meets: met[i]! })) },
-    along: flex.map(({ steady }, i) => ({ steady, density: densities[i]! })),
+    along: flex.map(({ steady }, i) => ({
+      steady,
+      density: densities[i]!,
+      leaning: leaningAt(prepared.rings[i - 1], prepared.rings[i]!),
+    })),
     offMm: balance.offMm,
     letIn: letIn ?? null,
   };
@@ -50,4 +57,20 @@ function ringsMet(
     stands.topMm > middle - rise && stands.bottomMm < middle + rise ? [i] : [],
   );
   return [met[0] ?? 0, met.at(-1) ?? rings.length - 1];
+}
+
+/** How the joints of two rings meet at the smaller of their outsides, where both lean. */
+function leaningAt(lower: PreparedRing | undefined, upper: PreparedRing): LeaningJoint | null {
+  if (!lower?.made.ok || !upper.made.ok) return null;
+  const radiusMm = Math.min(lower.wall.outerRadiusMm, upper.wall.outerRadiusMm);
+  const [below, above] = [lower, upper].map(({ ring: { making }, need }) =>
+    making.way === 'tilted' ? jointRuns(making, need.heightMm, radiusMm) : null,
+  );
+  if (!below || !above) return null;
+  const stepMm = stepAtJoint(
+    { made: lower.made.value, turn: lower.turn },
+    { made: upper.made.value, turn: upper.turn },
+    radiusMm,
+  );
+  return { radiusMm, meetRad: below + above, stepMm };
 }

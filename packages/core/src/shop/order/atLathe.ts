@@ -7,6 +7,7 @@ import type { Assembly } from './assembly.js';
 import type { Bending } from './bending.js';
 import type { SeatChoice } from './holding.js';
 import type { Job, Need } from './job.js';
+import type { LeaningJoint } from './placing.js';
 
 /** What the jobs at the lathe are worked out from. */
 export interface Stacked {
@@ -20,6 +21,8 @@ export interface Stacked {
   readonly bending: readonly Bending[];
   /** Thickness of the spare foot that is glued on first; 0 where there is none. */
   readonly spareMm: Mm;
+  /** Of every ring, how its joints meet those of the ring below where both lean. */
+  readonly leaning: readonly (LeaningJoint | null)[];
   /** Slanted bands in the order in which they are sawn. */
   readonly bands: readonly BandJobs[];
 }

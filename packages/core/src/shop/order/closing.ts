@@ -4,12 +4,15 @@ import type { Workshop } from '../../settings/workshop.js';
 import type { Assembly } from './assembly.js';
 import type { Hold } from './held.js';
 import type { Job } from './job.js';
+import type { LeaningJoint } from './placing.js';
 
 /** What the work on the whole piece is worked out from. */
 export interface Closing {
   readonly rings: readonly RingPlan[];
   readonly workshop: Workshop;
   readonly assembly: Assembly;
+  /** Of every ring, how its joints meet those of the ring below where both lean. */
+  readonly leaning: readonly (LeaningJoint | null)[];
   /** The last job of each section, in its order. */
   readonly ends: readonly (Job | undefined)[];
   /** Rings, by their place, that give too much for the tool: they are left to the last. */

@@ -30,7 +30,7 @@ const following = (jobs: readonly Job[], needs: readonly Need[]): readonly Need[
   return last ? [{ id: last.id, after: 'cure' }] : needs;
 };
 
-function joinJob({ rings, workshop }: Closing, joint: number, needs: readonly Need[]): Job {
+function joinJob({ rings, workshop, leaning }: Closing, joint: number, needs: readonly Need[]): Job {
   const [lower, upper] = [rings[joint]!, rings[joint + 1]!];
   return {
     ...base,
@@ -38,7 +38,7 @@ function joinJob({ rings, workshop }: Closing, joint: number, needs: readonly Ne
     stage: 'join',
     owners: [lower, upper].map(ownerOf),
     title: say`Join the halves, ring ${upper.index + 1} on ring ${lower.index + 1}`,
-    says: placingSaid(upper, lower),
+    says: placingSaid(upper, lower, leaning[joint + 1]),
     tool: 'clamps',
     cautions: ['lathe'],
     needs,

@@ -57,7 +57,7 @@ function glueJob(
   const all = made.map((ring) => rings[ring]!);
   const says = open.flatMap((joint) => {
     const own = rings[joint]!.steps.filter(isStacking).map(({ says }) => says);
-    const lines = [...own, ...placingSaid(rings[joint]!, rings[joint - 1]!)];
+    const lines = [...own, ...placingSaid(rings[joint]!, rings[joint - 1]!, of.leaning[joint])];
     return open.length > 1 ? [sayList([say`Ring ${joint + 1}:`, ...lines.slice(0, -1)], ' ')] : lines;
   });
   return {

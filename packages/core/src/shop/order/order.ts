@@ -13,6 +13,7 @@ import { type Hold, heldAt, heldOutside, heldReversed } from './held.js';
 import { type Held, seatFor, spareThickness } from './holding.js';
 import { type Order, stageId } from './job.js';
 import { type Parts, partsOf } from './parts.js';
+import type { LeaningJoint } from './placing.js';
 import type { Schools } from './schools.js';
 import { stackJobs } from './stackJobs.js';
 
@@ -20,8 +21,12 @@ import { stackJobs } from './stackJobs.js';
 export interface Ordered {
   readonly vessel: Vessel;
   readonly plan: Parts;
-  /** Of each ring: mean density, kg/m³, and from when on the finished form wants a steady at its top. */
-  readonly along: readonly { readonly density: number; readonly steady: Flex['steady'] }[];
+  /** Of each ring: mean density, kg/m³, from when on the finished form wants a steady at its top, how its joints meet those below where both lean. */
+  readonly along: readonly {
+    readonly density: number;
+    readonly steady: Flex['steady'];
+    readonly leaning: LeaningJoint | null;
+  }[];
   /** How far the centre of gravity of the glue-up lies off the axis (mm). */
   readonly offMm: number;
   /** A disc that is let into the bottom. */
@@ -59,6 +64,7 @@ export function orderOf(
   );
   const bent = rings.map(({ gives, need }, i) => ({ gives, need, density: along[i]!.density }));
   const bending = sections.map((section) => bendingOf(section, bent));
+  const leaning = along.map((each) => each.leaning);
   const ready = rings.map(({ id }) => parts.last.get(ownerKey(ringOwner(id))));
   const stacked = stackJobs({
     rings,
@@ -68,6 +74,7 @@ export function orderOf(
     bending,
     spareMm,
     ready,
+    leaning,
     bands: parts.bands,
   });
   const reversed = heldReversed(2 * mouthOf(vessel), widestOf(rings), vessel.inside !== null, shop);
@@ -76,6 +83,7 @@ export function orderOf(
       rings,
       workshop,
       assembly,
+      leaning,
       ends: sections.map(({ id }) => stacked.jobs.findLast(({ stage }) => stage.startsWith(`${id}-`))),
       slender: along.flatMap(({ steady }, ring) => (steady === 'always' ? [ring] : [])),
       reversed,

@@ -12,7 +12,44 @@ export interface Placing {
   readonly holeMm: number;
 }
 
-type Placed = Pick<RingPlan, 'turn' | 'gives' | 'need' | 'index'>;
+type Placed = Pick<RingPlan, 'turn' | 'gives' | 'need' | 'index' | 'wall'>;
+
+/** Two rings whose joints lean: turned against each other by the sum of what both run in half their height, their joints meet at a radius. */
+export interface LeaningJoint {
+  readonly radiusMm: number;
+  /** Counter-clockwise from above. */
+  readonly meetRad: number;
+  /** What is left over beside the joint there as the rings are turned; null where that cannot be told. */
+  readonly stepMm: number | null;
+}
+
+/** A pin against sliding, or a nail with its head off, needs so much wood round it (mm): a working value. */
+const PIN_ROOM = 3;
+
+/** Where a pin between two rings is turned away again: its radius and how much is turned off there; null where nowhere is room for one. */
+export function pinAt(upper: Pick<Placed, 'gives' | 'need' | 'wall'>, lower: typeof upper): Pin | null {
+  const bands = [upper, lower].map(({ gives, need }) => gives ?? need);
+  const walls = [upper.wall, lower.wall];
+  const outside = [
+    Math.max(...walls.map(({ outerRadiusMm }) => outerRadiusMm)),
+    Math.min(...bands.map(({ outerRadiusMm }) => outerRadiusMm)),
+  ] as const;
+  const inside = [
+    Math.max(...bands.map(({ innerRadiusMm }) => innerRadiusMm)),
+    Math.min(...walls.map(({ innerRadiusMm }) => innerRadiusMm)),
+  ] as const;
+  const [side, [from, to]] =
+    outside[1] - outside[0] >= inside[1] - inside[0]
+      ? (['outside', outside] as const)
+      : (['inside', inside] as const);
+  return to - from < PIN_ROOM ? null : { side, radiusMm: (from + to) / 2, roomMm: to - from };
+}
+
+export interface Pin {
+  readonly side: 'outside' | 'inside';
+  readonly radiusMm: number;
+  readonly roomMm: number;
+}
 
 /** How the upper of two neighbouring rings lies on the lower. */
 export function placingOf(upper: Placed, lower: Placed): Placing {
@@ -23,7 +60,7 @@ export function placingOf(upper: Placed, lower: Placed): Placing {
 }
 
 /** The same as it is done: marks, circles and centring. */
-export function placingSaid(upper: Placed, lower: Placed): Said[] {
+export function placingSaid(upper: Placed, lower: Placed, leaning: LeaningJoint | null = null): Said[] {
   const { turnRad, arcMm, outsideMm, holeMm } = placingOf(upper, lower);
   const hole = holeMm > 0 ? say` and of its hole, ${sayMm(holeMm, 'diameter')}` : '';
   const turn =
@@ -33,6 +70,19 @@ export function placingSaid(upper: Placed, lower: Placed): Said[] {
   return [
     say`Draw the circle of its outside on ring ${lower.index + 1}, ${sayMm(outsideMm, 'diameter')}${hole}.`,
     turn,
-    'Centre it by the overhang: measure at two opposite places and move it by half the difference. Tabs or pins against sliding go where they are turned away again.',
+    ...(leaning ? [leaningSaid(leaning)] : []),
+    'Centre it by the overhang: measure at two opposite places and move it by half the difference.',
+    pinSaid(pinAt(upper, lower)),
   ];
 }
+
+const leaningSaid = ({ radiusMm, meetRad, stepMm }: LeaningJoint): Said =>
+  say`Its joints lean: turned by ${sayRad(Math.abs(meetRad))} ${meetRad > 0 ? 'counter-clockwise' : 'clockwise'}, what both run in half their heights, they meet those below at a radius of ${sayMm(radiusMm)}${stepMm === null ? '' : stepMm < SAME_STEP ? ', and so they lie' : say`; as it is turned a step of ${sayMm(stepMm)} is left there`}.`;
+
+/** A step that is less (mm) is not seen. */
+const SAME_STEP = 0.05;
+
+const pinSaid = (pin: Pin | null): Said =>
+  pin
+    ? say`A pin against sliding goes ${sayMm(pin.radiusMm)} from the axis: the ${sayMm(pin.roomMm)} of wood there are turned away ${pin.side}.`
+    : 'No wood is turned away that would take a pin: glue tabs across the joint outside, and cut them off again.';
