@@ -9,7 +9,7 @@ export default defineConfig({
   ssr: { resolve: source },
   test: {
     include: [`packages/core/src/${process.env.FELLSIDE_MUTATED ?? '**'}/**/*.test.ts`],
-    testTimeout: 60_000,
+    testTimeout: 900_000,
     setupFiles: [resolve(import.meta.dirname, 'vitest.seed.ts')],
   },
 });

@@ -11,6 +11,7 @@ import { DryFitView } from './make/DryFitView.js';
 import { DayView } from './make/day/DayView.js';
 import { LatheView } from './make/LatheView.js';
 import { MakeStation } from './make/MakeStation.js';
+import { SettingView } from './make/setting/SettingView.js';
 import { WorkView } from './make/WorkView.js';
 import { PatternStation } from './pattern/PatternStation.js';
 import { RingPlan } from './plan/RingPlan.js';
@@ -60,6 +61,7 @@ export const router = createBrowserRouter([
             children: [
               { index: true, element: <WorkView /> },
               { path: 'day', element: <DayView /> },
+              { path: 'setting', element: <SettingView /> },
               { path: 'dry-fit', element: <DryFitView /> },
               { path: 'lathe', element: <LatheView /> },
               { path: 'changes', element: <ChangesView /> },

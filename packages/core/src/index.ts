@@ -181,7 +181,7 @@ export { changesBetween } from './project/changes.js';
 export { type Change, type Command, run } from './project/commands/command.js';
 export * as edit from './project/commands/edits.js';
 export type { Stroke } from './project/commands/paintCommands.js';
-export { liftOfBands } from './project/commands/stack.js';
+export { liftOfBands, USUAL_SEGMENTS } from './project/commands/stack.js';
 export type { StashedRing } from './project/commands/stashCommands.js';
 export { projectedSections } from './project/commands/twistCommands.js';
 export { AGES, type TouchingPair, touchingPairs, weakShare } from './project/contrast.js';
@@ -307,6 +307,7 @@ export {
   STACKING_IDS,
   STACKINGS,
 } from './shop/order/schools.js';
+export { type Setting, settingsOf } from './shop/order/settings.js';
 export { type StageView, stageView } from './shop/order/stageView.js';
 export { type Done, hasCome, isDone, stateOf } from './shop/order/states.js';
 export { reachStages } from './shop/order/stops.js';
@@ -322,6 +323,7 @@ export {
   type TurningStage,
 } from './shop/speeds.js';
 export { type Flex, LIGHT_CUT, MOST_FLEX } from './shop/stiffness.js';
+export { errorFromSum, type TestSum, TRUE_EDGES, testSums } from './shop/testSums.js';
 export { type WayOut, waysOut, wrongSaid } from './shop/waysOut.js';
 export { whatItDoes } from './shop/whatItDoes.js';
 export {

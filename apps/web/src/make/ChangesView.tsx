@@ -1,4 +1,13 @@
-import { type Command, done, edit, formatLength, type Mm, mm, type Result } from '@fellside/core';
+import {
+  type Command,
+  done,
+  edit,
+  formatLength,
+  type Mm,
+  mm,
+  type Result,
+  USUAL_SEGMENTS,
+} from '@fellside/core';
 import { type ReactNode, useState } from 'react';
 import { editPiece } from '../store/edits.js';
 import { preparedOf, projectOf, unitsOf, woodsOf } from '../store/selectors.js';
@@ -7,6 +16,7 @@ import { Button } from '../ui/Button.js';
 import { Cautions } from '../ui/Cautions.js';
 import { Choice } from '../ui/Choice.js';
 import { LengthField } from '../ui/LengthField.js';
+import { NumberField } from '../ui/NumberField.js';
 import { Pane } from '../ui/Pane.js';
 import { LetInFields } from './LetInFields.js';
 import { TurnedCurve } from './TurnedCurve.js';
@@ -73,10 +83,11 @@ function SawOff() {
       </div>
       {sawnOff.length > 0 && (
         <ol className="mt-3" aria-label="Sawn off">
-          {sawnOff.map(({ atMm, gone, rings }, i) => (
+          {sawnOff.map(({ atMm, gone, rings, slants = [] }, i) => (
             <li key={i} className="border-t border-line py-1">
               Sawn off {gone} {formatLength(atMm, units)}: {rings.length}{' '}
               {rings.length === 1 ? 'ring' : 'rings'}
+              {slants.length > 0 && `, ${slants.length} slanted ${slants.length === 1 ? 'band' : 'bands'}`}
             </li>
           ))}
         </ol>
@@ -88,9 +99,14 @@ function SawOff() {
 interface GlueOnProps {
   readonly title: string;
   readonly label: string;
-  readonly command: (heightMm: Mm, radiusMm: Mm, wood: string) => Command;
+  readonly command: (heightMm: Mm, radiusMm: Mm, wood: string, segments: number | null) => Command;
   readonly foot?: boolean;
 }
+
+const FEET = [
+  ['disc', 'one disc'],
+  ['segments', 'segments, their points meeting'],
+] as const;
 
 /** A foot or rim with its thickness, its diameter where it ends, and its wood. */
 function GlueOn({ title, label, command, foot = false }: GlueOnProps) {
@@ -102,6 +118,8 @@ function GlueOn({ title, label, command, foot = false }: GlueOnProps) {
   const high = useLength(mm(19.05));
   const across = useLength(mm(2 * end.radiusMm));
   const [wood, setWood] = useState(palette[0]!.key);
+  const [made, setMade] = useState<'disc' | 'segments'>('disc');
+  const [segments, setSegments] = useState(USUAL_SEGMENTS);
   const options = palette.map(
     ({ key, wood: id }) => [key, woods.find((each) => each.id === id)?.name ?? key] as const,
   );
@@ -115,9 +133,19 @@ function GlueOn({ title, label, command, foot = false }: GlueOnProps) {
           {...across}
         />
         <Choice label="Wood" value={wood} options={options} onChange={setWood} />
+        {foot && <Choice label="Made of" value={made} options={FEET} onChange={setMade} />}
+        {foot && made === 'segments' && (
+          <NumberField label="Segments" value={segments} onChange={(count) => done(setSegments(count))} />
+        )}
         <Button
           className="h-11!"
-          onClick={() => dispatch(editPiece(command(high.value, mm(across.value / 2), wood)))}
+          onClick={() =>
+            dispatch(
+              editPiece(
+                command(high.value, mm(across.value / 2), wood, made === 'segments' ? segments : null),
+              ),
+            )
+          }
         >
           {label}
         </Button>

@@ -2,7 +2,6 @@ import {
   formatAngle,
   formatLength,
   formatStop,
-  type MeantRing,
   meantRing,
   type RingPlan,
   rad,
@@ -10,7 +9,6 @@ import {
   rollOf,
   sentenceIn,
   shortOfOne,
-  whatItDoes,
 } from '@fellside/core';
 import { lastRingOf } from '../store/selection.js';
 import { planOf, unitsOf } from '../store/selectors.js';
@@ -18,11 +16,9 @@ import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { Cautions } from '../ui/Cautions.js';
 import { Choice } from '../ui/Choice.js';
-import { Heads } from '../ui/Heads.js';
-import { gapUnits } from '../ui/LengthField.js';
 import { Pane } from '../ui/Pane.js';
-import { tableClass } from '../ui/tables.js';
 import { DryFit } from './DryFit.js';
+import { Little } from './Little.js';
 
 /** At the saw and before the glue: what a setting does to a ring, and what a gap says of the saw. */
 export function DryFitView() {
@@ -119,36 +115,6 @@ function Short({ ring }: { ring: RingPlan }) {
           </li>
         ))}
       </ul>
-    </>
-  );
-}
-
-/** What a little too much or too little does on this very ring. */
-function Little({ ring }: { ring: MeantRing }) {
-  const units = gapUnits(useApp(unitsOf));
-  return (
-    <>
-      <h3 className="mt-4 mb-1 font-semibold">What a little does on this ring</h3>
-      <table className={tableClass}>
-        <Heads
-          of={[
-            'Every mitre out by',
-            'Last joint, all others tight',
-            'Each joint, when it is spread',
-            'Out of round as two halves',
-          ]}
-        />
-        <tbody>
-          {whatItDoes(ring).map(({ error, lastMm, eachMm, outOfRoundMm }) => (
-            <tr key={error} className="border-t border-line">
-              <th scope="row">{formatAngle(error)}</th>
-              <td>{formatLength(lastMm, units)}</td>
-              <td>{formatLength(eachMm, units)}</td>
-              <td>{outOfRoundMm === null ? '' : formatLength(outOfRoundMm, units)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
     </>
   );
 }

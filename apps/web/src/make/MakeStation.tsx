@@ -5,6 +5,7 @@ import { Pages } from '../ui/Pages.js';
 const PAGES = [
   ['make', 'Work', true],
   ['make/day', 'Day plan', true],
+  ['make/setting', 'Setting', true],
   ['make/dry-fit', 'Dry fit', true],
   ['make/lathe', 'At the lathe', true],
   ['make/changes', 'Changes', true],

@@ -54,7 +54,9 @@ const capacityOf = remembered((vessel: Vessel) => hollowVolume(vessel, 0, brimOf
 
 function sawnOffOf({ sawnOff = [] }: Pick<Project, 'sawnOff'>): Plan['sawnOff'] {
   const rings = sawnOff.flatMap(({ rings }) => rings);
-  return { rings: rings.length, pieces: rings.reduce((sum, { making }) => sum + placesOf(making), 0) };
+  // A slanted band is one board.
+  const bands = sawnOff.reduce((sum, { slants = [] }) => sum + slants.length, 0);
+  return { rings: rings.length, pieces: rings.reduce((sum, { making }) => sum + placesOf(making), bands) };
 }
 
 /**

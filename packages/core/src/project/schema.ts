@@ -177,6 +177,8 @@ export const projectSchema = z.strictObject({
         atMm: length('Height of the cut', 0, 2000),
         gone: z.enum(['below', 'above'], { error: () => 'What is below or above the cut is gone.' }),
         rings: z.array(ringSchema).max(MOST_RINGS, { abort: true }),
+        /** Slanted bands that went with them. */
+        slants: z.array(slantSchema).max(MOST_SLANTS, { abort: true }).optional(),
       }),
     )
     .max(100, { abort: true })

@@ -4,11 +4,14 @@ import { demoProjects } from '../../demo/index.js';
 import { radiusAt } from '../../form/curve.js';
 import { insideAt } from '../../form/vessel.js';
 import { mm } from '../../measure/quantity.js';
+import { regionAt } from '../../ring/slant.js';
+import type { Point3 } from '../../ring/space.js';
 import { after, change, planned, refusal, rings } from '../../testing/pieces.js';
 import { prepare } from '../prepare.js';
 import type { Project } from '../schema.js';
 import * as edit from './edits.js';
 
+const becks = demoProjects().find(({ slants = [] }) => slants.length > 0)!;
 const shown = demoProjects().filter(({ slants = [] }) => slants.length === 0);
 const cup = shown.find(({ name }) => name.includes('Cup'))!;
 const vesselOf = (project: Project) => {
@@ -99,12 +102,51 @@ describe('sawing off', () => {
     expect(foot.sawnOff.rings).toBe(9);
   });
 
+  // What wood lies at a point, taken back through the cuts to where its ring was glued: independent of walls and radii.
+  test('a piece with slanted bands keeps them, its rings and their place at every point that stands', () => {
+    const woodAt = (project: Project, p: Point3, upMm: number): string => {
+      const prepared = prepare(project);
+      if (!prepared.ok) throw new Error('no form');
+      const { cuts, rings, bands } = prepared.value;
+      const { band, shift } = regionAt(cuts, p);
+      if (band !== null) return `band ${bands[band]!.slant.id}`;
+      const z = p.z - shift.z;
+      const { ring } = rings.find(({ course: { topMm } }) => z < topMm)!;
+      return `${ring.id} ${(p.x - shift.x).toFixed(6)} ${(p.y - shift.y).toFixed(6)} ${(z + upMm).toFixed(6)}`;
+    };
+    const same = (stands: Project, upMm: number) => {
+      const { heightMm } = vesselOf(stands);
+      for (let i = 1; i < 60; i++)
+        for (const [x, y] of [
+          [30, 0],
+          [-20, 25],
+          [4, -33],
+        ] as const) {
+          const z = (i / 60) * (heightMm - 1);
+          expect(woodAt(stands, { x, y, z }, upMm)).toBe(woodAt(becks, { x, y, z: z + upMm }, 0));
+        }
+    };
+    const { heightMm } = vesselOf(becks);
+    const below = after(becks, edit.sawOff(becks.rings[0]!.heightMm, 'below'));
+    expect(below.slants).toHaveLength(becks.slants!.length);
+    same(below, heightMm - vesselOf(below).heightMm);
+    const above = after(becks, edit.sawOff(heightMm - 20, 'above'));
+    expect(above.slants).toEqual(becks.slants);
+    same(above, 0);
+    const low = after(becks, edit.sawOff(becks.rings[0]!.heightMm, 'above'));
+    expect(low.slants).toBeUndefined();
+    expect(low.sawnOff![0]!.slants).toEqual(becks.slants);
+    expect(planned(low).sawnOff.pieces + planned(low).pieces).toBe(planned(becks).pieces);
+  });
+
   test('beside the work, through slanted bands, or through all of it: a sentence, nothing changed', () => {
     const { heightMm } = vesselOf(cup);
     expect(refusal(cup, edit.sawOff(heightMm + 1, 'below'))).toMatch(/does not go through the work/);
     expect(refusal(cup, edit.sawOff(0, 'below'))).toMatch(/does not go through the work/);
-    const becks = demoProjects().find(({ slants = [] }) => slants.length > 0)!;
-    expect(refusal(becks, edit.sawOff(50, 'below'))).toMatch(/slanted bands is not sawn off/);
+    expect(refusal(becks, edit.sawOff(100, 'above'))).toMatch(
+      /goes through slanted band \d, which lies between/,
+    );
+    expect(refusal(becks, edit.sawOff(180, 'below'))).toMatch(/moved sideways by it/);
   });
 });
 
@@ -117,6 +159,13 @@ test('a new foot brings all above it up; a rim goes on top', () => {
     expect(radiusAt(now.outside, z + 20)).toBeCloseTo(radiusAt(before.outside, z), 1);
   expect(radiusAt(now.outside, 0)).toBe(40);
   expect(rings(footed)[0]!.ring).toMatchObject({ heightMm: 20, woods: [wood], making: { way: 'disc' } });
+  const ringed = after(cup, edit.newFoot(mm(20), mm(40), wood, 12));
+  expect(rings(ringed)[0]!.ring).toMatchObject({ making: { way: 'flat', count: 12 } });
+  expect(refusal(cup, edit.newFoot(mm(20), mm(40), wood, 2.5))).toMatch(/[Ss]egment/);
+  const [solid, glued] = [planned(footed), planned(ringed)];
+  expect(glued.rings[0]!.pieces.reduce((sum, { count }) => sum + count, 0)).toBe(12);
+  expect(glued.rings[0]!.reasons).toEqual([]);
+  expect(glued.pieces).toBe(solid.pieces + 11);
   const top = after(cup, edit.newRim(mm(12), mm(80), wood));
   expect(vesselOf(top).heightMm).toBeCloseTo(before.heightMm + 12, 9);
   expect(top.rings).toHaveLength(cup.rings.length + 1);

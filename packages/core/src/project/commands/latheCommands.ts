@@ -1,20 +1,32 @@
 import { current } from 'immer';
 import type { CurvePoint } from '../../form/curve.js';
 import { vesselOf } from '../../form/vessel.js';
+import { segmentCount } from '../../making/segments.js';
 import { type Mm, mm } from '../../measure/quantity.js';
 import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import type { Project, Ring } from '../schema.js';
+import { reasonsOf } from '../sentences.js';
 import { heightOf } from '../sizing.js';
 import type { Command } from './command.js';
 import { refusedEdit } from './refusedEdit.js';
-import { freshId, usualSolid } from './stack.js';
+import { freshId, usualSegments, usualSolid } from './stack.js';
 import { lip } from './stretch.js';
 
-/** A solid foot glued under the work: so thick, so wide at the bench, of a palette wood; all above comes up by it. */
-export const newFoot = (heightMm: Mm, radiusMm: Mm, wood: string): Command => ({
+/**
+ * A foot glued under the work: so thick, so wide at the bench, of a palette wood; all above comes up by it. A disc, or a ring of so many segments
+ * whose points meet in the middle.
+ */
+export const newFoot = (
+  heightMm: Mm,
+  radiusMm: Mm,
+  wood: string,
+  segments: number | null = null,
+): Command => ({
   label: 'New foot',
   apply(draft) {
+    const counted = segmentCount.nullable().safeParse(segments);
+    if (!counted.success) return { reasons: reasonsOf(counted.error) };
     const { form } = draft;
     const up = (point: CurvePoint): CurvePoint => ({ ...point, heightMm: mm(point.heightMm + heightMm) });
     const [old, ...rest] = form.points.map(up);
@@ -31,7 +43,9 @@ export const newFoot = (heightMm: Mm, radiusMm: Mm, wood: string): Command => ({
         }));
     }
     for (const slant of draft.slants ?? []) slant.heightMm = mm(slant.heightMm + heightMm);
-    draft.rings.unshift({ id: freshId(draft.rings), heightMm, making: usualSolid(), turn: 0, woods: [wood] });
+    const making = segments === null ? usualSolid() : usualSegments(segments);
+    const woods = Array.from({ length: segments ?? 1 }, () => wood);
+    draft.rings.unshift({ id: freshId(draft.rings), heightMm, making, turn: 0, woods });
     return undefined;
   },
 });

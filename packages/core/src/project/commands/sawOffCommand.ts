@@ -20,20 +20,18 @@ export const sawOff = (atMm: number, gone: 'below' | 'above'): Command => ({
   apply(draft, ripping) {
     const prepared = prepare(current(draft as object) as Project, ripping);
     if (!prepared.ok) return { reasons: prepared.reasons };
-    const { vessel, rings } = prepared.value;
-    const wrong = whyNot(draft, vessel, atMm);
-    if (wrong) return wrong;
+    const { vessel, rings, bands } = prepared.value;
     const cut = atJoint(atMm, rings);
+    const wrong = whyNot(vessel, atMm) ?? whyNotBands(bands, cut, gone);
+    if (wrong) return wrong;
     const stands = gone === 'below' ? { from: cut, to: vessel.heightMm } : { from: 0, to: cut };
-    const lost = rings.flatMap(({ course }, i) =>
-      (gone === 'below' ? course.topMm <= cut + SAME_LENGTH : course.bottomMm >= cut - SAME_LENGTH)
-        ? [i]
-        : [],
+    const lost = rings.flatMap(({ stands: ring }, i) =>
+      (gone === 'below' ? ring.topMm <= cut + SAME_LENGTH : ring.bottomMm >= cut - SAME_LENGTH) ? [i] : [],
     );
     if (lost.length === rings.length)
       return refusedEdit('nothing-left', 'atMm', say`A cut at ${sayMm(atMm)} leaves no ring; saw elsewhere.`);
     const through = rings.findIndex(
-      ({ course }) => course.bottomMm < cut - SAME_LENGTH && course.topMm > cut + SAME_LENGTH,
+      ({ stands: ring }) => ring.bottomMm < cut - SAME_LENGTH && ring.topMm > cut + SAME_LENGTH,
     );
     const own = [...lost, ...(through >= 0 ? [through] : [])].filter(
       (i) => !draft.rings[i]!.fixed && draft.rings[i]!.making.way !== 'stock',
@@ -43,8 +41,9 @@ export const sawOff = (atMm: number, gone: 'below' | 'above'): Command => ({
     // A motif counts its rings from below: it would show otherwise on what stands.
     freeze(draft, new Set(draft.motifs.map(({ id }) => id)));
     if (through >= 0) {
-      const { bottomMm, topMm } = rings[through]!.course;
-      shorten(draft.rings[through]!, gone === 'below' ? topMm - cut : cut - bottomMm);
+      const { course, stands: at } = rings[through]!;
+      const off = gone === 'below' ? cut - at.bottomMm : at.topMm - cut;
+      shorten(draft.rings[through]!, course.topMm - course.bottomMm - off);
     }
     const form = croppedForm(
       current(draft.form as object) as Project['form'],
@@ -52,9 +51,15 @@ export const sawOff = (atMm: number, gone: 'below' | 'above'): Command => ({
       stands.from,
       stands.to,
     );
+    const slants = bandsAfter(draft, bands, cut, gone);
     draft.sawnOff = [
       ...(draft.sawnOff ?? []),
-      { atMm: mm(atMm), gone, rings: lost.map((i) => draft.rings[i]!) },
+      {
+        atMm: mm(atMm),
+        gone,
+        rings: lost.map((i) => draft.rings[i]!),
+        ...(slants.length > 0 && { slants }),
+      },
     ];
     draft.rings = draft.rings.filter((_, i) => !lost.includes(i));
     draft.form = form;
@@ -67,15 +72,9 @@ const LEAST_LEFT = 0.5;
 
 /** The height of a cut, or of the joint that it comes so near to that nothing is left between. */
 const atJoint = (atMm: number, rings: Prepared['rings']): number =>
-  rings.map(({ course }) => course.topMm).find((top) => Math.abs(top - atMm) < LEAST_LEFT) ?? atMm;
+  rings.map(({ stands }) => stands.topMm).find((top) => Math.abs(top - atMm) < LEAST_LEFT) ?? atMm;
 
-function whyNot(draft: Project, { heightMm }: Vessel, atMm: number): Outcome | null {
-  if (draft.slants?.length)
-    return refusedEdit(
-      'saw-slanted',
-      'slants',
-      'A piece with slanted bands is not sawn off here: its bands would have to be sawn with it. Take the bands out first.',
-    );
+function whyNot({ heightMm }: Vessel, atMm: number): Outcome | null {
   if (atMm > LEAST_LEFT && atMm < heightMm - LEAST_LEFT) return null;
   return refusedEdit(
     'cut-outside',
@@ -83,6 +82,51 @@ function whyNot(draft: Project, { heightMm }: Vessel, atMm: number): Outcome | n
     say`The cut at ${sayMm(atMm)} does not go through the work, which is ${sayMm(heightMm)} high.`,
     { least: LEAST_LEFT, most: heightMm - LEAST_LEFT },
   );
+}
+
+/** Between which heights a slanted band lies in the turned piece. */
+function extentOf({ reaches, slant }: Prepared['bands'][number]): readonly [from: number, to: number] {
+  const ends = reaches.flatMap(({ fromMm, toMm }) => [fromMm, toMm]);
+  return ends.length > 0 ? [Math.min(...ends), Math.max(...ends)] : [slant.heightMm, slant.heightMm];
+}
+
+/** A cut goes clear of slanted bands; and what lies above a band was moved sideways by it, so that it does not stand without it. */
+function whyNotBands(bands: Prepared['bands'], cut: number, gone: 'below' | 'above'): Outcome | null {
+  for (const [i, band] of bands.entries()) {
+    const [from, to] = extentOf(band);
+    if (cut > from && cut < to)
+      return refusedEdit(
+        'saw-slanted',
+        'atMm',
+        say`The cut at ${sayMm(cut)} goes through slanted band ${i + 1}, which lies between ${sayMm(from)} and ${sayMm(to)}. Saw below or above it.`,
+      );
+    if (gone === 'below' && to <= cut)
+      return refusedEdit(
+        'saw-slanted',
+        'atMm',
+        say`Slanted band ${i + 1} would be sawn off with what is below, and what stands above it was moved sideways by it. Saw below ${sayMm(Math.min(...bands.map((each) => extentOf(each)[0])))}, or take the band out first.`,
+      );
+  }
+  return null;
+}
+
+/** Bands that stand come down with what is sawn off below them; those that are gone are taken out, and given back. */
+function bandsAfter(
+  draft: Project,
+  bands: Prepared['bands'],
+  cut: number,
+  gone: 'below' | 'above',
+): NonNullable<Project['slants']> {
+  if (!draft.slants) return [];
+  if (gone === 'below') {
+    for (const slant of draft.slants) slant.heightMm = mm(slant.heightMm - cut);
+    return [];
+  }
+  const all = draft.slants;
+  const isGone = (i: number) => extentOf(bands[i]!)[0] >= cut;
+  draft.slants = all.filter((_, i) => !isGone(i));
+  if (draft.slants.length === 0) delete draft.slants;
+  return all.filter((_, i) => isGone(i));
 }
 
 function shorten(ring: Ring, leftMm: number): void {

@@ -1,9 +1,12 @@
 import type { StripEntry } from '../../lumber/lumber.js';
+import type { Mm } from '../../measure/quantity.js';
 import { type Owner, sameOwner } from '../../ring/owner.js';
 
-/** What is cut of one wood for a ring: pieces, and what is cut besides. */
+/** What is cut of one wood for a ring, from strips of a width and planed thickness: pieces, and what is cut besides. */
 export interface OwnCut {
   readonly wood: string;
+  readonly widthMm: Mm;
+  readonly thicknessMm: Mm;
   readonly pieces: number;
   readonly spares: number;
   readonly tests: number;
@@ -11,12 +14,13 @@ export interface OwnCut {
 
 /** What is cut for a ring, by wood, in the order of the strips. */
 export function cutsFor(owner: Owner, strips: readonly StripEntry[]): OwnCut[] {
-  const by = new Map<string, { wood: string; pieces: number; spares: number; tests: number }>();
-  for (const { wood, cuts } of strips)
+  const by = new Map<string, { -readonly [K in keyof OwnCut]: OwnCut[K] }>();
+  for (const { wood, widthMm, thicknessMm, cuts } of strips)
     for (const cut of cuts) {
       if (!cut.owner || !sameOwner(cut.owner, owner)) continue;
-      const row = by.get(wood) ?? { wood, pieces: 0, spares: 0, tests: 0 };
-      by.set(wood, row);
+      const key = `${wood} ${widthMm} ${thicknessMm}`;
+      const row = by.get(key) ?? { wood, widthMm, thicknessMm, pieces: 0, spares: 0, tests: 0 };
+      by.set(key, row);
       row[cut.purpose === 'piece' ? 'pieces' : cut.purpose === 'test' ? 'tests' : 'spares'] += cut.count;
     }
   return [...by.values()];
