@@ -43,6 +43,13 @@ export interface Subject {
   readonly rings: readonly RingPlan[];
   /** How far the wall stands over the top of the stack and under its foot, where slanted cuts run out there (mm). */
   readonly over: { readonly topMm: number; readonly footMm: number };
+  /** Slanted bands with the size of their boards, and the least that they may be (mm). */
+  readonly bands: readonly {
+    readonly id: string;
+    readonly lengthMm: number;
+    readonly widthMm: number;
+    readonly leastMm: { readonly lengthMm: number; readonly widthMm: number };
+  }[];
   readonly lumber: Lumber;
   readonly roll: Roll;
   readonly blanks: readonly { readonly id: string; readonly made: Result<MadeBlank> }[];

@@ -1,3 +1,4 @@
+import { bandShortChecks } from './bandShort.js';
 import { blankChecks } from './blanks.js';
 import type { Check, Subject } from './check.js';
 import { hollowDiscChecks } from './hollowDisc.js';
@@ -20,6 +21,7 @@ import { tooNarrowChecks } from './tooNarrow.js';
 
 const CHECKS = [
   stackChecks,
+  bandShortChecks,
   slantsLeaveChecks,
   tooNarrowChecks,
   impossibleChecks,

@@ -3,6 +3,7 @@ import type { ReasonCode } from '../measure/reasonCodes.js';
 
 /** What a finished plan is looked over for, besides what rings and blanks say of themselves. */
 const CHECKS = [
+  'band-short',
   'bed',
   'hollow-disc',
   'jaws',

@@ -18,6 +18,8 @@ export interface PreparedBand {
   /** The board that is glued in: along the slope and level across it. */
   readonly lengthMm: Mm;
   readonly widthMm: Mm;
+  /** The least that it may be: as far as the turned wall reaches. */
+  readonly leastMm: { readonly lengthMm: Mm; readonly widthMm: Mm };
   /** The band as a ring that stands upright round it: wood wherever it is asked. */
   readonly made: Made;
   readonly bottomMm: number;
@@ -39,7 +41,8 @@ export const bandsOf = (
   const extents = extentsOf(cuts, reaches, vessel);
   return slants.map((slant, i) => {
     const { along, across, farthest } = extents[i]!;
-    const [lengthMm, widthMm] = [mm(2 * (along + outsideMm)), mm(2 * (across + outsideMm))];
+    const board = { lengthMm: mm(2 * (along + outsideMm)), widthMm: mm(2 * (across + outsideMm)) };
+    const { lengthMm, widthMm } = slant.made ?? board;
     const moved = reaches[i]!.map(({ region: { shift }, fromMm, toMm }) => [
       fromMm - shift.z,
       toMm - shift.z,
@@ -52,6 +55,7 @@ export const bandsOf = (
       reaches: reaches[i]!,
       lengthMm,
       widthMm,
+      leastMm: { lengthMm: mm(2 * along), widthMm: mm(2 * across) },
       made: madeBand(size, farthest + outsideMm, topMm - bottomMm),
       bottomMm,
       turn: (slant.towardDeg * Math.PI) / 180,

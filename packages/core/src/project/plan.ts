@@ -117,6 +117,12 @@ export function plan(
       shop,
       vessel,
       rings: plans,
+      bands: bands.map(({ slant, lengthMm, widthMm, leastMm }) => ({
+        id: slant.id,
+        lengthMm,
+        widthMm,
+        leastMm,
+      })),
       over: { topMm: overTopMm, footMm: underFootMm },
       lumber,
       roll,

@@ -21,6 +21,13 @@ export const slantSchema = z.strictObject({
   kerfMm: length('Kerf of the cut', 0, 10),
   /** Palette key. */
   wood: z.string().min(1).max(24),
+  /** The board as it was cut, which it stays whatever the form asks for later; left out until then. */
+  made: z
+    .strictObject({
+      lengthMm: length('Length of the board', 1, 3000),
+      widthMm: length('Width of the board', 1, 3000),
+    })
+    .optional(),
 });
 export type Slant = z.infer<typeof slantSchema>;
 

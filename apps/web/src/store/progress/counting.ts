@@ -1,4 +1,5 @@
 import {
+  bandOwner,
   counted,
   type Done,
   edit,
@@ -6,6 +7,7 @@ import {
   isDone,
   type Job,
   type Order,
+  type Owner,
   ringOwner,
   sentenceIn,
   stateOf,
@@ -86,15 +88,23 @@ const asMade =
       .then(() => {
         const project = getState().piece.edited?.project;
         if (!project) return;
-        const rings = (to: 'cut' | 'stacked', up: boolean) =>
-          project.rings.flatMap(({ id }, ring) => {
-            const [was, is] = [before, after].map((done) => stateOf(ringOwner(id), order, done));
-            return hasCome(is!, to) === up && hasCome(was!, to) !== up ? [ring] : [];
-          });
-        const on = { cut: rings('cut', true), stacked: rings('stacked', true) };
-        const off = { cut: rings('cut', false), stacked: rings('stacked', false) };
-        if (on.cut.length + on.stacked.length > 0) dispatch(editPiece(edit.keepAsMade(on)));
-        if (off.cut.length + off.stacked.length > 0) dispatch(editPiece(edit.takeBack(off)));
+        const came = (owner: Owner, to: 'cut' | 'stacked', up: boolean) => {
+          const [was, is] = [before, after].map((done) => stateOf(owner, order, done));
+          return hasCome(is!, to) === up && hasCome(was!, to) !== up;
+        };
+        const those = (owners: readonly Owner[], to: 'cut' | 'stacked', up: boolean) =>
+          owners.flatMap((owner, place) => (came(owner, to, up) ? [place] : []));
+        const rings = project.rings.map(({ id }) => ringOwner(id));
+        const bands = (project.slants ?? []).map(({ id }) => bandOwner(id));
+        const made = (up: boolean) => ({
+          cut: those(rings, 'cut', up),
+          stacked: those(rings, 'stacked', up),
+          bands: those(bands, 'cut', up),
+        });
+        const [on, off] = [made(true), made(false)];
+        const some = (all: typeof on) => Object.values(all).some(({ length }) => length > 0);
+        if (some(on)) dispatch(editPiece(edit.keepAsMade(on)));
+        if (some(off)) dispatch(editPiece(edit.takeBack(off)));
       });
     making.set(dispatch, made);
   };

@@ -239,6 +239,23 @@ describe('rings as they are made', () => {
     };
     expect(rings(retoned)[row]!.ring.woods).toEqual(rings(cutRow)[row]!.ring.woods);
   });
+  test('the board of a slanted band that was cut stays as large, and is told when the form outgrows it', () => {
+    const kept = after(becks, edit.keepAsMade({ cut: [], stacked: [], bands: [0] }));
+    const boardOf = (project: Project) => {
+      const { lengthMm, widthMm } = planned(project).slants[0]!.pieces[0]!.kind.stock as never as Record<
+        string,
+        number
+      >;
+      return [lengthMm, widthMm];
+    };
+    expect(boardOf(kept)).toEqual(boardOf(becks));
+    expect(planned(kept).checks.map(({ code }) => code)).not.toContain('band-short');
+    const wider = edit.setDiameter(mm(2.2 * Math.max(...becks.form.points.map(({ radiusMm }) => radiusMm))));
+    expect(boardOf(after(kept, wider))).toEqual(boardOf(becks));
+    expect(boardOf(after(becks, wider))[0]).toBeGreaterThan(boardOf(becks)[0]!);
+    expect(planned(after(kept, wider)).checks.map(({ code }) => code)).toContain('band-short');
+    expect(after(kept, edit.takeBack({ cut: [], stacked: [], bands: [0] }))).toEqual(becks);
+  });
   test('taken back they follow the form again', () => {
     const back = after(
       cup,

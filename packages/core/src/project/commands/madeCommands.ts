@@ -7,19 +7,26 @@ import type { Command } from './command.js';
 import { named, type Rings } from './each.js';
 import { fixSizes } from './fixCommands.js';
 
-/** Rings, by their place, that have come to be cut, and to be on the stack. */
+/** Rings, by their place, that have come to be cut, and to be on the stack; slanted bands, by theirs, that have come to be cut. */
 export interface Made {
   readonly cut: Rings;
   readonly stacked: Rings;
+  readonly bands?: Rings;
 }
+
+const labelOf = ({ cut, stacked, bands = [] }: Made): string => {
+  const rings = [...new Set([...cut, ...stacked])].sort((a, b) => a - b);
+  return rings.length > 0 ? named(rings) : `slanted band ${bands.map((band) => band + 1).join(', ')}`;
+};
 
 /**
  * Rings as they are made: what is cut keeps the sizes that it has now and the woods that show, whatever the form asks for later; what is on
  * the stack keeps its height and place.
  */
-export const keepAsMade = ({ cut, stacked }: Made): Command => ({
-  label: `As made: ${named([...new Set([...cut, ...stacked])].sort((a, b) => a - b))}`,
+export const keepAsMade = (as: Made): Command => ({
+  label: `As made: ${labelOf(as)}`,
   apply(draft, ripping) {
+    const { cut, stacked, bands = [] } = as;
     // A ring from the stash is what it is.
     const fresh = cut.filter(
       (index) => !draft.rings[index]!.fixed && draft.rings[index]!.making.way !== 'stock',
@@ -36,14 +43,20 @@ export const keepAsMade = ({ cut, stacked }: Made): Command => ({
       ring.cut = true;
     }
     for (const index of stacked) draft.rings[index]!.locked = true;
+    for (const index of bands) {
+      const { lengthMm, widthMm } = shown.value.bands[index]!;
+      draft.slants![index]!.made = { lengthMm, widthMm };
+    }
     return undefined;
   },
 });
 
 /** Rings taken back: off the stack their height is free again, cut anew they follow the form and their motif. */
-export const takeBack = ({ cut, stacked }: Made): Command => ({
-  label: `Taken back: ${named([...new Set([...cut, ...stacked])].sort((a, b) => a - b))}`,
+export const takeBack = (as: Made): Command => ({
+  label: `Taken back: ${labelOf(as)}`,
   apply(draft) {
+    const { cut, stacked, bands = [] } = as;
+    for (const index of bands) delete draft.slants![index]!.made;
     for (const index of stacked) delete draft.rings[index]!.locked;
     for (const index of cut) {
       const ring = draft.rings[index]!;
