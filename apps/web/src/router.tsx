@@ -9,7 +9,7 @@ import { FormStation } from './form/FormStation.js';
 import { ChangesView } from './make/ChangesView.js';
 import { DryFitView } from './make/DryFitView.js';
 import { DayView } from './make/day/DayView.js';
-import { LatheView } from './make/LatheView.js';
+import { LatheView } from './make/lathe/LatheView.js';
 import { MakeStation } from './make/MakeStation.js';
 import { SettingView } from './make/setting/SettingView.js';
 import { WorkView } from './make/WorkView.js';

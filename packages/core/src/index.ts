@@ -234,6 +234,7 @@ export {
 export { type Beginning, startProject } from './project/start.js';
 export { type RingSize, startFromRings } from './project/startFromRings.js';
 export { type StashEntry, stashedRingSchema, stashTaken, stashUsedBy } from './project/stash.js';
+export { turnedBalance } from './project/turnedBalance.js';
 export { upgradedSteps } from './project/upgrade.js';
 export { cellAspect, trueTurns, wallOf } from './project/wall.js';
 export { type Bond, bondOf } from './ring/bond.js';
@@ -271,7 +272,7 @@ export {
   type WorkingHours,
   type Workshop,
 } from './settings/workshop.js';
-export { type Balance, calmUpTo, shakeAt } from './shop/balance.js';
+export { type Balance, calmUpTo, GRAVITY, shakeAt } from './shop/balance.js';
 export type { DayBound } from './shop/day/bound.js';
 export { DAY_MINUTES, type Moment } from './shop/day/calendar.js';
 export { type DayPlan, dayPlan, EQUIPMENT_NAMES, type Named } from './shop/day/schedule.js';

@@ -5,7 +5,8 @@ import type { Shop } from '../settings/shop.js';
 import { type Balance, balanceOf, type Weight } from '../shop/balance.js';
 import { cavityOf, type Hidden, hiddenFrom, hiddenFromHands } from '../shop/reach.js';
 import { type Flex, flexAlong } from '../shop/stiffness.js';
-import { density, type Species } from '../wood/species.js';
+import type { Species } from '../wood/species.js';
+import { densitiesOf } from './densities.js';
 import type { Prepared } from './prepare.js';
 import type { Project } from './schema.js';
 
@@ -37,18 +38,16 @@ function reachOf(vessel: Vessel, { reachMm, workshop: { tools } }: Reaching): Re
   const bar = { shaftMm: tools.barMm, overhangMm: reachMm, sweepMm: 0 };
   return [
     { by: 'straight', hidden: hiddenFrom(cavity, mouth, bar) },
-    { by: 'hooked', hidden: hiddenFrom(cavity, mouth, { ...bar, sweepMm: tools.sweepMm }) },
+    ...(tools.sweepMm > 0
+      ? [{ by: 'hooked' as const, hidden: hiddenFrom(cavity, mouth, { ...bar, sweepMm: tools.sweepMm }) }]
+      : []),
     { by: 'hands', hidden: hiddenFromHands(cavity, mouth, tools) },
   ];
 }
 
 /** Weights of all places of the rings that can be made, and the mean density of each ring, kg/m³. */
 function weighed({ rings }: Prepared, project: Project, woods: readonly Species[]) {
-  const woodOf = new Map(project.palette.map(({ key, wood }) => [key, wood]));
-  const densityOf = (key: string | undefined): number => {
-    const species = woods.find(({ id }) => id === woodOf.get(key ?? ''));
-    return species ? density(species) : 0;
-  };
+  const densityOf = densitiesOf(project, woods);
   return rings.map(({ made, turn, ring, stands }) => {
     const weights: Weight[] = [];
     let [kg, mm3] = [0, 0];

@@ -1,20 +1,18 @@
-import { knotsBetween, radiusAt } from '../form/curve.js';
-import { recessAt } from '../form/recess.js';
-import { insideAt, type Vessel } from '../form/vessel.js';
+import { radiusAt } from '../form/curve.js';
+import type { Vessel } from '../form/vessel.js';
 import { woodVolume } from '../form/volume.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
 import type { LaidPiece, Made } from '../making/contract.js';
 import { layOut, outlineAtHeight } from '../making/layOut.js';
 import { remembered } from '../measure/memo.js';
-import { integrate } from '../measure/quadrature.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import { shortfall } from '../ring/need.js';
 import type { Point } from '../ring/plane.js';
-import { type Cuts, type HalfSpace, sidesOf } from '../ring/slant.js';
-import { movedPiece, overPlaces } from '../surface/round.js';
-import { within } from '../surface/through.js';
+import type { Cuts } from '../ring/slant.js';
+import { overPlaces } from '../surface/round.js';
 import { areaBetween } from '../surface/within.js';
 import type { PreparedBand } from './bands.js';
+import { hollowAt, type Lying, overHeights, partsOf, SLICE } from './left.js';
 import type { Prepared, PreparedRing } from './prepare.js';
 
 /** Volume of each wood that is left in the turned piece, mm³ by species; `plans` has the pieces of every ring. */
@@ -83,32 +81,10 @@ function fullVolume({ wallAlong, course, reaches }: PreparedRing, made: Made, ve
   return woodVolume(vessel, course.bottomMm + z, Math.min(course.topMm + z, vessel.heightMm));
 }
 
-/** Slices in which pieces are measured (mm). */
-const SLICE = 2;
-
-const hollowAt = (vessel: Vessel, z: number) =>
-  Math.max(insideAt(vessel, z) ?? 0, recessAt(vessel.recess, z));
-
 /** Area of an outline that is left between inside and outside at a height of the piece, mm². */
 function areaLeft(outline: readonly Point[], vessel: Vessel, z: number): number {
   const outer = radiusAt(vessel.outside, z);
   return Math.max(0, areaBetween(outline, Math.min(outer, hollowAt(vessel, z)), outer));
-}
-
-/** The integral over heights, between the knots of the outside and where the hollow begins and ends, in slices. */
-function overHeights(of: (z: number) => number, vessel: Vessel, low: number, high: number, slice = SLICE) {
-  if (high <= low) return 0;
-  const { hollowFromMm, hollowToMm, recess } = vessel;
-  const floors = [hollowFromMm, hollowToMm, recess?.depthMm ?? 0].filter((z) => z > low && z < high);
-  const knots = [...knotsBetween(vessel.outside, low, high), ...floors].sort((a, b) => a - b);
-  let sum = 0;
-  for (let k = 1; k < knots.length; k++) {
-    const [from, to] = [knots[k - 1]!, knots[k]!];
-    const slices = Math.max(1, Math.ceil((to - from) / slice));
-    for (let i = 0; i < slices; i++)
-      sum += integrate(of, from + ((to - from) * i) / slices, from + ((to - from) * (i + 1)) / slices);
-  }
-  return sum;
 }
 
 /**
@@ -130,50 +106,19 @@ function placeVolumes(made: Made, vessel: Vessel, z0: number, z1: number, whole:
   return overPlaces(made, (place) => made.lay(place).reduce((sum, piece) => sum + volume(piece), 0));
 }
 
-/** A ring or a band that cuts have moved. */
-type Moved = Pick<PreparedBand, 'made' | 'turn' | 'bottomMm' | 'reaches'>;
-
 /** So many slices are looked at in all pieces of one ring that cuts go through: they are thicker where it has hundreds. */
 const MOST_SLICES = 4000;
 /** Corners of a usual piece; one of more counts for as many. */
 const CORNERS = 4;
 
 /** The same of a ring or a band that slanted cuts have moved or divided: region by region, place by place. */
-function movedVolumes({ made, turn, bottomMm, reaches }: Moved, vessel: Vessel, cuts: Cuts): number[] {
-  const pieces = layOut(made);
-  const corners = pieces.reduce((sum, { bottom }) => sum + bottom.length, 0) / CORNERS;
+function movedVolumes(body: Lying, vessel: Vessel, cuts: Cuts): number[] {
+  const { made, reaches } = body;
+  const corners = layOut(made).reduce((sum, { bottom }) => sum + bottom.length, 0) / CORNERS;
   const slices = reaches.reduce((sum, { fromMm, toMm }) => sum + (toMm - fromMm) / SLICE, 0) * corners;
   const slice = SLICE * Math.max(1, slices / MOST_SLICES);
   const volumes = made.groups.flatMap(({ count }) => Array.from({ length: count }, () => 0));
-  for (const piece of pieces)
-    for (const { region, fromMm, toMm } of reaches) {
-      const { shift } = region;
-      const part = movedPiece(piece, turn, shift);
-      const base = bottomMm + shift.z;
-      const sides = sidesMet(part, base, sidesOf(cuts, region));
-      if (!sides) continue;
-      const [low, high] = [Math.max(fromMm, base + piece.fromMm), Math.min(toMm, base + piece.toMm)];
-      const left = (z: number) => areaLeft(within(outlineAtHeight(part, z - base), sides, z), vessel, z);
-      volumes[piece.place]! += overHeights(left, vessel, low, Math.min(high, vessel.heightMm), slice);
-    }
+  for (const { place, lowMm, highMm, outline } of partsOf(body, vessel, cuts))
+    volumes[place]! += overHeights((z) => areaLeft(outline(z), vessel, z), vessel, lowMm, highMm, slice);
   return volumes;
-}
-
-/** The sides of a region that go through a piece, by its corners; null where it lies without one of them altogether. */
-function sidesMet(part: LaidPiece, base: number, sides: readonly HalfSpace[]): HalfSpace[] | null {
-  const met: HalfSpace[] = [];
-  for (const side of sides) {
-    const { normal, most } = side;
-    let [within, without] = [false, false];
-    const look = (corners: readonly Point[], z: number) => {
-      for (const { x, y } of corners)
-        if (normal.x * x + normal.y * y + normal.z * z <= most) within = true;
-        else without = true;
-    };
-    look(part.bottom, base + part.fromMm);
-    look(part.top, base + part.toMm);
-    if (!within) return null;
-    if (without) met.push(side);
-  }
-  return met;
 }

@@ -13,7 +13,7 @@ export interface Balance extends Weight {
 }
 
 /** Of standard gravity, m/s² (SI brochure). */
-const GRAVITY = 9.80665;
+export const GRAVITY = 9.80665;
 /** A force of this share of the work's weight shakes the lathe: a working limit of this project. */
 const MOST_SHAKE = 0.1;
 

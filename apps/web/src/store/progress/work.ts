@@ -1,4 +1,12 @@
-import { atTheLathe, type Done, doneBy, lastBy, type OrderedPiece, workPlanned } from '@fellside/core';
+import {
+  atTheLathe,
+  type Done,
+  doneBy,
+  lastBy,
+  type OrderedPiece,
+  turnedBalance,
+  workPlanned,
+} from '@fellside/core';
 import { createSelector } from '@reduxjs/toolkit';
 import { planOf, preparedOf, projectOf, shopOf, woodsOf } from '../selectors.js';
 import type { State } from '../store.js';
@@ -7,6 +15,11 @@ import type { State } from '../store.js';
 export const latheOf = createSelector(
   [preparedOf, projectOf, woodsOf, shopOf],
   (prepared, project, woods, shop) => (prepared.ok ? atTheLathe(prepared.value, project, woods, shop) : null),
+);
+
+/** How the turned piece is balanced; null while there is none. */
+export const turnedBalanceOf = createSelector([preparedOf, projectOf, woodsOf], (prepared, project, woods) =>
+  prepared.ok ? turnedBalance(prepared.value, project, woods) : null,
 );
 
 /** The order of work of the open piece; null while it has no plan. */

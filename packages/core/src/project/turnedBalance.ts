@@ -1,0 +1,46 @@
+import { radiusAt } from '../form/curve.js';
+import { type Balance, balanceOf, type Weight } from '../shop/balance.js';
+import { areaBetween, momentBetween } from '../surface/within.js';
+import type { Species } from '../wood/species.js';
+import { densitiesOf } from './densities.js';
+import { hollowAt, type Lying, overHeights, partsOf } from './left.js';
+import type { Prepared } from './prepare.js';
+import type { Project } from './schema.js';
+
+/** Slices in which it is measured (mm): what balances changes slowly along the height. */
+const SLICE = 10;
+
+/** How the turned piece is balanced: what is left of every place between inside and outside, by its wood's density; bands with the rings. */
+export function turnedBalance(
+  { vessel, rings, cuts, bands }: Prepared,
+  project: Pick<Project, 'palette'>,
+  woods: readonly Species[],
+): Balance {
+  const densityOf = densitiesOf(project, woods);
+  const weights: Weight[] = [];
+  const weigh = (lying: Lying, keyOf: (place: number) => string | undefined) => {
+    for (const { place, lowMm, highMm, outline } of partsOf(lying, vessel, cuts)) {
+      const over = (of: (outer: number, inner: number, z: number) => number) =>
+        overHeights(
+          (z) => {
+            const outer = radiusAt(vessel.outside, z);
+            return of(outer, Math.min(outer, hollowAt(vessel, z)), z);
+          },
+          vessel,
+          lowMm,
+          highMm,
+          SLICE,
+        );
+      const volume = over((outer, inner, z) => areaBetween(outline(z), inner, outer));
+      if (volume <= 0) continue;
+      const x = over((outer, inner, z) => momentBetween(outline(z), inner, outer).x) / volume;
+      const y = over((outer, inner, z) => momentBetween(outline(z), inner, outer).y) / volume;
+      weights.push({ x, y, kg: (volume * densityOf(keyOf(place))) / 1e9 });
+    }
+  };
+  for (const { made, turn, course, reaches, ring } of rings)
+    if (made.ok)
+      weigh({ made: made.value, turn, bottomMm: course.bottomMm, reaches }, (place) => ring.woods[place]);
+  for (const band of bands) weigh(band, () => band.slant.wood);
+  return balanceOf(weights);
+}
