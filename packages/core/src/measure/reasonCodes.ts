@@ -120,6 +120,7 @@ const REASONS = [
   'svg-path',
   'tilt-eats-segment',
   'too-cold',
+  'too-few-plates',
   'too-deep',
   'too-early',
   'too-large',

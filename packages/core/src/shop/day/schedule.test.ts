@@ -166,6 +166,74 @@ describe('a day plan', () => {
     expect(why([task('Long', { hands: 61, breaks: true })], short)).toBeNull();
   });
 
+  // By hand: a section is mounted in 10, stands until it is parted off 10 + 100 later; the next one waits for the plate, or does not.
+  test('a section stands on its plate until it is parted off', () => {
+    const section = (id: string) => [
+      task(`mount ${id}`, { holds: { of: 'plates', until: `part ${id}` } }),
+      task(`part ${id}`, { needs: [{ id: `mount ${id}`, wait: 100 }] }),
+    ];
+    const two = [...section('a'), ...section('b')];
+    const begins = (plates: number) => {
+      const { placed } = plan(two, room({ equipment: { bands: 1, presses: 1, plates, lathes: 1 } }), 50);
+      return placed.find(({ id }) => id === 'mount b')!.hands[0]![0];
+    };
+    expect(begins(2)).toBe(10);
+    expect(begins(1)).toBe(120);
+    expect(oneMore(two, room(), glue, plan(two))).toMatchObject([{ of: 'plates' }]);
+    // One that stands there already, until it is parted off.
+    const rest = plan(
+      [task('part a', { hands: 30 }), ...section('b')],
+      room({ running: [{ of: 'plates', until: 'part a' }] }),
+      50,
+    );
+    expect(rest.placed.find(({ id }) => id === 'mount b')!.hands[0]![0]).toBe(30);
+    // Two that are joined have to stand at the same time.
+    const halves = [
+      task('mount a', { holds: { of: 'plates', until: 'foot' } }),
+      task('mount b', { holds: { of: 'plates', until: 'join' } }),
+      task('join', {
+        needs: [
+          { id: 'mount a', wait: 0 },
+          { id: 'mount b', wait: 0 },
+        ],
+      }),
+      task('foot', { needs: [{ id: 'join', wait: 0 }] }),
+    ];
+    const one = dayPlan(halves, room(), glue);
+    expect(one.ok ? '' : plain(one.reasons[0]!.message)).toMatch(
+      /stand on faceplates until they are joined or parted off, and all 1 are taken/,
+    );
+    expect(plan(halves, room({ equipment: { bands: 1, presses: 1, plates: 2, lathes: 1 } })).doneAt).toBe(40);
+  });
+  test('no more stand on plates at any time than there are', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 1, max: 30 }), fc.integer({ min: 0, max: 90 })), {
+          minLength: 2,
+          maxLength: 6,
+        }),
+        fc.integer({ min: 1, max: 3 }),
+        (sections, plates) => {
+          const tasks = sections.flatMap(([hands, wait], i) => [
+            task(`m${i}`, { hands, holds: { of: 'plates', until: `p${i}` } }),
+            task(`p${i}`, { hands, needs: [{ id: `m${i}`, wait }] }),
+          ]);
+          const { placed } = plan(
+            tasks,
+            room({ equipment: { bands: 1, presses: 1, plates, lathes: 1 } }),
+            10,
+          );
+          const at = (id: string) => placed.find((each) => each.id === id)!.hands;
+          const stands = sections.map((_, i) => [at(`m${i}`)[0]![0], at(`p${i}`).at(-1)![1]] as const);
+          for (const [from] of stands)
+            expect(
+              stands.filter(([begin, end]) => begin <= from && from < end - 1e-6).length,
+            ).toBeLessThanOrEqual(plates);
+        },
+      ),
+    );
+  });
+
   test('waits for what is in clamps already', () => {
     const busy = room({ running: [{ of: 'bands', until: 25 }] });
     expect(plan([task('a', { on: 'bands', clamp: 30 })], busy).placed[0]!.hands[0]![0]).toBe(25);

@@ -56,6 +56,18 @@ export function whyNoPlan(
   ];
 }
 
+/** What stands on plates until something is done that needs one more of them. */
+function tooFewToStandOn(tasks: readonly Named[], { equipment }: Room): Reason {
+  const { holds } = tasks.find((task) => task.holds)!;
+  const of = holds!.of;
+  return {
+    code: 'too-few-plates',
+    path: `workshop.equipment.${of}`,
+    message: say`Parts of the work stand on ${EQUIPMENT_NAMES[of]} until they are joined or parted off, and all ${equipment[of]} are taken while one more is wanted. Have one more, or hold the work by tenons on waste blocks.`,
+    limits: { least: equipment[of] + 1 },
+  };
+}
+
 export const EQUIPMENT_NAMES: Readonly<Record<keyof Workshop['equipment'], string>> = {
   bands: 'ring clamps',
   presses: 'presses',
@@ -84,11 +96,15 @@ export function dayPlan(
   const bound = boundOf(tasks, room, reach);
   const inOrder = tasks.map((_, i) => i);
   const longestFirst = tasks.map((_, i) => -reach.tails[i]!);
-  const scheduled = (ranks: readonly number[]): DayPlan => {
+  const scheduled = (ranks: readonly number[]): DayPlan | null => {
     const placed = serially(tasks, (task) => ranks[task]! + task * 1e-9, room);
-    return { placed, doneAt: Math.max(0, ...placed.map(({ readyAt }) => readyAt)), bound };
+    return placed && { placed, doneAt: Math.max(0, ...placed.map(({ readyAt }) => readyAt)), bound };
   };
-  const first = [inOrder, longestFirst].map((ranks) => ({ ranks, plan: scheduled(ranks) }));
+  const first = [inOrder, longestFirst].flatMap((ranks) => {
+    const plan = scheduled(ranks);
+    return plan ? [{ ranks, plan }] : [];
+  });
+  if (first.length === 0) return refused(tooFewToStandOn(tasks, room));
   let best = first.reduce((a, b) => (b.plan.doneAt < a.plan.doneAt - 1e-6 ? b : a));
   const lot = lots(1);
   let ranks = rankOrder(best.ranks);
@@ -101,6 +117,7 @@ export function dayPlan(
     const task = Math.floor(lot() * tasks.length);
     tried[task] = lot() < 0.5 ? lot() * tasks.length : tried[task]! + (lot() - 0.5) * NEAR;
     const plan = scheduled(tried);
+    if (!plan) continue;
     if (plan.doneAt <= here + 1e-6 || anew) {
       ranks = tried;
       here = plan.doneAt;

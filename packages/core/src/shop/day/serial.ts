@@ -14,9 +14,14 @@ export interface Room {
 /**
  * Fits tasks in one after the other, each as early as hands, clamps and what it needs allow; of those that can be begun the first by
  * `rank` (lowest first) is next. A serial schedule generation scheme (Kolisch, European Journal of Operational Research 90, 1996): some ranking gives the
- * shortest schedule there is of those that put nothing off.
+ * shortest schedule there is of those that put nothing off. What is kept until another task is done waits for one that is free for good; null where
+ * all are kept by what waits for one itself.
  */
-export function serially(tasks: readonly Task[], rank: (task: number) => number, room: Room): Placed[] {
+export function serially(
+  tasks: readonly Task[],
+  rank: (task: number) => number,
+  room: Room,
+): Placed[] | null {
   const free = new FreeHours(room.hours, room.now);
   const units = new Units(room.equipment, room.running);
   const at = new Map(tasks.map(({ id }, i) => [id, i]));
@@ -28,6 +33,7 @@ export function serially(tasks: readonly Task[], rank: (task: number) => number,
     return own.length;
   });
   const ready = new Heap(rank);
+  const waiting: number[] = [];
   for (const [i, count] of open.entries()) if (count === 0) ready.push(i);
   for (let next = ready.pop(); next !== undefined; next = ready.pop()) {
     const task = tasks[next]!;
@@ -35,14 +41,22 @@ export function serially(tasks: readonly Task[], rank: (task: number) => number,
       const before = placed[at.get(id) ?? -1];
       return before ? Math.max(latest, before.hands.at(-1)![1] + wait) : latest;
     }, task.notBefore);
-    placed[next] = place(task, from, free, units);
+    const found = place(task, from, free, units);
+    if (!found) {
+      waiting.push(next);
+      continue;
+    }
+    placed[next] = found;
+    units.release(task.id, found.hands.at(-1)![1]);
     for (const follower of followers[next]!) if (--open[follower]! === 0) ready.push(follower);
+    for (const task of waiting.splice(0)) ready.push(task);
   }
-  return placed;
+  return waiting.length > 0 ? null : placed;
 }
 
-function place(task: Task, earliest: number, free: FreeHours, units: Units): Placed {
-  for (let from = earliest; ; ) {
+/** Null where nothing that it has to keep will be free as things stand. */
+function place(task: Task, earliest: number, free: FreeHours, units: Units): Placed | null {
+  for (let from = earliest; Number.isFinite(from); ) {
     const hands = free.find(from, task.hands, task.breaks);
     const [start, end] = [hands[0]![0], hands.at(-1)![1]];
     const kept: Stretch = [start, end + task.clamp];
@@ -51,7 +65,14 @@ function place(task: Task, earliest: number, free: FreeHours, units: Units): Pla
       from = unit.next;
       continue;
     }
+    const { holds } = task;
+    const stand = holds ? units.free(holds.of, [start, Number.POSITIVE_INFINITY]) : null;
+    if (stand && stand.number < 0) {
+      from = stand.next;
+      continue;
+    }
     free.take(hands);
+    if (holds && stand) units.hold(holds.of, stand.number, start, holds.until);
     if (task.on && unit) units.take(task.on, unit.number, kept);
     const clampedTo = end + task.clamp;
     return {
@@ -62,6 +83,7 @@ function place(task: Task, earliest: number, free: FreeHours, units: Units): Pla
       readyAt: clampedTo + task.cure,
     };
   }
+  return null;
 }
 
 /** Numbers by rank, the least first. */

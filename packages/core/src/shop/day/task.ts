@@ -8,6 +8,14 @@ export interface Task extends Takes {
   readonly needs: readonly { readonly id: string; readonly wait: number }[];
   /** Not before this, from now: what was done already is still clamped or curing. */
   readonly notBefore: number;
+  /** What stands on it from its beginning until the hands of another are done, as a section does on its faceplate. */
+  readonly holds?: Holds;
+}
+
+/** Equipment that is kept until a task is done. */
+export interface Holds {
+  readonly of: Equipment;
+  readonly until: string;
 }
 
 /** A task in its place, minutes from now. */
@@ -25,8 +33,8 @@ export interface Placed {
 /** From … to, minutes from now. */
 export type Stretch = readonly [from: number, to: number];
 
-/** What is in clamps now, and until when. */
+/** What is in clamps now, and until when: minutes from now, or until a task is done. */
 export interface Running {
   readonly of: Equipment;
-  readonly until: number;
+  readonly until: number | string;
 }

@@ -54,3 +54,18 @@ test('what was glued ten minutes ago keeps its band for twenty, lets nothing on 
   expect(later.tasks.map(({ notBefore }) => notBefore)).toEqual([0, 0, 0]);
   expect(later.running).toEqual([]);
 });
+
+test('a section that was mounted stands on its plate until the job that lets it go', () => {
+  const mount = job('mount', { holds: { of: 'plates', until: 'foot' } });
+  const all = [mount, job('foot', { needs: [{ id: 'mount', after: 'cure' }] })];
+  const fresh = tasksOf({ jobs: all }, { done: new Map(), ago: new Map() }, 'cup|');
+  expect(fresh.tasks[0]!.holds).toEqual({ of: 'plates', until: 'cup|foot' });
+  expect(fresh.running).toEqual([]);
+  const mounted = tasksOf({ jobs: all }, { done: new Map([['mount', 1]]), ago: new Map() }, 'cup|');
+  expect(mounted.running).toEqual([{ of: 'plates', until: 'cup|foot' }]);
+  const over = new Map([
+    ['mount', 1],
+    ['foot', 1],
+  ]);
+  expect(tasksOf({ jobs: all }, { done: over, ago: new Map() }).running).toEqual([]);
+});

@@ -34,6 +34,7 @@ export function tasksOf(
       id: piece + job.id,
       title: job.title,
       ...job.takes,
+      ...(job.holds && { holds: { of: job.holds.of, until: piece + job.holds.until } }),
       hands: job.takes.hands * share,
       needs: waits
         .filter(({ id }) => open.has(id))
@@ -41,9 +42,13 @@ export function tasksOf(
       notBefore: Math.max(0, ...waits.map((need) => waitLeft(by.get(need.id)!, need, open, ago))),
     };
   });
-  const running = jobs.flatMap(({ id, takes }): Running[] => {
+  const running = jobs.flatMap(({ id, takes, holds }): Running[] => {
+    if (open.has(id)) return [];
     const until = takes.clamp - (ago.get(id) ?? Number.POSITIVE_INFINITY);
-    return takes.on && !open.has(id) && until > 0 ? [{ of: takes.on, until }] : [];
+    return [
+      ...(takes.on && until > 0 ? [{ of: takes.on, until }] : []),
+      ...(holds && open.has(holds.until) ? [{ of: holds.of, until: piece + holds.until }] : []),
+    ];
   });
   return { tasks, running };
 }

@@ -16,7 +16,7 @@ export function oneMore(
   glue: Workshop['glue'],
   now: DayPlan,
 ): OneMore[] {
-  const used = EQUIPMENT.filter((kind) => tasks.some(({ on }) => on === kind));
+  const used = EQUIPMENT.filter((kind) => tasks.some(({ on, holds }) => on === kind || holds?.of === kind));
   return used
     .flatMap((of): OneMore[] => {
       const equipment = { ...room.equipment, [of]: room.equipment[of] + 1 };

@@ -128,3 +128,18 @@ test('a slanted band is sawn as soon as all rings that it meets are on, those ab
   const next = order.jobs[onto[before.length]!]!;
   expect(next.needs).toContainEqual({ id: order.jobs[glued]!.id, after: 'clamps' });
 });
+
+test('on faceplates a section holds its plate until it is joined or parted off; on tenons none', () => {
+  const vase = named('Drystone Wall Vase');
+  const holds = (schools: Schools) =>
+    worked(vase, schools).order.jobs.flatMap(({ id, holds }) =>
+      holds ? [[id.split('/')[0], holds.of, holds.until]] : [],
+    );
+  expect(holds({ stacking: 'halves', seat: 'tenon' })).toEqual([]);
+  const plates = holds({ stacking: 'halves', seat: 'plate' });
+  const join = worked(vase, { stacking: 'halves' }).order.jobs.find(({ stage }) => stage === 'join')!;
+  expect(plates).toEqual([
+    ['mount', 'plates', 'foot'],
+    ['mount', 'plates', join.id],
+  ]);
+});

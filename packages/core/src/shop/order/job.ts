@@ -52,6 +52,8 @@ export interface Job {
   readonly cautions: readonly CautionId[];
   readonly needs: readonly Need[];
   readonly takes: Takes;
+  /** What the work stands on from then on, until another job is done: a section on its faceplate. */
+  readonly holds?: { readonly of: Equipment; readonly until: string };
   /** What its rings are when it is done. */
   readonly makes: RingState | null;
 }

@@ -1,4 +1,4 @@
-import { type Said, say, sayMm } from '../../measure/said.js';
+import { say, sayMm } from '../../measure/said.js';
 import { hangs, type Section } from './assembly.js';
 import {
   acrossOf,
@@ -12,8 +12,10 @@ import {
 } from './atLathe.js';
 import { stageFlex } from './bending.js';
 import { glueJobs } from './glueJobs.js';
+import type { SeatChoice } from './holding.js';
 import { insideJobs } from './insideJobs.js';
 import { type Job, type JobStage, type Need, stageId } from './job.js';
+import { jointJob } from './partJobs.js';
 import { rodJobs } from './rodJobs.js';
 import { gluing } from './takes.js';
 
@@ -34,7 +36,7 @@ export function stackJobs(of: Stacked): {
   const stages: JobStage[] = [];
   let waiting = of.bands;
   of.assembly.sections.forEach((section, at) => {
-    const mounting = mountJobs(section, of, of.seats[at]!.says);
+    const mounting = mountJobs(section, of, of.seats[at]!);
     const mount = mounting.at(-1)!;
     const on = new Set([section.rings[0]!]);
     const sawnThrough = (stage: string) => (more: readonly number[], last: Job) => {
@@ -77,7 +79,11 @@ export function stackJobs(of: Stacked): {
 }
 
 /** The spare foot where there is one, then the waste block is glued on and the lowest ring with it. */
-function mountJobs(section: Section, { rings, workshop, ready, spareMm }: Stacked, held: Said): Job[] {
+function mountJobs(
+  section: Section,
+  { rings, workshop, ready, spareMm, assembly }: Stacked,
+  seat: SeatChoice,
+): Job[] {
   const first = rings[section.rings[0]!]!;
   const mount: Job = {
     ...base,
@@ -86,7 +92,7 @@ function mountJobs(section: Section, { rings, workshop, ready, spareMm }: Stacke
     owners: [ownerOf(first)],
     title: say`Mount ring ${first.index + 1}`,
     says: [
-      held,
+      seat.says,
       'True the face of the block first; a sheet of paper in the joint lets it be split off, a full joint is parted.',
     ],
     tool: 'lathe',
@@ -94,6 +100,7 @@ function mountJobs(section: Section, { rings, workshop, ready, spareMm }: Stacke
     needs: after(ready[first.index]),
     takes: gluing(workshop, { mount: 1 }, 'lathes'),
     makes: 'stacked',
+    ...(seat.seat === 'plate' && { holds: { of: 'plates', until: lettingGo(section, assembly, rings) } }),
   };
   if (spareMm === 0 || hangs(section)) return [mount];
   const across = 2 * (first.gives ?? first.need).outerRadiusMm;
@@ -112,4 +119,14 @@ function mountJobs(section: Section, { rings, workshop, ready, spareMm }: Stacke
     takes: gluing(workshop, { step: 1 }, workshop.equipment.presses > 0 ? 'presses' : null),
   };
   return [spare, { ...mount, needs: [{ id: spare.id, after: 'cure' }] }];
+}
+
+/** The job with which a section comes off its plate: the upper half when it is joined, all others when they are parted off. */
+function lettingGo(
+  { id, rings: own }: Section,
+  { sections }: Stacked['assembly'],
+  rings: Stacked['rings'],
+): string {
+  const lower = sections[0]!.rings.at(-1)!;
+  return id === 'upper' ? jointJob(ownerOf(rings[own.at(-1)!]!), ownerOf(rings[lower]!)) : 'foot';
 }
