@@ -21,3 +21,37 @@ export function longSaid(minutes: number): string {
     return `${Math.floor(minutes / 60)} h ${String(Math.floor(minutes % 60)).padStart(2, '0')}`;
   return `${(minutes / 1440).toFixed(1).replace(/\.0$/, '')} days`;
 }
+
+const MINUTE = 60_000;
+
+/** A moment as the clock on the wall counts: the same for both sides of a change to summer time. */
+const onTheWall = (at: number): number => {
+  const date = new Date(at);
+  return Date.UTC(
+    date.getFullYear(),
+    date.getMonth(),
+    date.getDate(),
+    date.getHours(),
+    date.getMinutes(),
+    date.getSeconds(),
+    date.getMilliseconds(),
+  );
+};
+
+/** The moment so many minutes later by the clock on the wall, as the hours of the week are: a change of the clocks moves none of them. */
+export function minutesAfter(from: number, minutes: number): number {
+  const wall = new Date(onTheWall(from) + minutes * MINUTE);
+  return new Date(
+    wall.getUTCFullYear(),
+    wall.getUTCMonth(),
+    wall.getUTCDate(),
+    wall.getUTCHours(),
+    wall.getUTCMinutes(),
+    wall.getUTCSeconds(),
+    wall.getUTCMilliseconds(),
+  ).getTime();
+}
+
+/** How many minutes by the clock on the wall from one moment to another. */
+export const minutesBetween = (from: number, to: number): number =>
+  (onTheWall(to) - onTheWall(from)) / MINUTE;

@@ -9,7 +9,7 @@ import { doneOf } from '../store/progress/work.js';
 import { showWith } from '../testing/open.js';
 import { otherWork } from '../workers/others.js';
 import { ChangesView } from './ChangesView.js';
-import { longSaid, timeOf } from './clock.js';
+import { longSaid, minutesAfter, minutesBetween, timeOf } from './clock.js';
 import { DayView } from './day/DayView.js';
 import { WorkView } from './WorkView.js';
 
@@ -170,6 +170,26 @@ describe('the day plan', () => {
     expect(tasks[0]!.title).toMatch(/^Best Fleece Bowl: Ring/);
     const ids = new Set(tasks.map(({ id }) => id));
     expect(tasks.flatMap(({ needs }) => needs).every(({ id }) => ids.has(id))).toBe(true);
+  });
+  // The clocks of London go forward on 28 March 2027 at one, and back on 31 October at two.
+  test('hours of the week stand by the clock on the wall over a change to summer time and back', () => {
+    const before = process.env.TZ;
+    process.env.TZ = 'Europe/London';
+    try {
+      for (const [month, day, hours] of [
+        [2, 27, 23],
+        [9, 30, 25],
+      ] as const) {
+        const ten = new Date(2027, month, day, 10, 0).getTime();
+        const next = minutesAfter(ten, 24 * 60);
+        expect(timeOf(next, ten)).toBe('Sunday 10:00');
+        expect((next - ten) / 3_600_000).toBe(hours);
+        expect(minutesBetween(ten, next)).toBe(24 * 60);
+      }
+    } finally {
+      if (before === undefined) delete process.env.TZ;
+      else process.env.TZ = before;
+    }
   });
   test('clock and lengths of time', () => {
     const now = new Date(2026, 10, 28, 10, 0).getTime();

@@ -7,14 +7,12 @@ import { useApp } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 import { Pane } from '../../ui/Pane.js';
 import { saveFile } from '../../ui/saveFile.js';
-import { timeOf } from '../clock.js';
+import { minutesAfter, timeOf } from '../clock.js';
 import { doneSaid, handsSaid, heldUpSaid, oneMoreSaid } from './said.js';
 import { Timeline } from './Timeline.js';
 import { Together } from './Together.js';
 import { type PlannedDay, useDayPlan } from './useDayPlan.js';
 import { Ways } from './Ways.js';
-
-const MINUTE = 60_000;
 
 /** The work that is left in the hours and with the clamps of the shop: when what is done, and what would make it sooner. */
 export function DayView() {
@@ -53,15 +51,15 @@ function Planned({ day, titleOf }: { day: PlannedDay; titleOf: (id: string) => s
   if (!day.plan.ok) return null;
   const { value: plan } = day.plan;
   const sessions = sessionsOf(plan);
-  const at = (minute: number) => timeOf(day.from + minute * MINUTE, day.from);
+  const at = (minute: number) => timeOf(minutesAfter(day.from, minute), day.from);
   const left = day.ask.tasks.reduce((sum, { hands }) => sum + hands, 0);
   const save = () => {
     const events = sessions.map(({ from, to, jobs }, i) => ({
       uid: `${i + 1}-${Math.round(day.from)}@fellside`,
       title: `${name}: ${[...new Set(jobs.map(({ id }) => id))].length} jobs`,
       note: jobs.map(({ id, from }) => `${at(from)} ${titleOf(id)}`).join('\n'),
-      from: day.from + from * MINUTE,
-      to: day.from + to * MINUTE,
+      from: minutesAfter(day.from, from),
+      to: minutesAfter(day.from, to),
     }));
     return saveFile(`${name}.ics`, 'text/calendar', calendarFile(events, Date.now()));
   };

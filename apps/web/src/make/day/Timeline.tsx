@@ -1,6 +1,7 @@
 import { DAY_MINUTES, type DayPlan, EQUIPMENT, type Placed } from '@fellside/core';
 import { useState } from 'react';
 import { Choice } from '../../ui/Choice.js';
+import { minutesBetween } from '../clock.js';
 
 const SPANS = [
   ['day', 'The next 12 hours'],
@@ -127,7 +128,7 @@ function ticksOf(from: number, until: number, span: Span) {
   for (let date = start; ; date = new Date(date)) {
     if (hours) date.setHours(date.getHours() + 1);
     else date.setDate(date.getDate() + days);
-    const at = (date.getTime() - from) / 60_000;
+    const at = minutesBetween(from, date.getTime());
     if (at > until) return ticks;
     ticks.push({
       at,

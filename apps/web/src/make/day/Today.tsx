@@ -3,11 +3,10 @@ import { workOf } from '../../store/progress/work.js';
 import { unitsOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { OF_PIECE } from '../../workers/others.js';
-import { timeOf } from '../clock.js';
+import { minutesAfter, timeOf } from '../clock.js';
 import { doneSaid, handsSaid, heldUpSaid, oneMoreSaid } from './said.js';
 import { useDayPlan } from './useDayPlan.js';
 
-const MINUTE = 60_000;
 /** So many jobs of the next hours are listed. */
 const LISTED = 8;
 
@@ -31,7 +30,7 @@ export function Today({ go }: { go: (job: string) => void }) {
   return (
     <>
       <h2 className="mt-4 font-semibold">
-        {next.from < 1 ? 'Now' : `From ${timeOf(day.from + next.from * MINUTE, day.from)}`}
+        {next.from < 1 ? 'Now' : `From ${timeOf(minutesAfter(day.from, next.from), day.from)}`}
       </h2>
       <ol>
         {next.jobs.slice(0, LISTED).map(({ id, from }) => (
@@ -43,7 +42,7 @@ export function Today({ go }: { go: (job: string) => void }) {
               onClick={() => go(id)}
             >
               <span className="w-12 shrink-0 text-quiet tabular-nums">
-                {timeOf(day.from + from * MINUTE, day.from).slice(-5)}
+                {timeOf(minutesAfter(day.from, from), day.from).slice(-5)}
               </span>
               <span className="min-w-0 flex-1">{sentenceIn(titles.get(id)!, units)}</span>
             </button>
@@ -52,7 +51,7 @@ export function Today({ go }: { go: (job: string) => void }) {
       </ol>
       {next.jobs.length > LISTED && (
         <p className="text-sm text-quiet">
-          and {next.jobs.length - LISTED} more until {timeOf(day.from + next.to * MINUTE, day.from)}
+          and {next.jobs.length - LISTED} more until {timeOf(minutesAfter(day.from, next.to), day.from)}
         </p>
       )}
       <p className="mt-2">

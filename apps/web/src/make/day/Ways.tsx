@@ -21,7 +21,7 @@ import { Choice } from '../../ui/Choice.js';
 import { Heads } from '../../ui/Heads.js';
 import { NumberField } from '../../ui/NumberField.js';
 import { tableClass } from '../../ui/tables.js';
-import { timeOf } from '../clock.js';
+import { minutesAfter, timeOf } from '../clock.js';
 import { compared } from './compared.js';
 import type { PlannedDay } from './useDayPlan.js';
 
@@ -129,7 +129,7 @@ function Compared({ day }: { day: PlannedDay }) {
             ) : (
               <>
                 <td>{stages}</td>
-                <td>{doneAt === null ? '' : timeOf(day.from + doneAt * 60_000, day.from)}</td>
+                <td>{doneAt === null ? '' : timeOf(minutesAfter(day.from, doneAt), day.from)}</td>
               </>
             )}
           </tr>

@@ -1,16 +1,15 @@
 import type { DayPlan, OneMore } from '@fellside/core';
-import { longSaid, timeOf } from '../clock.js';
+import { longSaid, minutesAfter, timeOf } from '../clock.js';
 
-const MINUTE = 60_000;
 /** Closer than this to the bound (minutes) it is the best that can be. */
 const SAME = 1;
 
 /** When all is done, and whether it could be sooner. */
 export function doneSaid({ doneAt, bound }: Pick<DayPlan, 'doneAt' | 'bound'>, from: number): string {
-  const by = `Done by ${timeOf(from + doneAt * MINUTE, from)}`;
+  const by = `Done by ${timeOf(minutesAfter(from, doneAt), from)}`;
   return doneAt <= bound.atLeast + SAME
     ? `${by}; in these hours it cannot be sooner.`
-    : `${by}; nothing could be done before ${timeOf(from + bound.atLeast * MINUTE, from)}.`;
+    : `${by}; nothing could be done before ${timeOf(minutesAfter(from, bound.atLeast), from)}.`;
 }
 
 const ONE: Readonly<Record<OneMore['of'], string>> = {
