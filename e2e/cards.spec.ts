@@ -111,6 +111,7 @@ for (const [width, height] of [
   [1280, 800],
   [820, 1180],
   [390, 844],
+  [360, 740],
 ] as const)
   test(`cards, day plan and changes are sound at ${width} × ${height}`, async ({ page, fellside }) => {
     await page.setViewportSize({ width, height });
@@ -126,11 +127,41 @@ for (const [width, height] of [
         await page.getByRole('button', { name: part, exact: true }).click();
         await sound(page);
       }
-    for (const name of ['Day plan', 'Changes']) {
+    for (const name of ['Day plan', 'Setting', 'Changes']) {
       await page.getByRole('navigation', { name: 'Make' }).getByRole('link', { name }).click();
       await sound(page);
     }
   });
+
+test('the next setting: test pieces against a square say how far it is out; cards at the lathe say how the work is held', async ({
+  page,
+  fellside,
+}) => {
+  await open(page, fellside, 'Fell Race Cup');
+  await page.getByRole('link', { name: 'Make' }).click();
+  await page.getByRole('link', { name: 'Setting' }).click();
+  await expect(page.getByRole('button', { name: /^Saw at 7\.5°/ })).toContainText('next');
+  await expect(page.getByRole('table', { name: 'Cuts at this setting' })).toContainText('Hard maple');
+  await expect(page.getByText(/^And 1 of .* to test the setting\.$/)).toBeVisible();
+  const tests = page.getByRole('region', { name: 'Test pieces' });
+  await expect(tests.getByRole('status')).toContainText('No gap');
+  // 6 pieces of 15° fill a square: 12 cuts. asin(0.020 / 1) / 12 = 0.095°.
+  await tests.getByLabel('Gap', { exact: true }).fill('0.020');
+  await tests.getByLabel('Length of the face').fill('1');
+  await page.keyboard.press('Enter');
+  await expect(tests.getByRole('status')).toContainText('Every mitre is 0.1° too small');
+  await tests.getByLabel('Gap', { exact: true }).fill('2');
+  await page.keyboard.press('Enter');
+  await expect(tests.getByRole('alert')).toContainText('does not come from an angle that is a little wrong');
+  const [id] = /[0-9a-f-]{36}/.exec(page.url())!;
+  for (const [job, says] of [
+    ['hollow/r15', /foot: .*Tailstock.*it goes when the inside is hollowed.*Let go/s],
+    ['reverse', /rim: .*Tailstock.*as long as anything else.*Let go/s],
+  ] as const) {
+    await page.goto(`${fellside.url}/piece/${id}/make?job=${encodeURIComponent(job)}`);
+    await expect(page.getByLabel('Holding')).toHaveText(says);
+  }
+});
 
 test('a ring cannot be glued before it is cut; a cold shop is told with its limit, and the calendar file has the hours', async ({
   page,

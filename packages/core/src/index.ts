@@ -286,7 +286,7 @@ export { type Halves, halvesOf } from './shop/halves.js';
 export { meantRing } from './shop/meant.js';
 export { type Assembly, cannotBe, USUAL_BATCH } from './shop/order/assembly.js';
 export { counted, nextJob, upTo } from './shop/order/counting.js';
-export { cutsFor, type OwnCut } from './shop/order/cutsFor.js';
+export { cutsFor, type OwnCut, testsFor } from './shop/order/cutsFor.js';
 export { HOLDERS, type Hold, type Holder } from './shop/order/held.js';
 export {
   type Job,

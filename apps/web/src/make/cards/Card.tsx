@@ -140,12 +140,13 @@ function CutOf({ job }: { job: Job }) {
   const cuts = cutsFor(owner, plan.value.lumber.strips);
   if (cuts.length === 0) return null;
   const named = (id: string) => woods.find((wood) => wood.id === id)?.name ?? id;
-  const besides = ({ spares, tests }: (typeof cuts)[number]) =>
-    [spares > 0 && `${spares} to spare`, tests > 0 && `${tests} to test`].filter(Boolean).join(', ');
   return (
     <p className="text-lg">
       {cuts
-        .map((cut) => `${named(cut.wood)} ${cut.pieces}${besides(cut) && ` (${besides(cut)})`}`)
+        .map(
+          ({ wood, pieces, spares }) =>
+            `${named(wood)} ${pieces}${spares > 0 ? ` (${spares} to spare)` : ''}`,
+        )
         .join(' · ')}
     </p>
   );

@@ -7,6 +7,7 @@ import {
   type OwnCut,
   rollOf,
   type Setting,
+  testsFor,
 } from '@fellside/core';
 import { doneOf } from '../../store/progress/work.js';
 import { planOf, unitsOf, woodsOf } from '../../store/selectors.js';
@@ -23,40 +24,47 @@ export function SettingCuts({ setting }: { setting: Setting }) {
   if (!plan.ok) return null;
   const roll = rollOf(plan.value);
   const named = (id: string) => woods.find((wood) => wood.id === id)?.name ?? id;
-  const rows = setting.cuts.flatMap(({ job, stopMm }) => {
-    const [owner] = job.owners;
-    const cuts = owner ? cutsFor(owner, plan.value.lumber.strips) : [];
-    const common = { job, stopMm, of: owner ? roll.titleOf(owner) : '' };
-    const kinds: (OwnCut | null)[] = cuts.length > 0 ? cuts : [null];
-    return kinds.map((cut) => ({ ...common, cut }));
-  });
-  const count = (cut: OwnCut) =>
-    [`${cut.pieces}`, cut.spares > 0 && `${cut.spares} to spare`, cut.tests > 0 && `${cut.tests} to test`]
-      .filter(Boolean)
-      .join(', ');
+  const tests = testsFor(setting, plan.value.lumber.strips);
+  const saidOf = ({ wood, widthMm, thicknessMm }: OwnCut) =>
+    `${named(wood)}, ${formatLength(widthMm, units)} wide, ${formatLength(thicknessMm, units)} thick`;
   return (
-    <div className="overflow-x-auto">
-      <table className={tableClass} aria-label="Cuts at this setting">
-        <Heads of={['Stop, long edge', 'Of', 'Wood', 'Strip', 'Pieces', '']} />
-        <tbody>
-          {rows.map(({ job, stopMm, of, cut }, i) => (
-            <tr key={`${job.id} ${cut?.wood} ${cut?.widthMm}`} className="border-t border-line">
-              <th scope="row" className="text-lg">
-                {stopMm !== null && rows[i - 1]?.job !== job ? formatStop(mm(stopMm), units) : ''}
-              </th>
-              <td>{of}</td>
-              <td>{cut ? named(cut.wood) : ''}</td>
-              <td>
-                {cut
-                  ? `${formatLength(cut.widthMm, units)} wide, ${formatLength(cut.thicknessMm, units)} thick`
-                  : ''}
-              </td>
-              <td>{cut ? count(cut) : job.times}</td>
-              <td className="text-quiet">{isDone(job, done) ? 'sawn' : ''}</td>
-            </tr>
-          ))}
-        </tbody>
+    <>
+      <table className={`${tableClass} whitespace-normal`} aria-label="Cuts at this setting">
+        <Heads of={['Stop, long edge', 'Of', 'Strip', 'Pieces']} />
+        {setting.cuts.map(({ job, stopMm }) => {
+          const [owner] = job.owners;
+          const cuts = owner ? cutsFor(owner, plan.value.lumber.strips) : [];
+          const rows: (OwnCut | null)[] = cuts.length > 0 ? cuts : [null];
+          return (
+            <tbody key={job.id}>
+              {rows.map((cut, i) => (
+                <tr key={cut ? saidOf(cut) : job.id} className="border-t border-line">
+                  {i === 0 && (
+                    <>
+                      <th scope="rowgroup" rowSpan={rows.length} className="align-top text-lg">
+                        {stopMm === null ? 'none' : formatStop(mm(stopMm), units)}
+                      </th>
+                      <td rowSpan={rows.length} className="align-top">
+                        {owner ? roll.titleOf(owner) : ''}
+                        {isDone(job, done) && <span className="text-quiet">, sawn</span>}
+                      </td>
+                    </>
+                  )}
+                  <td>{cut ? saidOf(cut) : 'as its card has it'}</td>
+                  <td>
+                    {cut ? `${cut.pieces}${cut.spares > 0 ? `, ${cut.spares} to spare` : ''}` : job.times}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          );
+        })}
       </table>
-    </div>
+      {tests.map(({ wood, count }) => (
+        <p key={wood}>
+          And {count} of {named(wood)} to test the setting.
+        </p>
+      ))}
+    </>
   );
 }
