@@ -46,6 +46,19 @@ test('speeds, balance and bending stand for the piece as it is; one that is half
   expect(screen.getAllByText(/Its woods are in balance/)).toBeTruthy();
   expect(screen.getAllByText(/gets at all of the inside|does not get at/).length).toBe(3);
   expect(screen.getByText(/stands up to the tool all the way|a steady is wanted/)).toBeTruthy();
+  // π · 10 in · 600 / 12 = 1571 ft/min; half the diameter turns twice as fast.
+  const rim = screen.getByRole('region', { name: 'Rim speed' });
+  const type = async (label: string, text: string) => {
+    const field = within(rim).getByLabelText(label);
+    await userEvent.clear(field);
+    await userEvent.type(field, `${text}{Enter}`);
+  };
+  await type('Turns a minute', '600');
+  await type('Diameter', '10"');
+  await type('Another diameter', '5"');
+  expect(within(rim).getByRole('status').textContent).toMatch(/8\.0 m\/s, 1570 ft\/min; .* at 1200 turns/);
+  await type('Turns a minute', '0');
+  expect(within(rim).getByText(/between 1 and 10000/)).toBeTruthy();
   cleanup();
   const [light, dark] = [cup.palette[0]!.key, cup.palette[1]!.key];
   const half = cup.rings.map((ring) => ({

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
-import { plain } from '../measure/said.js';
+import { plain, quantitiesOf } from '../measure/said.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
 import { planned } from '../testing/pieces.js';
 import type { Check, Subject } from './check.js';
@@ -42,15 +42,13 @@ const cylinder = (insideMm: number) => {
 
 describe('each side of what checks allow', () => {
   test('numbers of rings in runs', () => {
-    expect([[], [4], [0, 1], [4, 2, 3, 1], [0, 2, 6, 7, 8]].map(numbersSaid)).toEqual([
-      '',
-      '5',
-      '1 and 2',
-      '2 to 5',
-      '1, 3 and 7 to 9',
-    ]);
-    expect(ringsSaid([{ index: 3, id: 'a' }])).toBe('Ring 4');
-    expect(ringsSaid([ring(1, {}), ring(2, {})])).toBe('Rings 2 and 3');
+    expect(
+      [[], [4], [0, 1], [4, 2, 3, 1], [0, 2, 6, 7, 8]].map((indexes) => plain(numbersSaid(indexes))),
+    ).toEqual(['', '5', '1 and 2', '2 to 5', '1, 3 and 7 to 9']);
+    expect(plain(ringsSaid([{ index: 3, id: 'a' }]))).toBe('Ring 4');
+    // Numbers are counts, not text.
+    expect(quantitiesOf(ringsSaid([{ index: 3, id: 'a' }]))).toEqual([{ unit: 'count', value: 4 }]);
+    expect(plain(ringsSaid([ring(1, {}), ring(2, {})]))).toBe('Rings 2 and 3');
   });
   test('what is the same is told once, with each ring once', () => {
     const [a, b] = [ring(0, {}), ring(1, {})];

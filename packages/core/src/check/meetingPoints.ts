@@ -1,3 +1,4 @@
+import { say } from '../measure/said.js';
 import { ringOwner } from '../ring/owner.js';
 import type { Check, Remedy, Subject } from './check.js';
 
@@ -15,7 +16,7 @@ export const meetingPointChecks = ({ rings }: Subject): Check[] =>
     );
     const made = pieces.some(({ kind: { stock } }) => stock.from !== 'stash');
     if (!gives || gives.innerRadiusMm > 0 || filled || floor || !made) return [];
-    const message = `Ring ${index + 1} is solid to the centre, where the points of its segments meet and never meet well. Use a solid disc there, or drill and plug it.`;
+    const message = say`Ring ${index + 1} is solid to the centre, where the points of its segments meet and never meet well. Use a solid disc there, or drill and plug it.`;
     const remedies: Remedy[] = [
       { does: 'make-disc', ring: index },
       { does: 'make-plugged', ring: index },

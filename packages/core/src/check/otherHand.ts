@@ -1,3 +1,4 @@
+import { say } from '../measure/said.js';
 import { eachOnce } from '../ring/owner.js';
 import type { Check, Subject } from './check.js';
 
@@ -13,7 +14,7 @@ export const otherHandChecks = ({ lumber, roll }: Subject): Check[] => {
     ),
   ).sort((a, b) => roll.indexOf(a) - roll.indexOf(b));
   const rings = owners.flatMap((owner) => (owner.of === 'ring' ? [roll.indexOf(owner)] : []));
-  const message = `${pieces} leaning pieces of the other hand come out between the two fences and are not used: plan a mirror-image piece from them (on the shelf), let the rings lean left and right in turn for a wave, or cut one hand only and waste a wedge each time.`;
+  const message = say`${pieces} leaning pieces of the other hand come out between the two fences and are not used: plan a mirror-image piece from them (on the shelf), let the rings lean left and right in turn for a wave, or cut one hand only and waste a wedge each time.`;
   return [
     {
       code: 'other-hand',

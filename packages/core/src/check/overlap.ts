@@ -6,7 +6,7 @@ import type { Check, Subject } from './check.js';
 export const overlapChecks = ({ rings, shop }: Subject): Check[] =>
   rings.flatMap(({ index, id, overlapMm }) => {
     if (overlapMm === null || overlapMm >= shop.leastOverlapMm) return [];
-    const joint = `Ring ${index + 1} and ring ${index}`;
+    const joint = say`Ring ${index + 1} and ring ${index}`;
     const message =
       overlapMm <= 0
         ? say`${joint} do not meet: ${sayMm(-overlapMm)} of air lies between them. Make the rings there thinner or the wall thicker.`

@@ -1,3 +1,4 @@
+import { type Said, say, sayList } from '../measure/said.js';
 import { type Owner, ringOwner } from '../ring/owner.js';
 
 /** A ring as checks speak of it. */
@@ -7,7 +8,7 @@ interface Told {
 }
 
 /** Numbers from the bottom as people say them: `2 to 5`, `1, 3 and 7 to 9`. */
-export function numbersSaid(indexes: readonly number[]): string {
+export function numbersSaid(indexes: readonly number[]): Said {
   const sorted = [...new Set(indexes)].sort((a, b) => a - b);
   const runs: [number, number][] = [];
   for (const index of sorted) {
@@ -17,15 +18,15 @@ export function numbersSaid(indexes: readonly number[]): string {
   }
   const said = runs.flatMap(([from, to]) =>
     to - from > 1
-      ? [`${from + 1} to ${to + 1}`]
-      : Array.from({ length: to - from + 1 }, (_, i) => `${from + i + 1}`),
+      ? [say`${from + 1} to ${to + 1}`]
+      : Array.from({ length: to - from + 1 }, (_, i) => say`${from + i + 1}`),
   );
-  return said.length > 1 ? `${said.slice(0, -1).join(', ')} and ${said.at(-1)}` : (said[0] ?? '');
+  return said.length > 1 ? say`${sayList(said.slice(0, -1))} and ${said.at(-1)!}` : (said[0] ?? '');
 }
 
 /** `Ring 4`, `Rings 2 to 5`. */
-export const ringsSaid = (rings: readonly Told[]): string =>
-  `${rings.length === 1 ? 'Ring' : 'Rings'} ${numbersSaid(rings.map(({ index }) => index))}`;
+export const ringsSaid = (rings: readonly Told[]): Said =>
+  say`${rings.length === 1 ? 'Ring' : 'Rings'} ${numbersSaid(rings.map(({ index }) => index))}`;
 
 export const ownersOf = (rings: readonly Told[]): Owner[] => rings.map(({ id }) => ringOwner(id));
 

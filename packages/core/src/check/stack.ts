@@ -17,7 +17,7 @@ export function stackChecks({ rings, vessel: { heightMm } }: Subject): Check[] {
     ];
   const above = rings.filter(({ bottomMm }) => bottomMm >= heightMm - SAME_LENGTH);
   if (above.length === 0) return [];
-  const which = `${ringsSaid(above)} ${above.length === 1 ? 'stands' : 'stand'}`;
+  const which = say`${ringsSaid(above)} ${above.length === 1 ? 'stands' : 'stand'}`;
   return [
     {
       code: 'ring-above-form',

@@ -107,7 +107,7 @@ function blankReasons({ blanks = [] }: Project, keys: readonly string[]): Reason
       ];
     const places = blankPlaces(making);
     if (places === 0 || places === woods.length) return [];
-    const message = `Blank ${i + 1} has ${places} places and ${woods.length} woods; it needs one for each.`;
+    const message = say`Blank ${i + 1} has ${places} places and ${woods.length} woods; it needs one for each.`;
     return [{ code: 'woods-count', path, message }];
   });
 }
@@ -117,11 +117,11 @@ function slantReasons({ slants = [] }: Project, keys: readonly string[]): Reason
   return slants.flatMap(({ id, wood }, i): Reason[] => {
     const where = `slants.${i}`;
     if (!keys.includes(wood)) {
-      const message = `Slanted band ${i + 1} uses “${wood}”, which is not in the palette.`;
+      const message = say`Slanted band ${i + 1} uses “${wood}”, which is not in the palette.`;
       return [{ code: 'wood-unknown', path: `${where}.wood`, message }];
     }
     if (slants.findIndex((other) => other.id === id) === i) return [];
-    const message = `Slanted band ${i + 1}: the id “${id}” is taken by one before it.`;
+    const message = say`Slanted band ${i + 1}: the id “${id}” is taken by one before it.`;
     return [{ code: 'slant-id-twice', path: `${where}.id`, message }];
   });
 }
@@ -134,7 +134,7 @@ function sliceReasons({ rings }: Project, index: number): Reason[] {
   const first = rings.findIndex((ring) => bodyOf(ring.making) === body);
   const alike = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
   if (alike(making, rings[first]!.making) && alike(woods, rings[first]!.woods)) return [];
-  const message = `Ring ${index + 1} is a slice of the same thick ring as ring ${first + 1}, but is made otherwise or of other woods; slices of one ring are alike.`;
+  const message = say`Ring ${index + 1} is a slice of the same thick ring as ring ${first + 1}, but is made otherwise or of other woods; slices of one ring are alike.`;
   return [{ code: 'slices-differ', path: `rings.${index}`, message }];
 }
 
@@ -146,7 +146,7 @@ function leafReasons({ rings }: Project, index: number): Reason[] {
   );
   if (!split) return [];
   const numbers = split.map((place) => place + 1).join(' and ');
-  const message = `Ring ${index + 1}: segments ${numbers} are sawn from one piece and need one wood.`;
+  const message = say`Ring ${index + 1}: segments ${numbers} are sawn from one piece and need one wood.`;
   return [{ code: 'one-piece', path: `rings.${index}.woods`, message }];
 }
 

@@ -46,7 +46,7 @@ export const stashTaken = (project: Project, taken: ReadonlyMap<string, string>)
           {
             code: 'stash-taken',
             path: `rings.${index}.making.item`,
-            message: `Ring ${index + 1}: “${name}” from the stash is in “${other}” already; take it out there first, or make this ring another way.`,
+            message: say`Ring ${index + 1}: “${name}” from the stash is in “${other}” already; take it out there first, or make this ring another way.`,
           },
         ];
   });

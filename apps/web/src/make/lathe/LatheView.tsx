@@ -6,6 +6,7 @@ import { Pane } from '../../ui/Pane.js';
 import { BalanceSaid } from './BalanceSaid.js';
 import { FlexTable } from './FlexTable.js';
 import { ReachList } from './ReachList.js';
+import { SameRim } from './SameRim.js';
 import { SpeedTable } from './SpeedTable.js';
 
 /** What the lathe has to do with the piece: how fast, how well it runs, and how far out it still stands up to the tool. */
@@ -30,6 +31,7 @@ export function LatheView() {
           diameterMm={plan.value.diameterMm}
           units={units}
         />
+        <SameRim blankMm={lathe.blankMm} units={units} />
         <BalanceSaid lathe={lathe} turnedMm={plan.value.diameterMm} units={units} />
         <ReachList lathe={lathe} units={units} />
       </Pane>

@@ -17,6 +17,8 @@ import { clockwiseHalf, counterHalf, infill, type Star, starHolding } from './st
 export interface Laid {
   readonly outlines: readonly (readonly Point[])[];
   readonly kinds: readonly PieceKind[];
+  /** The step that each kind comes with, by its id. */
+  readonly stepOf: readonly string[];
   readonly repeats: number;
   steps(planing: Planing): readonly Step[];
   readonly figures: readonly Figure[];
@@ -93,6 +95,7 @@ export function layStar(
   return {
     outlines,
     kinds,
+    stepOf: ['rhombs', 'star', 'infill', 'border'],
     repeats: P,
     steps: (planing) => starSteps(star, given, heightMm, planing),
     figures: [
@@ -177,6 +180,7 @@ export function layCabin(
         grain: 'across' as const,
       })),
     ],
+    stepOf: ['heart', ...logs.map(() => 'logs')],
     repeats: 1,
     steps: () => [
       step(

@@ -64,7 +64,7 @@ export const medallion: Making<MedallionParams> = {
         ? layStar(given, outerRadiusMm, heightMm)
         : layCabin(given, outerRadiusMm, heightMm);
     if ('refused' in laid) return laid.refused;
-    const { outlines, kinds, repeats, steps, figures } = laid;
+    const { outlines, kinds, stepOf, repeats, steps, figures } = laid;
     const corner = Math.max(...outlines.map(farthest));
     return done(
       assemble({
@@ -78,7 +78,7 @@ export const medallion: Making<MedallionParams> = {
         lay: (place) => ({ place, bottom: outlines[place]!, top: outlines[place]! }),
         figures,
         steps: (planing) => steps(planing),
-        pictures: () => floorPictures(outlines, kinds),
+        pictures: () => floorPictures(outlines, kinds, stepOf),
       }),
     );
   },

@@ -3,26 +3,18 @@ import type { Point } from '../../ring/plane.js';
 import type { PieceKind } from '../contract.js';
 import type { StepPicture } from '../picture.js';
 
-/** The steps that kinds of pieces come with; logs are all of one step. */
-const STEP_OF: Readonly<Record<string, string>> = {
-  'Lit half': 'rhombs',
-  'Shaded half': 'star',
-  Infill: 'infill',
-  Border: 'border',
-  Heart: 'heart',
-};
-
 /** The floor as it grows: one picture for every kind that is added. */
 export function floorPictures(
   outlines: readonly (readonly Point[])[],
   kinds: readonly PieceKind[],
+  stepOf: readonly string[],
 ): StepPicture[] {
   const stages = kinds.length > 5 ? kinds.filter((_, i) => i === 0 || i % 4 === 0) : kinds;
   return stages.map((stage) => {
     const upTo = kinds.indexOf(stage);
     const places = kinds.slice(0, upTo + 1).flatMap((kind) => kind.places);
     return {
-      step: STEP_OF[plain(stage.name)] ?? 'logs',
+      step: stepOf[upTo]!,
       title: plain(stage.name),
       says: upTo === kinds.length - 1 ? 'The whole floor from above.' : 'The floor from above as it grows.',
       parts: places.map((place) => ({ outline: outlines[place]!, place })),
