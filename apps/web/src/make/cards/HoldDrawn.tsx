@@ -43,6 +43,12 @@ export function HoldDrawn({ hold, vessel, depthMm }: HoldDrawnProps) {
     recess: () => box(-half * 0.5, half * 1.5, Math.max(0, grip - jaw), grip, IRON),
     'rim-jaws': () => box(-half, half * 2, seat, seat + jaw, IRON),
     plug: () => box(-half * 1.5, half * 2.5, 0, Math.max(1, (insideAt(vessel, heightMm) ?? grip) - 1), WOOD),
+    rod: () => (
+      <>
+        {box(-heightMm, heightMm + half, 0, ROD, IRON)}
+        {box(0, half * 0.5, 0, depthMm * 0.6, IRON)}
+      </>
+    ),
     between: () => box(0, half, 0, Math.min(seat, depthMm), IRON),
   };
   const tip = end - out * depthMm;
@@ -54,5 +60,7 @@ export function HoldDrawn({ hold, vessel, depthMm }: HoldDrawnProps) {
   );
 }
 
+/** Radius that the rod is drawn with (mm). */
+const ROD = 4;
 const WOOD = 'var(--color-line)';
 const IRON = 'var(--color-quiet)';

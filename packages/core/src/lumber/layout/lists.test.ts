@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { demoBoards, demoProjects } from '../../demo/index.js';
+import { mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
 import * as edit from '../../project/commands/edits.js';
 import { rollOf } from '../../ring/owner.js';
@@ -8,6 +9,7 @@ import { after, planned } from '../../testing/pieces.js';
 import type { Purpose } from '../strips.js';
 import { lumberTimes } from '../times.js';
 import { accountsOf } from './account.js';
+import { areasOf } from './areas.js';
 import { laidAtOnce } from './atOnce.js';
 import { boardCuts, boardParts, crosscutMarks } from './boardCuts.js';
 import { demandsOf } from './demand.js';
@@ -183,4 +185,32 @@ test('several of a piece: everything so many times, test pieces once, spares wit
     expect(ledger.segments).toBeCloseTo(3 * one![i]!.ledger.segments, 3);
     expect(ledger.short).toBeGreaterThanOrEqual(0);
   });
+});
+
+test('a board is jointed and squared with what that takes off, and without a number where it takes nothing', () => {
+  const [layout] = laid(cup!).layouts;
+  const first = (change: Partial<typeof DEFAULT_SHOP>) =>
+    plain(boardCuts(layout!.boards[0]!, layout!.kinds, { ...DEFAULT_SHOP, ...change })[0]!);
+  expect(first({ edgeJointMm: mm(0), endTrimMm: mm(0) })).toBe(
+    'Joint one long edge and cut the left end square.',
+  );
+  expect(first({ edgeJointMm: mm(3), endTrimMm: mm(25) })).toBe(
+    'Joint one long edge (3 mm off) and cut the left end square (25 mm off).',
+  );
+});
+
+test('what is left out of resawn boards: the fullest leaf counts', () => {
+  for (const { layouts } of demos.map((project) => laid(project)))
+    for (const { boards: sawn, kinds } of layouts)
+      for (const board of sawn) {
+        const { pieces } = areasOf(board, kinds, DEFAULT_SHOP);
+        const fullest = board.strips.reduce((sum, { leaves, kind }) => {
+          const areas = leaves.map((leaf) => {
+            const one = { ...board, strips: [{ ...board.strips[0]!, kind, leaves: [leaf] }] };
+            return areasOf(one as typeof board, kinds, DEFAULT_SHOP).pieces;
+          });
+          return sum + [...areas].sort((a, b) => b - a)[0]!;
+        }, 0);
+        expect(pieces).toBeCloseTo(fullest, 6);
+      }
 });

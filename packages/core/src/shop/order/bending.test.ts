@@ -81,7 +81,9 @@ test('every stage at the lathe is held, with how it is let go; the upper half ha
       if (by === 'tenon') expect(acrossMm).toBeLessThanOrEqual(jaws!.mostMm);
     }
     const hollowed = order.assembly.sections[0]!.stages.findIndex(({ hollow }) => hollow.length > 0);
-    expect(order.holds.get(stageId(order.assembly.sections[0]!.id, hollowed))!.tailstock.up).toBe(false);
+    if (stacking === 'rod')
+      expect(order.holds.get('body-1')).toMatchObject({ by: 'rod', tailstock: { up: true } });
+    else expect(order.holds.get(stageId(order.assembly.sections[0]!.id, hollowed))!.tailstock.up).toBe(false);
     expect(order.holds.get('outside')!.tailstock.up).toBe(true);
   }
 });

@@ -3,6 +3,7 @@ import { type Said, say, sayMm } from '../../measure/said.js';
 import type { Shop } from '../../settings/shop.js';
 import { hangs, type Section, type Stage } from './assembly.js';
 import type { SeatChoice } from './holding.js';
+import type { Stacking } from './schools.js';
 
 /** What work is held with. */
 export const HOLDERS = {
@@ -12,6 +13,7 @@ export const HOLDERS = {
   'rim-jaws': 'Rim in the rim jaws or against stops',
   plug: 'Padded plug in the mouth, driven by friction',
   between: 'Padded drive and tailstock',
+  rod: 'A rod through all rings, between centres',
 } as const;
 export type Holder = keyof typeof HOLDERS;
 
@@ -49,7 +51,14 @@ const chuck = ({ jawLeastMm, jawMostMm }: Shop): Hold['jaws'] => ({
 });
 
 /** How a section is held at one of its stages. */
-export function heldAt(section: Section, stage: Stage, { seat, acrossMm }: SeatChoice, shop: Shop): Hold {
+export function heldAt(
+  section: Section,
+  stage: Stage,
+  { seat, acrossMm }: SeatChoice,
+  stacking: Stacking,
+  shop: Shop,
+): Hold {
+  if (stacking === 'rod') return ON_A_ROD;
   const hollowed = stage.hollow.length > 0;
   return {
     by: seat,
@@ -65,6 +74,16 @@ export function heldAt(section: Section, stage: Stage, { seat, acrossMm }: SeatC
     letGo: letGoOf(section, seat),
   };
 }
+
+/** Rings that are turned dry, threaded on a rod. */
+const ON_A_ROD: Hold = {
+  by: 'rod',
+  face: 'foot',
+  acrossMm: mm(0),
+  jaws: null,
+  tailstock: { up: true, because: 'Up all the time: it holds the end of the rod.' },
+  letGo: 'The nut is taken off and the rings come apart, numbered, a line up their side.',
+};
 
 /** While the outside is turned the piece sits where it was built. */
 export const heldOutside = (section: Section, { seat, acrossMm }: SeatChoice, shop: Shop): Hold => ({

@@ -28,7 +28,9 @@ export function insideJobs(
       say`True it first: ${speedSaid('fresh', acrossMm)}`,
       say`Then to hollow: ${speedSaid('turning', acrossMm)}`,
       ...steadySaid(flex),
-      'Measure the wall at every joint with callipers before you go on; what goes on next is best left uncut until then.',
+      stage.because
+        ? 'Measure the wall at every joint with callipers before you go on; what goes on next is best left uncut until then.'
+        : 'Measure the wall at every joint with callipers before you go on.',
     ],
     because: stage.because,
     tool: 'lathe',

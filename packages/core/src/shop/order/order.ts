@@ -98,7 +98,8 @@ export function orderOf(
   const holds = new Map<string, Hold>([
     ...sections.flatMap((section, at) =>
       section.stages.map(
-        (stage, i) => [stageId(section.id, i), heldAt(section, stage, seats[at]!, shop)] as const,
+        (stage, i) =>
+          [stageId(section.id, i), heldAt(section, stage, seats[at]!, assembly.stacking, shop)] as const,
       ),
     ),
     ['join', outside],
