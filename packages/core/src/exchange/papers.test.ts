@@ -89,6 +89,38 @@ describe('drawings, read back by other libraries', () => {
       strips.reduce((sum, { leaves }) => sum + leaves.length - 1, 0),
     );
   });
+  test('boards lie one above the other on their sheet, every piece within a board or a leaf of it, closed', () => {
+    const { lines, widthMm, heightMm } = layoutDrawing(layouts, SHIPPED_WOODS, rollOf(plan));
+    const box = ({ points }: (typeof lines)[number]) => {
+      const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)];
+      return [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)] as const;
+    };
+    for (const line of lines) {
+      const [left, right, low, high] = box(line);
+      expect(Math.min(left, low)).toBeGreaterThanOrEqual(0);
+      expect([right <= widthMm, high <= heightMm]).toEqual([true, true]);
+      if (['Pieces', 'Strips', 'Boards'].includes(line.layer)) expect(line.closed).toBe(true);
+    }
+    const boards = lines.filter(({ layer }) => layer === 'Boards').map(box);
+    boards.slice(1).forEach(([, , low], i) => {
+      expect(low).toBeGreaterThan(boards[i]![3]);
+    });
+    const lie = [
+      ...boards,
+      ...lines.filter(({ layer, title }) => layer === 'Strips' && /leaf/.test(title ?? '')).map(box),
+    ];
+    for (const line of lines.filter(({ layer }) => layer === 'Pieces')) {
+      const [left, right, low, high] = box(line);
+      const within = lie.some(
+        ([l, r, b, t]) => left >= l - 0.01 && right <= r + 0.01 && low >= b - 0.01 && high <= t + 0.01,
+      );
+      expect(within).toBe(true);
+    }
+    const resawn = layouts.flatMap(({ boards: sawn }) =>
+      sawn.flatMap(({ strips }) => strips.filter(({ leaves }) => leaves.length > 1)),
+    );
+    expect(lines.filter(({ title }) => /resawn into/.test(title ?? ''))).toHaveLength(resawn.length);
+  });
   test('segments for a router: every piece once, a cutter and a half between any two', () => {
     const made = segmentDrawing(plan, SHIPPED_WOODS, { lengthMm: 900, cutterMm: 6 });
     if (!made.ok) throw new Error('drawing');
@@ -109,7 +141,25 @@ describe('drawings, read back by other libraries', () => {
     readBack(ring);
     const [from, to] = ring.lines.find(({ layer }) => layer === 'Measure')!.points;
     expect(to!.x - from!.x).toBe(100);
+    // All pieces lie round one middle, the farthest corner as far from it as the ring's, clear of the measure.
+    const parts = ring.lines.filter(({ layer }) => layer !== 'Measure');
+    const corners = parts.flatMap(({ points }) => points);
+    const [cx, cy] = [
+      (Math.min(...corners.map(({ x }) => x)) + Math.max(...corners.map(({ x }) => x))) / 2,
+      (Math.min(...corners.map(({ y }) => y)) + Math.max(...corners.map(({ y }) => y))) / 2,
+    ];
+    expect(Math.max(...corners.map(({ x, y }) => Math.hypot(x - cx, y - cy)))).toBeCloseTo(
+      made.value.cornerMm,
+      3,
+    );
+    expect(Math.min(...corners.map(({ y }) => y))).toBeGreaterThan(from!.y);
+    expect(parts.every(({ closed }) => closed)).toBe(true);
     const profile = profileDrawing(prepared.value);
+    expect(profile.lines.find(({ layer }) => layer === 'Inside')).toMatchObject({ closed: false });
+    const words = profile.texts.filter(({ layer }) => layer === 'Rings');
+    expect(words.length).toBe(
+      prepared.value.rings.filter(({ stands }) => stands.bottomMm < prepared.value.vessel.heightMm).length,
+    );
     readBack(profile);
     const outside = profile.lines.find(({ layer }) => layer === 'Outside')!.points;
     const radii = outside.map((p) => p.x);

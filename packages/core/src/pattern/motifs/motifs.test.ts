@@ -169,3 +169,62 @@ test('counts and repeats near by with which a motif comes out whole', () => {
   expect(repeatsNear(use, 24)).toEqual([2, 3, 6]);
   expect(repeatsNear(begun('half-and-half'), 24)).toEqual([]);
 });
+
+// Drawn by hand on squared paper: |2x − 1| + |2y − 1| ≤ 1 at the middle of every segment.
+describe('drawn by hand', () => {
+  const drawn = (
+    kind: string,
+    values: Record<string, number>,
+    tones: MotifUse['tones'],
+    count: number,
+    rows: number,
+  ) => shown({ ...begunMotif(motifOf(kind)!), tones, values }, count, rows);
+  const TWO: MotifUse['tones'] = ['light', 'dark'];
+  const THREE: MotifUse['tones'] = ['light', 'dark', 'accent'];
+  test('diamonds, tier on tier in line and moved by half', () => {
+    const low = ['...##...', '.######.', '.######.', '...##...'];
+    const moved = ['#......#', '###..###', '###..###', '#......#'];
+    const use = (offset: number, size = 1) => ({ repeats: 1, high: 4, offset, size });
+    expect(drawn('diamonds', use(0), TWO, 8, 8)).toEqual([...low, ...low]);
+    expect(drawn('diamonds', use(1), TWO, 8, 8)).toEqual([...moved, ...low]);
+    expect(drawn('diamonds', use(1), TWO, 8, 12).slice(0, 4)).toEqual(low);
+    expect(drawn('diamonds', use(0, 0.5), TWO, 8, 4)).toEqual([
+      '........',
+      '...##...',
+      '...##...',
+      '........',
+    ]);
+    expect(drawn('diamonds', { ...use(0), repeats: 2 }, TWO, 16, 4)[0]).toBe('...##......##...');
+  });
+  test('lozenges with their heart, and without where it is as small', () => {
+    const use = (heart: number) => ({ repeats: 1, high: 4, offset: 0, size: 1, heart });
+    expect(drawn('lozenges', use(0.5), THREE, 8, 4)).toEqual([
+      '...##...',
+      '.##oo##.',
+      '.##oo##.',
+      '...##...',
+    ]);
+    expect(drawn('lozenges', use(0.1), THREE, 8, 4)).toEqual([
+      '...##...',
+      '.######.',
+      '.######.',
+      '...##...',
+    ]);
+    // A middle on the very edge belongs to the heart: 3/8 and 7/8 from it.
+    expect(drawn('lozenges', use(0.375), THREE, 8, 4)[1]).toBe('.##oo##.');
+    expect(drawn('lozenges', use(0.875), THREE, 8, 4)[0]).toBe('...oo...');
+  });
+  test('the key, winding to the right and to the left, thin and thick', () => {
+    const fret = ['#####.', '#...#.', '#.#.#.', '#.###.', '#.....', '######'];
+    const turned = ['.#####', '.#...#', '.#.#.#', '.###.#', '.....#', '######'];
+    expect(drawn('key', { repeats: 1, high: 1, hand: 0 }, TWO, 6, 6)).toEqual(fret);
+    expect(drawn('key', { repeats: 1, high: 1, hand: 1 }, TWO, 6, 6)).toEqual(turned);
+    expect(drawn('key', { repeats: 2, high: 2, hand: 0 }, TWO, 12, 12)).toEqual(
+      fret.flatMap((line) => [line + line, line + line]),
+    );
+  });
+  test('how many segments a motif divides into: two to a diamond and a block, six to a turn of the key', () => {
+    const divides = (kind: string) => motifOf(kind)!.divides({ repeats: 6 } as never, 2);
+    expect([divides('diamonds'), divides('lozenges'), divides('key')]).toEqual([12, 12, 36]);
+  });
+});
