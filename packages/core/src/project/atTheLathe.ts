@@ -4,7 +4,7 @@ import { type Mm, mm } from '../measure/quantity.js';
 import type { Shop } from '../settings/shop.js';
 import { type Balance, balanceOf, type Weight } from '../shop/balance.js';
 import { cavityOf, type Hidden, hiddenFrom, hiddenFromHands } from '../shop/reach.js';
-import { type Flex, flexAlong } from '../shop/stiffness.js';
+import { type Flex, flexAlong, slenderIn } from '../shop/stiffness.js';
 import type { Species } from '../wood/species.js';
 import { densitiesOf } from './densities.js';
 import type { Prepared } from './prepare.js';
@@ -22,6 +22,8 @@ export interface AtTheLathe {
   readonly densities: readonly number[];
   /** How the finished form, held by its foot, gives at the top of each ring, from the lowest up. */
   readonly flex: readonly Flex[];
+  /** Rings, by their place, that make its top give too much: they are turned last. */
+  readonly slender: readonly number[];
   /** What of the inside is not got at from the finished mouth; empty where it is solid. */
   readonly reach: readonly Reached[];
 }
@@ -80,6 +82,7 @@ export function atTheLathe(
     balance: balanceOf(rings.flatMap(({ weights }) => weights)),
     densities: rings.map(({ density }) => density),
     flex: flexAlong(prepared.vessel, rings),
+    slender: slenderIn(prepared.vessel, rings),
     reach: reachOf(prepared.vessel, shop),
   };
 }

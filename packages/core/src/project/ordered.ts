@@ -26,7 +26,7 @@ export function workOf(project: Project, shop: Shop, woods: readonly Species[]):
 export const workPlanned = (
   prepared: Pick<Prepared, 'vessel' | 'rings' | 'bands'>,
   { rings, slants, blanks }: Pick<Plan, 'rings' | 'slants' | 'blanks'>,
-  { flex, densities, balance }: Pick<AtTheLathe, 'flex' | 'densities' | 'balance'>,
+  { slender, densities, balance }: Pick<AtTheLathe, 'slender' | 'densities' | 'balance'>,
   shop: Shop,
   { schools, letIn }: Pick<Project, 'schools' | 'letIn'> = {},
 ): OrderedPiece => {
@@ -34,9 +34,9 @@ export const workPlanned = (
   const ordered = {
     vessel: prepared.vessel,
     plan: { rings, blanks, slants: slants.map((slant, i) => ({ ...slant, meets: met[i]! })) },
-    along: flex.map(({ steady }, i) => ({
-      steady,
-      density: densities[i]!,
+    along: densities.map((density, i) => ({
+      density,
+      slender: slender.includes(i),
       leaning: leaningAt(prepared.rings[i - 1], prepared.rings[i]!),
     })),
     offMm: balance.offMm,

@@ -5,7 +5,15 @@ import { radiusAt } from '../form/curve.js';
 import { insideAt, vesselOf } from '../form/vessel.js';
 import { planned } from '../testing/pieces.js';
 import { feetPerMinute, rimSpeed, sameRim, speedsFor } from './speeds.js';
-import { complianceOf, flexAlong, flexOf, type Section, stiffnessOf } from './stiffness.js';
+import {
+  complianceOf,
+  flexAlong,
+  flexOf,
+  MOST_FLEX,
+  type Section,
+  slenderIn,
+  stiffnessOf,
+} from './stiffness.js';
 
 const flexAt = (sectionAt: (z: number) => Section, toolMm: number) =>
   flexOf(complianceOf(sectionAt, 0, toolMm), toolMm);
@@ -92,5 +100,37 @@ describe('bending of what is held', () => {
         if (i > 0) expect(each.hollowed).toBeGreaterThan(along[i - 1]!.hollowed);
       }
     }
+  });
+
+  test('what is slender is the stem, not the bowl on it: without it the rest stands up to the tool', () => {
+    const goblet = demoProjects().find(({ name }) => name.includes('Goblet'))!;
+    const made = vesselOf(goblet.form);
+    if (!made.ok) throw new Error('form');
+    const rings = planned(goblet).rings.map(({ topMm }) => ({ topMm, density: 640 }));
+    const slender = slenderIn(made.value, rings);
+    expect(slender.length).toBeGreaterThan(0);
+    expect(slender.length).toBeLessThan(rings.length / 2);
+    const radius = (ring: number) => radiusAt(made.value.outside, rings[ring]!.topMm - 1);
+    const others = rings.map((_, ring) => ring).filter((ring) => !slender.includes(ring));
+    expect(Math.max(...slender.map(radius))).toBeLessThan(Math.max(...others.map(radius)) / 2);
+    // Heavy wood in their place, a thousand times as stiff: what is left gives no more than the limit, and more with one fewer.
+    const topWith = (stiff: readonly number[]) =>
+      flexAlong(
+        made.value,
+        rings.map((ring, i) => ({ ...ring, density: stiff.includes(i) ? 640_000 : 640 })),
+      ).at(-1)!.solid;
+    expect(topWith([])).toBeGreaterThan(MOST_FLEX);
+    expect(topWith(slender)).toBeLessThan(1.02 * MOST_FLEX);
+    for (const ring of slender)
+      expect(topWith(slender.filter((each) => each !== ring))).toBeGreaterThan(MOST_FLEX);
+    const bowl = demoProjects().find(({ name }) => name.includes('Fleece'))!;
+    const broad = vesselOf(bowl.form);
+    expect(
+      broad.ok &&
+        slenderIn(
+          broad.value,
+          planned(bowl).rings.map(({ topMm }) => ({ topMm, density: 640 })),
+        ),
+    ).toEqual([]);
   });
 });

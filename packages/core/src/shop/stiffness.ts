@@ -75,32 +75,58 @@ export interface Flex {
 export const steadyFrom = (solid: number, hollowed: number): Flex['steady'] =>
   solid > MOST_FLEX ? 'always' : hollowed > MOST_FLEX ? 'hollowed' : 'none';
 
+/** A ring of a turned piece: its upper face, and the mean density of its woods, kg/m³. */
+interface Turned {
+  readonly topMm: number;
+  readonly density: number;
+}
+
+/** What a stretch of the finished form adds to how it gives, solid or hollowed. */
+function stretch(vessel: Vessel, density: number, fromMm: number, toMm: number, hollow: boolean): Compliance {
+  const modulus = stiffnessOf(density);
+  const sectionAt = (z: number): Section => ({
+    outer: radiusAt(vessel.outside, z),
+    inner: hollow ? (insideAt(vessel, z) ?? 0) : 0,
+    modulus,
+  });
+  return complianceOf(sectionAt, fromMm, toMm);
+}
+
 /** How a turned piece that is held by its foot gives at the top of each ring, mm/N, from the lowest up. */
-export function flexAlong(
-  vessel: Vessel,
-  rings: readonly { readonly topMm: number; readonly density: number }[],
-): Flex[] {
+export function flexAlong(vessel: Vessel, rings: readonly Turned[]): Flex[] {
   let [solid, hollowed] = [NONE, NONE];
   let below = 0;
   return rings.map(({ topMm, density }) => {
     const atMm = Math.min(topMm, vessel.heightMm);
-    const modulus = stiffnessOf(density);
-    const stretch = (from: number, to: number, hollow: boolean) =>
-      complianceOf(
-        (z) => ({
-          outer: radiusAt(vessel.outside, z),
-          inner: hollow ? (insideAt(vessel, z) ?? 0) : 0,
-          modulus,
-        }),
-        from,
-        to,
-      );
     // The section jumps at the joint, and where the hollow begins.
     const floor = Math.min(Math.max(below, vessel.hollowFromMm), atMm);
-    solid = together(solid, stretch(below, atMm, false));
-    hollowed = [stretch(below, floor, true), stretch(floor, atMm, true)].reduce(together, hollowed);
+    solid = together(solid, stretch(vessel, density, below, atMm, false));
+    hollowed = [
+      stretch(vessel, density, below, floor, true),
+      stretch(vessel, density, floor, atMm, true),
+    ].reduce(together, hollowed);
     below = atMm;
     const gives = { solid: flexOf(solid, atMm), hollowed: flexOf(hollowed, atMm) };
     return { atMm, ...gives, steady: steadyFrom(gives.solid, gives.hollowed) };
   });
+}
+
+/**
+ * Rings, by their place, that make the top of a turned piece give too much: the fewest, slimmest first, without which the others would let it
+ * give no more than the working limit. They are left thick until all the rest is done.
+ */
+export function slenderIn(vessel: Vessel, rings: readonly Turned[]): number[] {
+  const top = Math.min(rings.at(-1)?.topMm ?? 0, vessel.heightMm);
+  const gives = rings.map(({ topMm, density }, i) => {
+    const [from, to] = [i === 0 ? 0 : rings[i - 1]!.topMm, topMm].map((z) => Math.min(z, vessel.heightMm));
+    return { ring: i, give: flexOf(stretch(vessel, density, from!, to!, false), top), high: to! - from! };
+  });
+  let left = gives.reduce((sum, { give }) => sum + give, 0);
+  const slender: number[] = [];
+  for (const { ring, give } of [...gives].sort((a, b) => b.give / b.high - a.give / a.high)) {
+    if (left <= MOST_FLEX) break;
+    slender.push(ring);
+    left -= give;
+  }
+  return slender.sort((a, b) => a - b);
 }

@@ -29,7 +29,7 @@ export function SettingCuts({ setting }: { setting: Setting }) {
     `${named(wood)}, ${formatLength(widthMm, units)} wide, ${formatLength(thicknessMm, units)} thick`;
   return (
     <>
-      <table className={`${tableClass} whitespace-normal`} aria-label="Cuts at this setting">
+      <table className={`${tableClass} [&_*]:whitespace-normal`} aria-label="Cuts at this setting">
         <Heads of={['Stop, long edge', 'Of', 'Strip', 'Pieces']} />
         {setting.cuts.map(({ job, stopMm }) => {
           const [owner] = job.owners;

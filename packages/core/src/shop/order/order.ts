@@ -4,7 +4,6 @@ import type { RingPlan } from '../../lumber/ringPlan.js';
 import { type Mm, mm } from '../../measure/quantity.js';
 import { ownerKey, ringOwner, rollOf } from '../../ring/owner.js';
 import type { Shop } from '../../settings/shop.js';
-import type { Flex } from '../stiffness.js';
 import { type Assembly, assemblyOf, hangs, type Section } from './assembly.js';
 import { type Bending, bendingOf } from './bending.js';
 import type { DiscLetIn } from './closing.js';
@@ -21,10 +20,10 @@ import { stackJobs } from './stackJobs.js';
 export interface Ordered {
   readonly vessel: Vessel;
   readonly plan: Parts;
-  /** Of each ring: mean density, kg/m³, from when on the finished form wants a steady at its top, how its joints meet those below where both lean. */
+  /** Of each ring: mean density, kg/m³, whether it is so slender that it is turned last, how its joints meet those below where both lean. */
   readonly along: readonly {
     readonly density: number;
-    readonly steady: Flex['steady'];
+    readonly slender: boolean;
     readonly leaning: LeaningJoint | null;
   }[];
   /** How far the centre of gravity of the glue-up lies off the axis (mm). */
@@ -85,7 +84,7 @@ export function orderOf(
       assembly,
       leaning,
       ends: sections.map(({ id }) => stacked.jobs.findLast(({ stage }) => stage.startsWith(`${id}-`))),
-      slender: along.flatMap(({ steady }, ring) => (steady === 'always' ? [ring] : [])),
+      slender: along.flatMap(({ slender }, ring) => (slender ? [ring] : [])),
       reversed,
       underFootMm: mm(vessel.recess?.depthMm ?? 0),
       spareMm,
