@@ -44,7 +44,7 @@ test('speeds, balance and bending stand for the piece as it is; one that is half
   showWith(<LatheView />, cup);
   expect(screen.getAllByRole('table')).toHaveLength(3);
   expect(screen.getAllByText(/Its woods are in balance/)).toBeTruthy();
-  expect(screen.getAllByText(/gets at all of the inside|does not get at/).length).toBe(3);
+  expect(screen.getAllByText(/gets at all of the inside|does not get at/).length).toBe(4);
   expect(screen.getByText(/stands up to the tool all the way|a steady is wanted/)).toBeTruthy();
   // π · 10 in · 600 / 12 = 1571 ft/min; half the diameter turns twice as fast.
   const rim = screen.getByRole('region', { name: 'Rim speed' });

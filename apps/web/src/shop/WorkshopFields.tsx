@@ -13,6 +13,8 @@ const LENGTHS = {
     ['handDeepMm', 'Depth for a hand'],
     ['fingersOpenMm', 'Opening for fingers'],
     ['fingersDeepMm', 'Depth for fingers'],
+    ['calliperDeepMm', 'Depth of the callipers'],
+    ['calliperBowMm', 'Bow of the callipers'],
   ],
   holding: [
     ['rimJawsMostMm', 'Widest in the rim jaws, 0: none'],

@@ -3,7 +3,7 @@ import { centreOf, placesIn, volumeOfAll } from '../making/layOut.js';
 import { type Mm, mm } from '../measure/quantity.js';
 import type { Shop } from '../settings/shop.js';
 import { type Balance, balanceOf, type Weight } from '../shop/balance.js';
-import { cavityOf, type Hidden, hiddenFrom, hiddenFromHands } from '../shop/reach.js';
+import { calliperLeg, cavityOf, type Hidden, hiddenFrom, hiddenFromHands } from '../shop/reach.js';
 import { type Flex, flexAlong, slenderIn } from '../shop/stiffness.js';
 import type { Species } from '../wood/species.js';
 import { densitiesOf } from './densities.js';
@@ -30,7 +30,7 @@ export interface AtTheLathe {
 
 /** Something that goes in at the mouth, and what it does not get at. */
 export interface Reached {
-  readonly by: 'straight' | 'hooked' | 'hands';
+  readonly by: 'straight' | 'hooked' | 'hands' | 'callipers';
   readonly hidden: readonly Hidden[];
 }
 
@@ -44,6 +44,7 @@ function reachOf(vessel: Vessel, { reachMm, workshop: { tools } }: Reaching): Re
       ? [{ by: 'hooked' as const, hidden: hiddenFrom(cavity, mouth, { ...bar, sweepMm: tools.sweepMm }) }]
       : []),
     { by: 'hands', hidden: hiddenFromHands(cavity, mouth, tools) },
+    { by: 'callipers', hidden: hiddenFrom(cavity, mouth, calliperLeg(tools)) },
   ];
 }
 

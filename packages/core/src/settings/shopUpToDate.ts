@@ -7,5 +7,19 @@ const GONE: readonly string[] = ['stripLengthMm'];
 export function shopUpToDate(given: unknown): unknown {
   if (typeof given !== 'object' || given === null || Array.isArray(given)) return given;
   const known = Object.entries(given).filter(([key]) => !GONE.includes(key));
-  return { ...DEFAULT_SHOP, ...Object.fromEntries(known) };
+  return filledUp(Object.fromEntries(known), DEFAULT_SHOP);
 }
+
+const isGroup = (given: unknown): given is Readonly<Record<string, unknown>> =>
+  typeof given === 'object' && given !== null && !Array.isArray(given);
+
+/** What is there, and what a new shop has where nothing is, group by group. */
+const filledUp = (given: Readonly<Record<string, unknown>>, usual: object): Record<string, unknown> => ({
+  ...usual,
+  ...Object.fromEntries(
+    Object.entries(given).map(([key, value]) => {
+      const own = (usual as Record<string, unknown>)[key];
+      return [key, isGroup(value) && isGroup(own) ? filledUp(value, own) : value];
+    }),
+  ),
+});

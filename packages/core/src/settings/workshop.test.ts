@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
 import { DEFAULT_SHOP, shopSchema } from './shop.js';
+import { shopUpToDate } from './shopUpToDate.js';
 import type { WorkingHours, Workshop } from './workshop.js';
 
 const why = (change: Partial<Workshop>): string | undefined => {
@@ -24,4 +25,16 @@ test('figures out of range are told with their limits', () => {
   expect(why({ equipment: { ...equipment, bands: 0 } })).toBeUndefined();
   expect(why({ minutes: { ...minutes, cut: -1 } })).toMatch(/Minutes to cut one piece is -1/);
   expect(why({ glue: { ...glue, shopCelsius: 80 } })).toMatch(/Temperature of the shop is 80/);
+});
+
+test('a shop that was written down before callipers were asked for keeps its own figures and gets the usual ones for these', () => {
+  const { calliperDeepMm: _, calliperBowMm: __, ...tools } = DEFAULT_SHOP.workshop.tools;
+  const old = { ...DEFAULT_SHOP, workshop: { ...DEFAULT_SHOP.workshop, tools: { ...tools, barMm: 19 } } };
+  const now = shopSchema.parse(shopUpToDate(old));
+  expect(now.workshop.tools).toEqual({ ...DEFAULT_SHOP.workshop.tools, barMm: 19 });
+  // Lists are one value: hours that were taken out do not come back.
+  const hours = [{ day: 6, fromMinute: 0, toMinute: 60 }];
+  const sunday = shopUpToDate({ ...old, workshop: { ...old.workshop, hours } });
+  expect(shopSchema.parse(sunday).workshop.hours).toEqual(hours);
+  expect(shopUpToDate(null)).toBeNull();
 });

@@ -13,6 +13,9 @@ const toolsSchema = z.strictObject({
   handDeepMm: length('Depth for a hand', 20, 800),
   fingersOpenMm: length('Opening for fingers', 10, 200),
   fingersDeepMm: length('Depth for fingers', 10, 300),
+  /** How deep the legs of the wall callipers reach, and how far they are bowed. */
+  calliperDeepMm: length('Depth of the callipers', 20, 800),
+  calliperBowMm: length('Bow of the callipers', 0, 300),
 });
 export type Tools = z.infer<typeof toolsSchema>;
 
@@ -148,6 +151,8 @@ export const DEFAULT_WORKSHOP: Workshop = {
     handDeepMm: inches(14),
     fingersOpenMm: inches(1.25),
     fingersDeepMm: inches(4),
+    calliperDeepMm: inches(8),
+    calliperBowMm: inches(2),
   },
   holding: {
     rimJawsMostMm: inches(10),

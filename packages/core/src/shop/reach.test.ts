@@ -3,7 +3,16 @@ import { describe, expect, test } from 'vitest';
 import { vesselOf } from '../form/vessel.js';
 import { mm } from '../measure/quantity.js';
 import { DEFAULT_WORKSHOP } from '../settings/workshop.js';
-import { cavityOf, handReaches, hiddenFrom, hiddenFromHands, type Tool, toolReaches } from './reach.js';
+import {
+  type Cavity,
+  calliperLeg,
+  cavityOf,
+  handReaches,
+  hiddenFrom,
+  hiddenFromHands,
+  type Tool,
+  toolReaches,
+} from './reach.js';
 
 /** The hollow of a vessel from inside radii at heights, its wall 6 mm, its floor 6 mm thick. */
 function vessel(inner: readonly (readonly [radius: number, height: number])[]) {
@@ -106,4 +115,19 @@ test('a hand, fingers, or neither', () => {
   // Fingers go 4 in down from 156.
   expect(hiddenFromHands(bottle, 156, tools)).toEqual([{ fromMm: 6, toMm: expect.closeTo(54, 0) }]);
   expect(hiddenFromHands(cylinder, 206, tools)).toEqual([]);
+});
+
+// By hand: legs reach 100 mm, bowed 30: in a cylinder of 80 all but what is deeper; behind a shoulder no farther than the bow.
+test('callipers measure as deep as their legs reach, and behind a shoulder as far as they are bowed', () => {
+  const leg = calliperLeg({ calliperDeepMm: mm(100), calliperBowMm: mm(30) });
+  const straight: Cavity = { at: () => 40, fromMm: 0, toMm: 150 };
+  expect([40, 49, 51, 100].map((z) => toolReaches(straight, z, 150, leg))).toEqual([
+    false,
+    false,
+    true,
+    true,
+  ]);
+  const shoulder = (wide: number): Cavity => ({ at: (z) => (z > 140 ? 20 : wide), fromMm: 60, toMm: 150 });
+  expect(toolReaches(shoulder(45), 130, 150, leg)).toBe(true);
+  expect(toolReaches(shoulder(90), 130, 150, leg)).toBe(false);
 });

@@ -86,6 +86,19 @@ export function toolReaches(cavity: Cavity, atMm: number, mouthMm: number, tool:
   return Math.max(roomAt(from), roomAt(to), roomAt((from + to) / 2)) >= -1e-9;
 }
 
+/** Legs of callipers are as thick as this (mm; 1/4 in: a working value). */
+const LEG = 25.4 / 4;
+
+/** The inner leg of wall callipers as a tool that goes in at the mouth. */
+export const calliperLeg = ({
+  calliperDeepMm,
+  calliperBowMm,
+}: Pick<Tools, 'calliperDeepMm' | 'calliperBowMm'>): Tool => ({
+  shaftMm: LEG,
+  overhangMm: calliperDeepMm,
+  sweepMm: calliperBowMm,
+});
+
 /** What a hand needs: least opening and greatest depth, mm, for a hand with paper and for fingers alone. */
 export type Hands = Pick<Tools, 'handOpenMm' | 'handDeepMm' | 'fingersOpenMm' | 'fingersDeepMm'>;
 

@@ -1,4 +1,4 @@
-import { formatStop, HOLDERS, type Job, type StageView, sentenceIn, stageView } from '@fellside/core';
+import { formatStop, HOLDERS, type Job, mm, type StageView, sentenceIn, stageView } from '@fellside/core';
 import { workOf } from '../../store/progress/work.js';
 import { preparedOf, shopOf, unitsOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
@@ -16,6 +16,7 @@ export function HeldNow({ job }: { job: Job }) {
   return (
     <>
       <Held view={view} />
+      {job.makes === 'inside' && <Unmeasured view={view} />}
       {job.makes === 'inside' && view.flex.length > 0 && <Gives view={view} />}
     </>
   );
@@ -42,6 +43,21 @@ function Held({ view: { hold } }: { view: StageView }) {
         </div>
       ))}
     </dl>
+  );
+}
+
+/** Where the wall has to be measured otherwise. */
+function Unmeasured({ view: { unmeasured } }: { view: StageView }) {
+  const units = useApp(unitsOf);
+  if (unmeasured.length === 0) return null;
+  const stretches = unmeasured.map(
+    ({ fromMm, toMm }) => `${formatStop(mm(fromMm), units)} to ${formatStop(mm(toMm), units)}`,
+  );
+  return (
+    <p className="max-w-prose">
+      From this mouth your callipers do not measure the wall {stretches.join(', ')} above the bench: measure
+      it before the last rings of this stage go on, or by depth holes from outside that are turned away.
+    </p>
   );
 }
 

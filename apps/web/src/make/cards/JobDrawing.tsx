@@ -20,7 +20,7 @@ function asFarAs({ makes, owners }: Job, view: StageView, rings: Prepared['rings
   if (makes !== 'stacked') return view;
   const own = new Set<string>(owners.map(({ id }) => id));
   const last = view.rings.findLastIndex((ring) => own.has(rings[ring]!.ring.id));
-  return { ...view, rings: view.rings.slice(0, last + 1), hidden: [], flex: [] };
+  return { ...view, rings: view.rings.slice(0, last + 1), hidden: [], unmeasured: [], flex: [] };
 }
 
 /** What the job is done to: a ring from above, or the work as it stands on the lathe. */

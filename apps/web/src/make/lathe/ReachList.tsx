@@ -11,6 +11,7 @@ const reachSaid = (
     straight: `A straight bar, ${formatStop(barMm, units)} thick,`,
     hooked: `A hook that sweeps ${formatStop(sweepMm, units)} to the side`,
     hands: 'A hand or fingers with paper',
+    callipers: 'A leg of your wall callipers',
   })[by];
 
 /** What of the inside is got at from the finished mouth, and what is not. */

@@ -1,5 +1,5 @@
 import type { Shop } from '../../settings/shop.js';
-import { type Hidden, handReaches, hiddenWhere, toolReaches } from '../reach.js';
+import { calliperLeg, type Hidden, handReaches, hiddenWhere, toolReaches } from '../reach.js';
 import type { Flex } from '../stiffness.js';
 import { hangs, insideOf, type Section } from './assembly.js';
 import { stageFlex } from './bending.js';
@@ -12,6 +12,8 @@ export interface StageView {
   readonly rings: readonly number[];
   readonly hold: Hold;
   readonly hidden: readonly (Hidden & { readonly from: 'tools' | 'hands' })[];
+  /** Where callipers do not measure the wall from its mouth. */
+  readonly unmeasured: readonly Hidden[];
   /** How it gives along its height, before it is hollowed at this stage and after; empty where it is not hollowed. */
   readonly flex: readonly Flex[];
 }
@@ -36,9 +38,9 @@ export function stageView(
             hangs(section) ? { ...each, atMm: heightMm - each.atMm } : each,
           )
         : [];
-    return { rings, hold, hidden: hiddenAt(section, rings.length, shop, heightMm), flex };
+    return { rings, hold, ...hiddenAt(section, rings.length, shop, heightMm), flex };
   }
-  return { rings: sections.flatMap(({ rings }) => rings), hold, hidden: [], flex: [] };
+  return { rings: sections.flatMap(({ rings }) => rings), hold, hidden: [], unmeasured: [], flex: [] };
 }
 
 /** What of a section's inside is not got at when so many of its rings are on; heights of the piece. */
@@ -47,18 +49,24 @@ function hiddenAt(
   on: number,
   shop: Pick<Shop, 'reachMm' | 'workshop'>,
   heightMm: number,
-): StageView['hidden'] {
+): Pick<StageView, 'hidden' | 'unmeasured'> {
   const { cavity, topsMm } = section;
   const mouth = Math.min(topsMm[on - 1]!, cavity.toMm);
   const up = (z: number) => (hangs(section) ? heightMm - z : z);
   const { tools, hands } = insideOf(shop);
-  const hidden = (from: 'tools' | 'hands', isHidden: (z: number) => boolean) =>
+  const where = (isHidden: (z: number) => boolean): Hidden[] =>
     hiddenWhere(cavity, mouth, isHidden).map(({ fromMm, toMm }) => {
       const ends = [up(fromMm), up(toMm)];
-      return { from, fromMm: Math.min(...ends), toMm: Math.max(...ends) };
+      return { fromMm: Math.min(...ends), toMm: Math.max(...ends) };
     });
-  return [
-    ...hidden('tools', (z) => !tools.some((tool) => toolReaches(cavity, z, mouth, tool))),
-    ...hidden('hands', (z) => handReaches(cavity, z, mouth, hands) === 'none'),
-  ];
+  const hidden = (from: 'tools' | 'hands', isHidden: (z: number) => boolean) =>
+    where(isHidden).map((stretch) => ({ ...stretch, from }));
+  const leg = calliperLeg(shop.workshop.tools);
+  return {
+    hidden: [
+      ...hidden('tools', (z) => !tools.some((tool) => toolReaches(cavity, z, mouth, tool))),
+      ...hidden('hands', (z) => handReaches(cavity, z, mouth, hands) === 'none'),
+    ],
+    unmeasured: where((z) => !toolReaches(cavity, z, mouth, leg)),
+  };
 }
