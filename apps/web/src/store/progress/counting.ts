@@ -8,6 +8,7 @@ import {
   type Job,
   type Order,
   type Owner,
+  type Project,
   ringOwner,
   sentenceIn,
   stateOf,
@@ -18,7 +19,7 @@ import { editPiece } from '../edits.js';
 import { unitsOf } from '../selectors.js';
 import type { Dispatch, State } from '../store.js';
 import { deviceName, keepTicks, newId } from './keeping.js';
-import { takeNewer } from './newer.js';
+import { onNewest } from './newer.js';
 import { progress } from './progressSlice.js';
 import { doneOf, workOf } from './work.js';
 
@@ -77,37 +78,38 @@ const ticked =
 /** Edits that follow from ticks, one after the other in the order in which they were counted. */
 const making = new WeakMap<Dispatch, Promise<void>>();
 
-/** Rings that came to be cut or stacked, or were taken back, by the last ticks: the document follows, from what other devices saved of it. */
+/** Rings and bands that came to be cut or stacked, or were taken back, by the last ticks: the document follows. */
 const asMade =
   (order: Order, before: Done) =>
   (dispatch: Dispatch, getState: () => State): void => {
     const after = doneOf(getState());
     if (order.jobs.every((job) => job.makes === null || isDone(job, before) === isDone(job, after))) return;
-    const made = (making.get(dispatch) ?? Promise.resolve())
-      .then(() => dispatch(takeNewer()))
-      .then(() => {
-        const project = getState().piece.edited?.project;
-        if (!project) return;
-        const came = (owner: Owner, to: 'cut' | 'stacked', up: boolean) => {
-          const [was, is] = [before, after].map((done) => stateOf(owner, order, done));
-          return hasCome(is!, to) === up && hasCome(was!, to) !== up;
-        };
-        const those = (owners: readonly Owner[], to: 'cut' | 'stacked', up: boolean) =>
-          owners.flatMap((owner, place) => (came(owner, to, up) ? [place] : []));
-        const rings = project.rings.map(({ id }) => ringOwner(id));
-        const bands = (project.slants ?? []).map(({ id }) => bandOwner(id));
-        const made = (up: boolean) => ({
-          cut: those(rings, 'cut', up),
-          stacked: those(rings, 'stacked', up),
-          bands: those(bands, 'cut', up),
-        });
-        const [on, off] = [made(true), made(false)];
-        const some = (all: typeof on) => Object.values(all).some(({ length }) => length > 0);
-        if (some(on)) dispatch(editPiece(edit.keepAsMade(on)));
-        if (some(off)) dispatch(editPiece(edit.takeBack(off)));
-      });
+    const follow = () => {
+      const project = getState().piece.edited?.project;
+      if (!project) return;
+      const [on, off] = [true, false].map((up) => madeBy(project, order, before, after, up));
+      if (isSome(on!)) dispatch(editPiece(edit.keepAsMade(on!)));
+      if (isSome(off!)) dispatch(editPiece(edit.takeBack(off!)));
+    };
+    const made = (making.get(dispatch) ?? Promise.resolve()).then(() => dispatch(onNewest(follow)));
     making.set(dispatch, made);
   };
+
+/** What came so far by ticks, or with `up` false was taken back, by the places in the document. */
+function madeBy(project: Project, order: Order, before: Done, after: Done, up: boolean) {
+  const came = (owner: Owner, to: 'cut' | 'stacked') => {
+    const [was, is] = [before, after].map((done) => stateOf(owner, order, done));
+    return hasCome(is!, to) === up && hasCome(was!, to) !== up;
+  };
+  const those = (owners: readonly Owner[], to: 'cut' | 'stacked') =>
+    owners.flatMap((owner, place) => (came(owner, to) ? [place] : []));
+  const rings = project.rings.map(({ id }) => ringOwner(id));
+  const bands = (project.slants ?? []).map(({ id }) => bandOwner(id));
+  return { cut: those(rings, 'cut'), stacked: those(rings, 'stacked'), bands: those(bands, 'cut') };
+}
+
+const isSome = (made: ReturnType<typeof madeBy>): boolean =>
+  Object.values(made).some(({ length }) => length > 0);
 
 /** What is being sent, by the store that it is of. */
 const sending = new WeakMap<Dispatch, Promise<void>>();
