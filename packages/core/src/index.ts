@@ -317,6 +317,7 @@ export { doneBy, lastBy, type Tick } from './shop/order/ticks.js';
 export { type Help, shortOfOne } from './shop/short.js';
 export {
   feetPerMinute,
+  RPM_STEP,
   rimSpeed,
   type Speeds,
   sameRim,
@@ -325,7 +326,7 @@ export {
 } from './shop/speeds.js';
 export { type Flex, LIGHT_CUT, MOST_FLEX } from './shop/stiffness.js';
 export { errorFromSum, type TestSum, TRUE_EDGES, testSums } from './shop/testSums.js';
-export { type WayOut, waysOut, wrongSaid } from './shop/waysOut.js';
+export { outSaid, type WayOut, waysOut, wrongSaid } from './shop/waysOut.js';
 export { whatItDoes } from './shop/whatItDoes.js';
 export {
   angleAllowed,

@@ -13,10 +13,13 @@ export interface WayOut {
 }
 
 /** Which cut is wrong, which way, and what to set. */
-export const wrongSaid = ({ error, count }: WrongRing): Said =>
+export const wrongSaid = ({ error, count }: WrongRing): Said => outSaid(error, (Math.PI / count) as Rad);
+
+/** By how much every cut of a setting is out, and how the saw is set right. */
+export const outSaid = (error: Rad, meant: Rad): Said =>
   error === 0
-    ? say`No gap: the angle is right.`
-    : say`Every mitre is ${sayRad(Math.abs(error) as Rad)} too ${error < 0 ? 'small' : 'large'}: set the saw ${error < 0 ? 'up' : 'down'} by that, to ${sayRad((Math.PI / count) as Rad)} true.`;
+    ? 'No gap: the angle is right.'
+    : say`Every mitre is ${sayRad(Math.abs(error) as Rad)} too ${error < 0 ? 'small' : 'large'}: set the saw ${error < 0 ? 'up' : 'down'} by that, to ${sayRad(meant)} true.`;
 
 /** What can be done with the segments that are cut, the way that costs least wood first. */
 export function waysOut(ring: WrongRing): WayOut[] {

@@ -1,18 +1,14 @@
-import { formatStop, HOLDERS, type Job, mm, type StageView, sentenceIn, stageView } from '@fellside/core';
-import { workOf } from '../../store/progress/work.js';
-import { preparedOf, shopOf, unitsOf } from '../../store/selectors.js';
+import { formatStop, HOLDERS, type Job, mm, type StageView, sentenceIn } from '@fellside/core';
+import { unitsOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { giveShown } from '../giveShown.js';
 import { GiveGraph } from './GiveGraph.js';
+import { useStage } from './useStage.js';
 
 /** How the work is held at the stage of a job at the lathe, how it is let go, and how far it gives where it is hollowed. */
 export function HeldNow({ job }: { job: Job }) {
-  const order = useApp(workOf);
-  const prepared = useApp(preparedOf);
-  const shop = useApp(shopOf);
-  if (!prepared.ok || !order || (job.tool !== 'lathe' && job.makes !== 'stacked')) return null;
-  const view = stageView(order, job.stage, shop, prepared.value.vessel.heightMm);
-  if (!view) return null;
+  const view = useStage(job);
+  if (!view || (job.tool !== 'lathe' && job.makes !== 'stacked')) return null;
   return (
     <>
       <Held view={view} />

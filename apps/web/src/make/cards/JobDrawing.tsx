@@ -1,19 +1,10 @@
-import {
-  formatStop,
-  type Job,
-  layOut,
-  mm,
-  type Prepared,
-  type StageView,
-  stageView,
-  turned,
-} from '@fellside/core';
+import { formatStop, type Job, layOut, mm, type Prepared, type StageView, turned } from '@fellside/core';
 import { outlinePath } from '../../plan/outline.js';
-import { workOf } from '../../store/progress/work.js';
-import { paletteOf, preparedOf, shopOf, unitsOf } from '../../store/selectors.js';
+import { paletteOf, preparedOf, unitsOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { WoodPatterns, woodFill } from '../../ui/WoodPatterns.js';
 import { SectionNow } from './SectionNow.js';
+import { useStage } from './useStage.js';
 
 /** The work as it is when a ring has just gone on: those of the stage that come later are not on yet. */
 function asFarAs({ makes, owners }: Job, view: StageView, rings: Prepared['rings']): StageView {
@@ -25,14 +16,12 @@ function asFarAs({ makes, owners }: Job, view: StageView, rings: Prepared['rings
 
 /** What the job is done to: a ring from above, or the work as it stands on the lathe. */
 export function JobDrawing({ job }: { job: Job }) {
-  const order = useApp(workOf);
+  const view = useStage(job);
   const prepared = useApp(preparedOf);
-  const shop = useApp(shopOf);
   const palette = useApp(paletteOf);
   const units = useApp(unitsOf);
-  if (!prepared.ok || !order) return null;
-  const { vessel, rings } = prepared.value;
-  const view = stageView(order, job.stage, shop, vessel.heightMm);
+  if (!prepared.ok) return null;
+  const { rings } = prepared.value;
   if (view) return <SectionNow prepared={prepared.value} view={asFarAs(job, view, rings)} job={job} />;
   const [owner] = job.owners;
   const ring = owner && job.owners.length === 1 ? rings.find((each) => each.ring.id === owner.id) : undefined;

@@ -4,6 +4,7 @@ import {
   formatStop,
   type Mm,
   mm,
+  RPM_STEP,
   refuse,
   rimSpeed,
   sameRim,
@@ -17,8 +18,6 @@ import { NumberField } from '../../ui/NumberField.js';
 
 /** Faster than any lathe turns. */
 const MOST_RPM = 10_000;
-/** What turns a minute are rounded to, as a dial shows them. */
-const DIAL = 10;
 
 /** How fast the rim goes at a speed, and how fast another diameter turns with the same rim speed. */
 export function SameRim({ blankMm, units }: { blankMm: Mm; units: UnitSystem }) {
@@ -32,7 +31,7 @@ export function SameRim({ blankMm, units }: { blankMm: Mm; units: UnitSystem }) 
     return done(value);
   };
   const speed = rimSpeed(across, rpm);
-  const same = Math.round(sameRim(rpm, across, other) / DIAL) * DIAL;
+  const same = Math.round(sameRim(rpm, across, other) / RPM_STEP) * RPM_STEP;
   return (
     <section aria-label="Rim speed" className="mt-3">
       <h2 className="mb-1 font-semibold">Rim speed, and the same at another diameter</h2>
@@ -62,7 +61,7 @@ export function SameRim({ blankMm, units }: { blankMm: Mm; units: UnitSystem }) 
         />
       </div>
       <p role="status" className="mt-1">
-        The rim goes {speed.toFixed(1)} m/s, {Math.round(feetPerMinute(speed) / DIAL) * DIAL} ft/min;{' '}
+        The rim goes {speed.toFixed(1)} m/s, {Math.round(feetPerMinute(speed) / RPM_STEP) * RPM_STEP} ft/min;{' '}
         {formatStop(other, units)} across goes as fast at <b>{same}</b> turns a minute.
       </p>
     </section>

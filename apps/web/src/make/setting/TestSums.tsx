@@ -1,11 +1,10 @@
 import {
   done,
   errorFromSum,
-  formatAngle,
   type Mm,
   meantRing,
   mm,
-  rad,
+  outSaid,
   type Setting,
   sentenceIn,
   TRUE_EDGES,
@@ -85,18 +84,10 @@ export function TestSums({ setting }: { setting: Setting }) {
         />
       </div>
       <p role={found.ok ? 'status' : 'alert'} className={`text-lg ${found.ok ? '' : 'text-rust'}`}>
-        {found.ok ? verdict(found.value, setting) : sentenceIn(found.reasons[0]!.message, units)}
+        {found.ok
+          ? sentenceIn(outSaid(found.value, setting.cutAngle), units)
+          : sentenceIn(found.reasons[0]!.message, units)}
       </p>
     </section>
   );
-}
-
-/** Less than this (rad) is not set on any scale. */
-const NOTHING = 5e-5;
-
-function verdict(error: number, { cutAngle }: Setting): string {
-  if (Math.abs(error) < NOTHING) return 'No gap: the setting is right, as far as this sum tells.';
-  const by = formatAngle(rad(Math.abs(error)));
-  const [way, is] = error < 0 ? ['larger', 'small'] : ['smaller', 'large'];
-  return `Every mitre is ${by} too ${is}, ${formatAngle(rad(cutAngle + error))} instead of ${formatAngle(cutAngle)}: set it ${by} ${way}, and try again.`;
 }
