@@ -52,7 +52,7 @@ export const CutThrough = memo(function CutThrough({ prepared, palette, at, view
   };
   const direction = view - Math.PI / 2;
   const blanks = useMemo(
-    () => <Blanks {...{ prepared, palette, at, direction }} />,
+    () => blanksOf({ prepared, palette, at, direction }),
     [prepared, palette, at, direction],
   );
   const allowances = useApp((state) => projectOf(state).allowances);
@@ -100,13 +100,13 @@ interface BlanksProps extends Pick<CutThroughProps, 'prepared' | 'palette' | 'at
   readonly direction: number;
 }
 
-/** Rings and bands where the cut meets them; where slanted cuts divide them, part by part. */
-function Blanks({ prepared, palette, at, direction }: BlanksProps) {
+/** Rings and bands where the cut meets them; where slanted cuts divide them, part by part. Drawn twice, worked out once. */
+function blanksOf({ prepared, palette, at, direction }: BlanksProps) {
   const { cuts, rings, bands } = prepared;
   const drawn = drawnOf(prepared);
   if (cuts.length === 0)
     return drawn.map((part) => (
-      <Blank key={part.index} shift={NOT_MOVED} {...{ part, palette, at, direction }} />
+      <g key={part.index}>{blankOf({ part, shift: NOT_MOVED, palette, at, direction })}</g>
     ));
   return drawn.flatMap((part) => {
     const { index, band, made } = part;
@@ -121,7 +121,7 @@ function Blanks({ prepared, palette, at, direction }: BlanksProps) {
           <clipPath id={id}>
             <path d={`${linePath(outline, at)}Z`} />
           </clipPath>
-          <Blank shift={region.shift} {...{ part, palette, at, direction }} />
+          {blankOf({ part, shift: region.shift, palette, at, direction })}
         </g>
       );
     });
@@ -131,7 +131,7 @@ function Blanks({ prepared, palette, at, direction }: BlanksProps) {
 const NOT_MOVED: Point3 = { x: 0, y: 0, z: 0 };
 
 /** One ring's blank where the cut meets it: what lies there, inside out. */
-function Blank({
+function blankOf({
   part: { made, turn, bottomMm, woods },
   shift,
   palette,

@@ -42,12 +42,20 @@ export function PieceShell() {
   );
 }
 
-/** Has the plan of a large piece worked out beside the page, whenever what it hangs on changes. */
+/** How long the hand rests within a gesture before figures follow it, ms: worked out meanwhile, they would slow it. */
+const HAND_RESTS = 200;
+
+/** Has plans worked out beside the page where they are, whenever what they hang on changes. */
 function Planning() {
   const dispatch = useActions();
   const ask = useApp(planAskOf);
   useEffect(() => {
-    if (ask) planBeside(ask, (plan) => dispatch(planTold({ of: ask.project, plan })));
+    if (!ask) return;
+    const begin = () =>
+      planBeside(ask, (plan) => dispatch(planTold({ of: ask.project, from: ask.from, plan })));
+    if (ask.project === ask.from) return begin();
+    const waiting = setTimeout(begin, HAND_RESTS);
+    return () => clearTimeout(waiting);
   }, [ask, dispatch]);
   return null;
 }

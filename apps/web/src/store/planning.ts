@@ -1,6 +1,5 @@
 import { type Plan, type Project, placesOf, type Result, refuse } from '@fellside/core';
 import { type Action, type ActionCreatorWithPayload, createAction, createSelector } from '@reduxjs/toolkit';
-import { canPlanBeside } from '../workers/planning.js';
 
 /**
  * Places of rings, bands and blanks up to which a piece is planned where it is drawn: the largest of the show has a fifth
@@ -23,11 +22,13 @@ const weightOf = createSelector(
 );
 
 /** Whether a piece is so large that its plan is worked out beside the page. */
-export const isLarge = (project: Project): boolean => canPlanBeside() && weightOf(project) > PLANNED_HERE;
+export const isLarge = (project: Project): boolean => weightOf(project) > PLANNED_HERE;
 
 export interface Planned {
   /** The document that was planned; what it is now may be a later one. */
   readonly of: Project | null;
+  /** The document as it stood before the gesture that the planned one belongs to; itself where none ran. */
+  readonly from: Project | null;
   readonly plan: Result<Plan>;
 }
 
@@ -36,11 +37,22 @@ const WORKING: Result<Plan> = refuse('web:planning', '', 'The plan of this large
 /** What was worked out beside the page. */
 export const planTold: ActionCreatorWithPayload<Planned> = createAction<Planned>('planned/told');
 
-export const plannedReducer = (state: Planned = { of: null, plan: WORKING }, action: Action): Planned =>
-  planTold.match(action) ? action.payload : state;
+export const plannedReducer = (
+  state: Planned = { of: null, from: null, plan: WORKING },
+  action: Action,
+): Planned => (planTold.match(action) ? action.payload : state);
 
-/** The last plan of a large piece, as long as it speaks of as many rings; then the next one is waited for. */
-export const plannedFor = ({ of, plan }: Planned, project: Project): Result<Plan> =>
-  of && of.rings.length === project.rings.length && of.blanks?.length === project.blanks?.length
-    ? plan
-    : WORKING;
+/** Whether a plan speaks of as many rings and blanks as a document has: then it can be shown until the next one comes. */
+const fits = ({ of }: Planned, project: Project): boolean =>
+  of !== null && of.rings.length === project.rings.length && of.blanks?.length === project.blanks?.length;
+
+/** The last plan of a large piece, as long as it fits; then the next one is waited for. */
+export const plannedFor = (planned: Planned, project: Project): Result<Plan> =>
+  fits(planned, project) ? planned.plan : WORKING;
+
+/** The last plan that was worked out beside the page in the gesture that runs; null where there is none that fits. */
+export const plannedAmid = (
+  planned: Planned,
+  project: Project,
+  from: Project | undefined,
+): Result<Plan> | null => (planned.from === from && fits(planned, project) ? planned.plan : null);

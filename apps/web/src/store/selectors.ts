@@ -18,9 +18,9 @@ import {
 } from '@fellside/core';
 import { createSelector } from '@reduxjs/toolkit';
 import { dequal } from 'dequal';
-import type { PlanAsk } from '../workers/planning.js';
+import { canPlanBeside, type PlanAsk } from '../workers/planning.js';
 import { api } from './api.js';
-import { isLarge, plannedFor } from './planning.js';
+import { isLarge, plannedAmid, plannedFor } from './planning.js';
 import { shapedRings, shapedSlants } from './shapedRings.js';
 import type { State } from './store.js';
 
@@ -70,14 +70,31 @@ const planHere: (state: State) => Result<Plan> = createSelector(
   plan,
 );
 
-/** The plan of the open piece; of a large one the last that was worked out beside the page. */
-export const planOf = (state: State): Result<Plan> =>
-  isLarge(projectOf(state)) ? plannedFor(state.planned, projectOf(state)) : planHere(state);
+/** The open piece as it stood before the gesture that runs. */
+const before = (state: State): State => ({ ...state, piece: { ...state.piece, preview: null } });
 
-/** What the plan of a large piece is asked with; null of a small one. */
+/** Whether the plan is worked out beside the page: always of a large piece, and of any while a gesture runs. */
+const besideOf = (state: State): boolean =>
+  canPlanBeside() && (state.piece.preview !== null || isLarge(projectOf(state)));
+
+/**
+ * The plan of the open piece. Of a large one it is the last that was worked out beside the page; while a gesture runs it is
+ * the last that came, or the one from before: the pointer never waits for figures.
+ */
+export const planOf = (state: State): Result<Plan> => {
+  const project = projectOf(state);
+  if (!besideOf(state)) return planHere(state);
+  if (isLarge(project)) return plannedFor(state.planned, project);
+  const amid = plannedAmid(state.planned, project, state.piece.edited?.project);
+  if (amid) return amid;
+  const still = before(state);
+  return projectOf(still).rings.length === project.rings.length ? planHere(still) : planHere(state);
+};
+
+/** What a plan that is worked out beside the page is asked with; null where it is worked out here. */
 export const planAskOf: (state: State) => PlanAsk | null = createSelector(
-  [projectOf, shopOf, woodsOf],
-  (project, shop, woods) => (isLarge(project) ? { project, shop, woods } : null),
+  [projectOf, shopOf, woodsOf, besideOf, (state: State) => state.piece.edited?.project ?? null],
+  (project, shop, woods, beside, from) => (beside ? { project, shop, woods, from: from ?? project } : null),
 );
 
 /** Whose pieces there are, by id; the same object as long as nobody comes, goes or moves. */

@@ -2,7 +2,7 @@ import { plain } from '@fellside/core';
 import { saving } from './saving.js';
 import { clickRing, type Keys, selectedRingsOf } from './selection.js';
 import 'fake-indexeddb/auto';
-import { edit, mm, NO_HISTORY, type Project } from '@fellside/core';
+import { edit, mm, NO_HISTORY, type Project, plan } from '@fellside/core';
 import { demoProjects } from '@fellside/core/demo';
 import { IDBFactory } from 'fake-indexeddb';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
@@ -11,7 +11,8 @@ import { leavePiece, openPiece } from './autosave.js';
 import { draftsOf, dropDraft, forgetDatabase, keepDraft, unsentPieces } from './drafts.js';
 import { editPiece, previewPiece, redo, settlePreview, undo } from './edits.js';
 import { piece } from './pieceSlice.js';
-import { planOf, preparedOf, projectOf } from './selectors.js';
+import { planTold } from './planning.js';
+import { planAskOf, planOf, preparedOf, projectOf } from './selectors.js';
 import { session } from './sessionSlice.js';
 import { createStore } from './store.js';
 import { windowName } from './windows.js';
@@ -333,6 +334,38 @@ describe('a gesture', () => {
     store.dispatch(piece.putBack());
     expect(shown(store)).toBe(wallIn(saved().document));
     expect(store.getState().piece.refused).toEqual([]);
+  });
+});
+
+describe('while a gesture runs and plans can be worked out beside the page', () => {
+  beforeEach(() => vi.stubGlobal('Worker', class {}));
+  afterEach(() => vi.unstubAllGlobals());
+  const thicker = previewPiece(edit.setWall(mm(9)));
+  const told = (store: ReturnType<typeof opened>) => {
+    const { project, shop, woods, from } = planAskOf(store.getState())!;
+    store.dispatch(planTold({ of: project, from, plan: plan(project, shop, woods) }));
+  };
+  test('figures stay those of before until new ones come, and are exact when it ends', () => {
+    const store = opened();
+    const start = planOf(store.getState());
+    expect(planAskOf(store.getState())).toBeNull();
+    store.dispatch(thicker);
+    expect(planOf(store.getState())).toBe(start);
+    told(store);
+    const amid = planOf(store.getState());
+    expect(amid).not.toBe(start);
+    store.dispatch(settlePreview());
+    expect(planAskOf(store.getState())).toBeNull();
+    expect(JSON.stringify(planOf(store.getState()))).toBe(JSON.stringify(amid));
+  });
+  test('what came in one gesture is not shown in the next', () => {
+    const store = opened();
+    store.dispatch(thicker);
+    told(store);
+    store.dispatch(settlePreview());
+    const between = planOf(store.getState());
+    store.dispatch(previewPiece(edit.setWall(mm(7))));
+    expect(planOf(store.getState())).toBe(between);
   });
 });
 

@@ -1,6 +1,6 @@
 import type { SampledWall } from '@fellside/core';
 import type { Inks } from './inks.js';
-import { darkened, shadeOf } from './shade.js';
+import { darkened, shadeOf, THROUGH } from './shade.js';
 
 /** Pixels to be filled, a number each: alpha, blue, green, red. */
 export interface Canvas {
@@ -36,12 +36,20 @@ function fill(
   columnsOf: (row: number) => Int32Array,
 ): void {
   const { width, height, pixels } = canvas;
+  const { ring: rings, place: places, end } = wall;
   /** The ring of the pixel below, −2 where nothing is drawn. */
   const below = new Int16Array(width).fill(-2);
+  let last = -1;
+  let columns = new Int32Array(0) as Int32Array;
+  // Neighbouring pixels show one piece: its ink is looked up where the piece changes.
+  let [inkOf, inkAt] = [-2, -2];
+  let ink = inks.inks[0]!;
+  let upright = false;
   for (let y = height - 1; y >= 0; y--) {
     const row = rowAt(wall, upward.heightAt(y));
     if (row < 0) continue;
-    const columns = columnsOf(row);
+    if (row !== last) columns = columnsOf(row);
+    last = row;
     const first = row * wall.columns;
     let [before, beside] = [-2, -2];
     for (let x = 0; x < width; x++) {
@@ -52,21 +60,29 @@ function fill(
         continue;
       }
       const sample = first + column;
-      const ring = wall.ring[sample]!;
-      const other = (than: number) => than >= -1 && than !== ring;
-      const edge = other(below[x]!) || other(beside);
-      const joined = ring >= 0 ? inks.joined[ring] : null;
-      const place = wall.place[sample]!;
-      const colour = shadeOf(wall, inks, sample, x, y, hatches);
-      const apart = before !== -2 && before !== place;
-      const hidden = apart && joined && before >= 0 && place >= 0 && joined[before] === joined[place];
-      const joint = edge || (apart && !hidden);
+      const ring = rings[sample]!;
+      const place = places[sample]!;
+      const under = below[x]!;
+      const edge = (under >= -1 && under !== ring) || (beside >= -1 && beside !== ring);
+      const joint = edge || (before !== -2 && before !== place && !hidesGlue(inks, ring, before, place));
+      if (ring !== inkOf || place !== inkAt) {
+        [inkOf, inkAt] = [ring, place];
+        ink = inks.inks[inks.ofPlace[ring]?.[place] ?? 0]!;
+        upright = inks.upright[ring]?.[place] === 1;
+      }
+      const colour = ring < 0 ? 0 : place < 0 ? THROUGH : shadeOf(ink, upright, end[sample]!, x, y, hatches);
       pixels[y * width + x] = joint && colour !== 0 ? darkened(colour) : colour;
       before = place;
       beside = ring;
       below[x] = ring;
     }
   }
+}
+
+/** Whether a ring hides the glue line between two of its places: they are of one segment. */
+function hidesGlue({ joined }: Inks, ring: number, one: number, other: number): boolean {
+  const segments = joined[ring];
+  return !!segments && one >= 0 && other >= 0 && segments[one] === segments[other];
 }
 
 /** The wall laid flat, 0° at the left, as wide as the canvas. */

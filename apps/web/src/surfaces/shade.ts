@@ -1,11 +1,10 @@
-import type { SampledWall } from '@fellside/core';
 import { END_GRAIN, LONG_GRAIN, TILE } from './grain.js';
-import type { Ink, Inks } from './inks.js';
+import type { Ink } from './inks.js';
 
 /** Light that is left where two pieces meet, of 256. */
 const JOINT = 168;
 /** What shows through a gap: a veil over what is behind (black, alpha). */
-const THROUGH = (46 << 24) | 0x27251d;
+export const THROUGH = (46 << 24) | 0x27251d;
 const WHITE_SHARE = 0.72;
 const INK_LINE = 0x27251d;
 
@@ -29,27 +28,22 @@ function hatched({ hatch: { angle, gap, line } }: Ink, x: number, y: number): bo
 
 const pale = (channel: number) => Math.round(255 * WHITE_SHARE + channel * (1 - WHITE_SHARE));
 
-/** The colour of a point of a wall at a pixel, as alpha, blue, green, red; `sample` is its index in the wall. */
+/** The colour of a wood at a pixel, as alpha, blue, green, red; `end` of 255 is end grain. */
 export function shadeOf(
-  wall: SampledWall,
-  { inks, ofPlace, upright }: Inks,
-  sample: number,
+  ink: Ink,
+  upright: boolean,
+  end: number,
   x: number,
   y: number,
   hatches: boolean,
 ): number {
-  const ring = wall.ring[sample]!;
-  const place = wall.place[sample]!;
-  if (ring < 0) return 0;
-  if (place < 0) return THROUGH;
-  const ink = inks[ofPlace[ring]?.[place] ?? 0]!;
   if (hatches) {
     if (hatched(ink, x, y)) return (255 << 24) | INK_LINE;
     return (255 << 24) | (pale(ink.b) << 16) | (pale(ink.g) << 8) | pale(ink.r);
   }
-  const [u, v] = upright[ring]?.[place] ? [y, x] : [x, y];
-  const at = (v & (TILE - 1)) * TILE + (u & (TILE - 1));
-  const end = wall.end[sample]!;
+  const at = upright
+    ? (x & (TILE - 1)) * TILE + (y & (TILE - 1))
+    : (y & (TILE - 1)) * TILE + (x & (TILE - 1));
   const light = (LONG_GRAIN[at]! * (255 - end) + END_GRAIN[at]! * end) >> 8;
   return (
     (255 << 24) | (((ink.b * light) >> 8) << 16) | (((ink.g * light) >> 8) << 8) | ((ink.r * light) >> 8)

@@ -5,6 +5,8 @@ export interface PlanAsk {
   readonly project: Project;
   readonly shop: Shop;
   readonly woods: readonly Species[];
+  /** The document before the gesture that this one belongs to. */
+  readonly from: Project;
 }
 
 export const canPlanBeside = (): boolean => typeof Worker !== 'undefined';
@@ -36,7 +38,8 @@ function next(): void {
     busy = false;
     next();
   };
-  worker.postMessage(ask);
+  const { project, shop, woods } = ask;
+  worker.postMessage({ project, shop, woods });
 }
 
 /** Blanks are made here again: what they are asked later cannot be sent. */
