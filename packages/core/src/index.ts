@@ -102,6 +102,8 @@ export type { Made, PieceKind } from './making/contract.js';
 export { FIGURE_NAMES, type Figure, type FigureKey } from './making/figures.js';
 export { partsFromDegrees } from './making/flat/parts.js';
 export { ILLUSIONS, type IllusionName } from './making/illusion/illusion.js';
+export { misfit, ovalOf } from './making/joints/closing.js';
+export { divisors, thicknessesOf } from './making/joints/spacers.js';
 export { biggestOf, layOut, placeName } from './making/layOut.js';
 export type { StepPicture } from './making/picture.js';
 export {
@@ -118,8 +120,6 @@ export {
   WAYS,
   type Way,
 } from './making/registry.js';
-export { misfit, ovalOf } from './making/spaced/closing.js';
-export { divisors, thicknessesOf } from './making/spaced/params.js';
 export { compoundAngles } from './making/staved/staved.js';
 export { cautionsOf, type Step, setOf, TOOLS, type Tool } from './making/step.js';
 export { mitred, type Stock } from './making/stock.js';

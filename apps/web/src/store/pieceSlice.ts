@@ -35,15 +35,15 @@ export const pieceSlice = createSlice({
   name: 'piece',
   initialState: closed,
   reducers: {
-    opened: (_, { payload }: PayloadAction<SavedProject>): PieceState => ({
+    opened: (_: PieceState, { payload }: PayloadAction<SavedProject>): PieceState => ({
       ...closed,
       id: payload.id,
       revision: payload.revision,
       edited: editedOf(payload),
       savedAt: payload.savedAt,
     }),
-    edited: (state, { payload }: PayloadAction<{ edited: Edited; note?: Said }>): PieceState => ({
-      ...(state as PieceState),
+    edited: (state: PieceState, { payload }: PayloadAction<{ edited: Edited; note?: Said }>): PieceState => ({
+      ...state,
       edited: payload.edited,
       preview: null,
       ...(state.safety !== 'stale' && standing('unsaved')),
@@ -51,27 +51,27 @@ export const pieceSlice = createSlice({
       refused: [],
     }),
     /** A step of a gesture: what it leads to, or why it is held back where it last could go. */
-    previewed: (state, { payload }: PayloadAction<Change>): PieceState => ({
-      ...(state as PieceState),
+    previewed: (state: PieceState, { payload }: PayloadAction<Change>): PieceState => ({
+      ...state,
       preview: payload,
       note: payload.note ?? null,
       refused: [],
     }),
-    heldBack: (state, { payload }: PayloadAction<readonly Reason[]>): PieceState => ({
-      ...(state as PieceState),
+    heldBack: (state: PieceState, { payload }: PayloadAction<readonly Reason[]>): PieceState => ({
+      ...state,
       refused: payload,
     }),
-    putBack: (state): PieceState => ({ ...(state as PieceState), preview: null, refused: [], note: null }),
-    refused: (state, { payload }: PayloadAction<readonly Reason[]>): PieceState => ({
-      ...(state as PieceState),
+    putBack: (state: PieceState): PieceState => ({ ...state, preview: null, refused: [], note: null }),
+    refused: (state: PieceState, { payload }: PayloadAction<readonly Reason[]>): PieceState => ({
+      ...state,
       refused: payload,
       note: null,
     }),
-    dismissed: (state): PieceState => ({ ...(state as PieceState), refused: [], note: null }),
+    dismissed: (state: PieceState): PieceState => ({ ...state, refused: [], note: null }),
     closed: (): PieceState => closed,
     /** The edits are to be saved over a revision after all. */
-    resumed: (state, { payload }: PayloadAction<number>): PieceState => ({
-      ...(state as PieceState),
+    resumed: (state: PieceState, { payload }: PayloadAction<number>): PieceState => ({
+      ...state,
       revision: payload,
       ...standing('unsaved'),
     }),

@@ -5,6 +5,7 @@ import type { Said } from '../measure/said.js';
 import type { RingNeed } from '../ring/need.js';
 import type { Band } from '../ring/overlap.js';
 import type { Point } from '../ring/plane.js';
+import type { Sanded } from '../ring/sanded.js';
 import type { Figure } from './figures.js';
 import type { StepPicture } from './picture.js';
 import type { Planing } from './planing.js';
@@ -140,8 +141,14 @@ export interface Making<P extends { readonly way: string }> {
   stripWidth?(params: P, size: RingNeed): number | null;
   /** Rings that name the same body are one glue-up, sawn apart: they share parameters, woods and radii. */
   body?(params: P): string;
-  /** Its rings cannot be flattened once they are glued; others are sanded on both faces unless it is said otherwise. */
-  readonly flattens?: false;
+  /** Faces that its rings are usually sanded on; left out where it is both. Rings with gaps cannot be flattened once they are glued. */
+  usuallySanded?(params: P): Sanded;
+  /**
+   * How far a joint of a ring of height h runs round from its middle to its top at a radius, radians: to the right
+   * (counter-clockwise from above) or, less than 0, to the left; null where it cannot be followed. Left out where joints
+   * stand upright.
+   */
+  runs?(params: P, heightMm: number, radiusMm: number): Rad | null;
   /** Parameters with which a ring can no longer be made are refused at the edit, not told afterwards. */
   readonly strict?: true;
   /** Tones that its places are meant to have, one for each; left out where any wood does. */

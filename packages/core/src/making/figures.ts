@@ -33,6 +33,7 @@ export const FIGURE_NAMES = {
   'height-at-which-it-looks-right': 'Height at which it looks right',
   'wafers-move-bottom-to-top': 'Wafers move, bottom to top',
   'wafer-level': 'Wafer, level',
+  'spacer-level': 'Spacer, level',
   'double-thick-stock': 'Double-thick stock',
   'blade-tilt': 'Blade tilt',
   'taper-from-the-grain': 'Taper from the grain',

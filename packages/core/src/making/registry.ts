@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Mm, Rad } from '../measure/quantity.js';
+import { type Mm, type Rad, rad } from '../measure/quantity.js';
 import type { Result } from '../measure/reason.js';
 import type { RingNeed } from '../ring/need.js';
 import type { Sanded } from '../ring/sanded.js';
@@ -131,7 +131,14 @@ export const oneWoodOf = (making: RingMaking): readonly (readonly number[])[] =>
   definition(making).oneWood?.(making) ?? [];
 /** Faces that rings of a way are usually sanded on. */
 export const usuallySanded = (making: RingMaking): Sanded =>
-  definition(making).flattens === false ? 'none' : 'both';
+  definition(making).usuallySanded?.(making) ?? 'both';
+/** Whether the joints of a ring lean. */
+export const leans = (making: RingMaking): boolean => definition(making).runs !== undefined;
+/** How far a leaning joint runs round from its middle to its top at a radius (mm); 0 of upright ones, null where it cannot be followed. */
+export const jointRuns = (making: RingMaking, heightMm: number, radiusMm: number): Rad | null => {
+  const { runs } = definition(making);
+  return runs ? runs(making, heightMm, radiusMm) : rad(0);
+};
 /** Width of a ring's strips where its hole alone makes them wider, mm; null of all others. */
 export const stripWidth = (making: RingMaking, size: RingNeed): number | null =>
   definition(making).stripWidth?.(making, size) ?? null;

@@ -50,6 +50,14 @@ function survivor({ gives, lean, heightMm: h }: Made) {
 const FROM = { segments: 12, body: 'section' };
 
 const plug = (across: number) => ({ diameterMm: mm(across), drillMm: mm(across) });
+const LEANING = { way: 'tilted', count: 12, tiltDeg: 20, hand: 'right', cut: 'same-edge' } as const;
+const climbing = (at: 'every' | number): ParamsOf<'tilted'> => ({
+  ...LEANING,
+  between: {
+    put: 'spacers',
+    spacers: at === 'every' ? { at, thicknessMm: mm(3) } : { at: 'even', number: at, thicknessMm: mm(3) },
+  },
+});
 const examples: readonly (readonly [string, RingMaking, outer: number, inner: number, height: number])[] = [
   ['3 segments', { way: 'flat', count: 3 }, 60, 20, 12],
   ['6 segments to the points', { way: 'flat', count: 6 }, 80, 0, 15],
@@ -79,6 +87,30 @@ const examples: readonly (readonly [string, RingMaking, outer: number, inner: nu
     80,
     65,
     18,
+  ],
+  ['spacers in every leaning joint', climbing('every'), 100, 80, 20],
+  ['spacers in every other leaning joint', climbing(6), 100, 80, 20],
+  ['spacers in leaning joints round a plug', { ...climbing('every'), plug: plug(40) }, 60, 0, 18],
+  [
+    'spacers between wedges upside down in turn',
+    { ...climbing(4), tiltDeg: 8, cut: 'turned-over' },
+    100,
+    80,
+    20,
+  ],
+  [
+    'parallel gaps that lean',
+    { ...LEANING, between: { put: 'gaps', gap: { sides: 'parallel', widthMm: mm(4) } } },
+    100,
+    80,
+    20,
+  ],
+  [
+    'tapered gaps that lean',
+    { ...LEANING, between: { put: 'gaps', gap: { sides: 'tapered', share: 0.25 } } },
+    100,
+    80,
+    20,
   ],
   [
     'spacers and a plug',

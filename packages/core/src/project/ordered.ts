@@ -1,4 +1,4 @@
-import { jointRuns } from '../making/tilted/stripe.js';
+import { jointRuns, leans } from '../making/registry.js';
 import { done, type Result } from '../measure/reason.js';
 import type { Shop } from '../settings/shop.js';
 import { type OrderedPiece, orderOf } from '../shop/order/order.js';
@@ -64,7 +64,7 @@ function leaningAt(lower: PreparedRing | undefined, upper: PreparedRing): Leanin
   if (!lower?.made.ok || !upper.made.ok) return null;
   const radiusMm = Math.min(lower.wall.outerRadiusMm, upper.wall.outerRadiusMm);
   const [below, above] = [lower, upper].map(({ ring: { making }, need }) =>
-    making.way === 'tilted' ? jointRuns(making, need.heightMm, radiusMm) : null,
+    leans(making) ? jointRuns(making, need.heightMm, radiusMm) : null,
   );
   if (!below || !above) return null;
   const stepMm = stepAtJoint(

@@ -29,6 +29,21 @@ const plug = fc.option(
 );
 const parts: fc.Arbitrary<number[] | undefined> = fc.constantFrom(undefined, [1.5, 1]);
 
+const gap = fc.oneof(
+  between(0.02, 0.45).map((share) => ({ sides: 'tapered' as const, share })),
+  between(0.3, 6).map((width) => ({ sides: 'parallel' as const, widthMm: mm(width) })),
+);
+/** What lies in joints that lean, in rings of an even count. */
+const put = fc.oneof(
+  gap.map((gap) => ({ put: 'gaps' as const, gap })),
+  fc
+    .record({ at: fc.constantFrom('every' as const, 'even' as const), thicknessMm: between(0.5, 6).map(mm) })
+    .map(({ at, thicknessMm }) => ({
+      put: 'spacers' as const,
+      spacers: at === 'every' ? { at, thicknessMm } : { at, number: 2, thicknessMm },
+    })),
+);
+
 /** An L, and a square frame with a hole. */
 const GLYPHS = [
   {
@@ -89,14 +104,7 @@ const SAWN: { readonly [W in SawnMaking['way']]: fc.Arbitrary<Extract<SawnMaking
         },
       })),
   ),
-  open: fc.record({
-    way: fc.constant('open' as const),
-    count: count(4, 40),
-    gap: fc.oneof(
-      between(0.02, 0.45).map((share) => ({ sides: 'tapered' as const, share })),
-      between(0.3, 6).map((width) => ({ sides: 'parallel' as const, widthMm: mm(width) })),
-    ),
-  }),
+  open: fc.record({ way: fc.constant('open' as const), count: count(4, 40), gap }),
   staved: fc.record({ way: fc.constant('staved' as const), count: count(4, 40), leanDeg: between(-40, 40) }),
   tilted: fc
     .record({
@@ -105,8 +113,10 @@ const SAWN: { readonly [W in SawnMaking['way']]: fc.Arbitrary<Extract<SawnMaking
       tiltDeg: between(0.5, 30),
       hand: fc.constantFrom('left' as const, 'right' as const),
       cut: fc.constantFrom('two-fences' as const, 'same-edge' as const, 'turned-over' as const),
+      between: fc.option(put, { nil: undefined }),
       plug,
     })
+    .map(({ plug, ...given }) => ({ ...given, plug: given.between?.put === 'gaps' ? undefined : plug }))
     .map(tidy),
   resawn: fc
     .record({

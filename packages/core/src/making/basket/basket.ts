@@ -7,6 +7,9 @@ import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { type Point, turned } from '../../ring/plane.js';
 import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
+import { shiftsOf } from '../joints/closing.js';
+import { pushed } from '../joints/ring.js';
+import { outerForSlab, slabStock } from '../joints/slab.js';
 import {
   GLUE_LEANING,
   pitchOfCount,
@@ -16,9 +19,6 @@ import {
   setTheSaw,
   withoutWidth,
 } from '../segments.js';
-import { outerForSlab, slabStock } from '../slab.js';
-import { shiftsOf } from '../spaced/closing.js';
-import { pushed } from '../spaced/ring.js';
 import { step } from '../step.js';
 import type { StripStock } from '../stock.js';
 import { asAsked, bandOf, farthest, leastOuter, mostInner, nearest, wedgeOutline } from '../wedge.js';

@@ -4,12 +4,10 @@ import type { RingNeed } from '../../ring/need.js';
 import type { Band } from '../../ring/overlap.js';
 import type { LaidPiece, PlaceGroup } from '../contract.js';
 import { anglesOf, flatRing } from '../flat/ring.js';
+import { jointed } from '../joints/jointed.js';
 import { segmentStock } from '../segments.js';
-import { slabOutline, slabStock } from '../slab.js';
-import { shiftsOf } from '../spaced/closing.js';
-import { pushedRing } from '../spaced/ring.js';
 import type { StripStock } from '../stock.js';
-import { asAsked, bandOf, type Faces, nearest, type Wedge } from '../wedge.js';
+import type { Faces, Wedge } from '../wedge.js';
 import { type CarvedPart, carve, placed } from './carve.js';
 import type { FaceShape } from './face.js';
 import { trapezoids } from './sweep.js';
@@ -47,41 +45,20 @@ export function sizedForFaces(count: number, spacerMm: number, need: RingNeed): 
     });
   }
   const thicknesses = Array.from({ length: count }, () => spacerMm);
-  const sized = pushedRing(
-    thicknesses,
-    shiftsOf(thicknesses),
-    need.outerRadiusMm,
-    need.innerRadiusMm,
-    heightMm,
-    true,
-  );
+  const sized = jointed({ thicknesses, filled: true }, need);
   if (!sized.ok) return sized;
-  const { wedges, faces } = sized.value;
-  const slab = (joint: number) =>
-    slabOutline(
-      joint * 2 * half,
-      { wedge: wedges[(joint + count - 1) % count]!, faces },
-      { wedge: wedges[joint]!, faces },
-    );
-  const { gives, cornerMm } = bandOf(wedges, faces, heightMm);
-  const [from, to] = slab(0);
+  const { wedges, faces, gives, cornerMm, slab, slabStock } = sized.value;
   return done({
     wedges,
     faces,
     half,
-    gives: asAsked(
-      {
-        outerRadiusMm: Math.min(gives.outerRadiusMm, nearest(from!, to!)),
-        innerRadiusMm: gives.innerRadiusMm,
-      },
-      need,
-    ),
+    gives,
     cornerMm,
     segment: segmentStock(faces, half, heightMm),
     spacer: {
-      stock: slabStock(slab(0), heightMm),
+      stock: slabStock(0),
       lay(joint) {
-        const outline = slab(joint);
+        const outline = slab(joint, 0);
         return [{ place: joint, fromMm: 0, toMm: heightMm, bottom: outline, top: outline }];
       },
     },

@@ -2,7 +2,7 @@ import { done, type Result, refuse } from '../../measure/reason.js';
 import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import type { RingNeed } from '../../ring/need.js';
-import { outerForSlab } from '../slab.js';
+import { outerForSlab } from '../joints/slab.js';
 import { type Faces, leastOuter, mostInner, radialWedge, type Wedge } from '../wedge.js';
 import type { Half } from './params.js';
 

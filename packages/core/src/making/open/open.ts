@@ -1,44 +1,19 @@
 import { z } from 'zod';
-import { length, number } from '../../measure/field.js';
 import { mm, rad } from '../../measure/quantity.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
 import { say, sayMm, sayRad } from '../../measure/said.js';
 import { SAME_ANGLE } from '../../measure/tolerance.js';
+import type { RingNeed } from '../../ring/need.js';
 import { assemble } from '../assemble.js';
 import type { Made, Making } from '../contract.js';
-import {
-  pitchOfCount,
-  planeAndRip,
-  segmentCount,
-  segmentStock,
-  setTheSaw,
-  withoutWidth,
-} from '../segments.js';
-import { shiftsOf } from '../spaced/closing.js';
-import { pushedRing } from '../spaced/ring.js';
-import { step } from '../step.js';
+import { gapSchema, holdOfGaps, jointingOfGaps } from '../joints/gaps.js';
+import { type Jointed, jointed } from '../joints/jointed.js';
+import { layJointed } from '../joints/lay.js';
+import { glueOpen } from '../joints/steps.js';
+import { pitchOfCount, planeAndRip, segmentCount, segmentStock, setTheSaw } from '../segments.js';
 import type { Warning } from '../warnings.js';
-import {
-  asAsked,
-  bandOf,
-  type Faces,
-  leastOuter,
-  mostInner,
-  radialWedge,
-  type Wedge,
-  wedgeOutline,
-} from '../wedge.js';
 
-const params = z.strictObject({
-  way: z.literal('open'),
-  count: segmentCount,
-  gap: z.discriminatedUnion('sides', [
-    /** As wide inside as outside: the segments are those of a spaced ring with air for spacers. */
-    z.strictObject({ sides: z.literal('parallel'), widthMm: length('Gap', 0.2, 200) }),
-    /** Towards the axis: it takes a share of every segment's angle. */
-    z.strictObject({ sides: z.literal('tapered'), share: number('Share of the gap', 0.01, 0.95) }),
-  ]),
-});
+const params = z.strictObject({ way: z.literal('open'), count: segmentCount, gap: gapSchema });
 
 export type OpenParams = z.infer<typeof params>;
 
@@ -53,7 +28,7 @@ export const open: Making<OpenParams> = {
   params,
   solid: false,
   bond: 'half-pitch',
-  flattens: false,
+  usuallySanded: () => 'none',
   begin: ({ segments }) => ({ way: 'open', count: segments, gap: { sides: 'tapered', share: 0.25 } }),
   groups: ({ count }) => [{ name: 'Segment', count }],
   segments: ({ count }) => count,
@@ -67,20 +42,18 @@ export const open: Making<OpenParams> = {
     const { count, gap } = given;
     const { heightMm, outerRadiusMm } = need;
     const theta = Math.PI / count;
-    const holdAt = (radius: number) =>
-      gap.sides === 'tapered' ? theta * (1 - 2 * gap.share) : theta - 2 * gapAngle(gap, radius);
+    const holdAt = (radius: number) => holdOfGaps(gap, count, radius);
     const outside = holdAt(outerRadiusMm);
     if (outside <= 0) return noHold(given, outerRadiusMm);
     const inside = Math.max(0, holdAt(need.innerRadiusMm));
     const sized = sizedRing(given, need);
     if (!sized.ok) return sized;
-    const { wedges, faces } = sized.value;
+    const { wedges, faces, gives, cornerMm } = sized.value;
     const segment = segmentStock(faces, wedges[0]!.half, heightMm);
-    const { gives, cornerMm } = bandOf(wedges.slice(0, 1), faces, heightMm);
     return done(
       assemble({
         heightMm,
-        gives: asAsked(gives, need),
+        gives,
         cornerMm,
         closed: false,
         radial: gap.sides === 'tapered',
@@ -95,10 +68,7 @@ export const open: Making<OpenParams> = {
             places: Array.from({ length: count }, (_, place) => place),
           },
         ],
-        lay(place) {
-          const outline = wedgeOutline(wedges[place]!, faces, 0);
-          return { place, bottom: outline, top: outline };
-        },
+        lay: layJointed(sized.value, undefined, need),
         figures:
           gap.sides === 'tapered'
             ? [{ key: 'overlap-at-each-end', value: rad(outside), unit: 'rad' }]
@@ -107,26 +77,7 @@ export const open: Making<OpenParams> = {
                 { key: 'overlap-at-each-end-inside', value: rad(inside), unit: 'rad' },
               ],
         warnings: inside < theta * LITTLE_HOLD ? [littleHold(inside, outside, theta)] : [],
-        steps: (planing) => [
-          planeAndRip(segment, planing),
-          setTheSaw(segment, count),
-          step(
-            'measure',
-            'bench',
-            'Check that all pieces are of one thickness: an open ring cannot be flattened once it is glued.',
-          ),
-          step(
-            'glue',
-            'clamps',
-            say`Glue them one by one on the ring below with an indexed jig, ${sayRad(2 * theta, 'turn')} apart, half a pitch from the ring below.`,
-          ),
-          step(
-            'clean',
-            'bench',
-            'Clean glue out of the gaps and finish the holes before turning, or they are sanded twice.',
-            ['open-work'],
-          ),
-        ],
+        steps: (planing) => [planeAndRip(segment, planing), setTheSaw(segment, count), ...glueOpen(count)],
       }),
     );
   },
@@ -150,10 +101,6 @@ function littleHold(inside: number, outside: number, theta: number): Warning {
   };
 }
 
-/** Half the angle of a parallel gap at a radius: asin(g / 2r). */
-const gapAngle = ({ widthMm }: { widthMm: number }, radius: number): number =>
-  widthMm >= 2 * radius ? Math.PI / 2 : Math.asin(widthMm / (2 * radius));
-
 function noHold({ count, gap }: OpenParams, outerRadiusMm: number): Result<Made> {
   if (gap.sides === 'tapered')
     return refuse(
@@ -171,31 +118,6 @@ function noHold({ count, gap }: OpenParams, outerRadiusMm: number): Result<Made>
   );
 }
 
-type Sized = Result<{ wedges: readonly Wedge[]; faces: Faces }>;
-type Need = Parameters<typeof open.make>[1];
-
-const sizedRing = ({ count, gap }: OpenParams, need: Need): Sized =>
-  gap.sides === 'tapered' ? taperedRing(count, gap.share, need) : parallelRing(count, gap.widthMm, need);
-
-function parallelRing(
-  count: number,
-  widthMm: number,
-  { outerRadiusMm, innerRadiusMm, heightMm }: Need,
-): Sized {
-  const gaps = Array.from({ length: count }, () => widthMm);
-  return pushedRing(gaps, shiftsOf(gaps), outerRadiusMm, innerRadiusMm, heightMm, false);
-}
-
-/** 2β = 2θ(1 − f); ao = Ro, ai = Ri·cos β. */
-function taperedRing(count: number, share: number, { outerRadiusMm, innerRadiusMm, heightMm }: Need): Sized {
-  const half = (Math.PI / count) * (1 - share);
-  const wedges = Array.from({ length: count }, (_, i) => radialWedge(((2 * i + 1) * Math.PI) / count, half));
-  const narrow = withoutWidth(outerRadiusMm, innerRadiusMm);
-  if (narrow) return narrow;
-  const faces = {
-    outerRadiusMm: leastOuter(wedges.slice(0, 1), outerRadiusMm, heightMm),
-    innerRadiusMm: mostInner(wedges.slice(0, 1), innerRadiusMm, heightMm)!,
-    lean: 0,
-  };
-  return done({ wedges, faces });
-}
+/** The segments with their gaps: 2β = 2θ(1 − f) where they taper, else those of a ring with spacers. */
+const sizedRing = ({ count, gap }: OpenParams, need: RingNeed): Result<Jointed> =>
+  jointed(jointingOfGaps(gap, count), need);

@@ -3,12 +3,13 @@ import { describe, expect, test } from 'vitest';
 import { mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
 import { worded } from '../../testing/rings.js';
+import { nearestBalanced } from '../joints/balanced.js';
+import { closes, misfit, ovalOf, shiftsOf } from '../joints/closing.js';
+import { largestShift, pushed } from '../joints/ring.js';
+import { thicknessesOf } from '../joints/spacers.js';
 import { makeRing, makingSchema } from '../registry.js';
 import type { StripStock } from '../stock.js';
-import { nearestBalanced } from './balanced.js';
-import { closes, misfit, ovalOf, shiftsOf } from './closing.js';
-import { type SpacedParams, thicknessesOf } from './params.js';
-import { largestShift, pushed } from './ring.js';
+import type { SpacedParams } from './params.js';
 import { spaced } from './spaced.js';
 
 const need = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(20) };

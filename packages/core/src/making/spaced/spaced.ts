@@ -1,28 +1,21 @@
 import { mm } from '../../measure/quantity.js';
 import { done } from '../../measure/reason.js';
-import { say, sayList, sayMade, sayMm } from '../../measure/said.js';
-import type { Point } from '../../ring/plane.js';
 import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
 import type { Figure } from '../figures.js';
-import { circle, drilled, plugGroup, plugKind, plugSteps } from '../plug.js';
+import { nearestBalanced } from '../joints/balanced.js';
+import { closes, ovalOf, shiftsOf } from '../joints/closing.js';
+import { jointed } from '../joints/jointed.js';
+import { repeatsOf, spacerKinds } from '../joints/kinds.js';
+import { layJointed } from '../joints/lay.js';
+import { largestShift, pushed } from '../joints/ring.js';
+import { mirroredSpacers, pickedFrom, spacersFor, thicknessesOf } from '../joints/spacers.js';
+import { FIT_WITH_SPACERS, GLUE_SPACERS, planeSpacers } from '../joints/steps.js';
+import { doesNotClose, OVAL_NOTICED, ovalWarning, thickWarning } from '../joints/told.js';
+import { plugGroup, plugKind, plugSteps } from '../plug.js';
 import { pitchOfCount, planeAndRip, segmentStock, setTheSaw } from '../segments.js';
-import { slabOutline, slabStock } from '../slab.js';
-import { step } from '../step.js';
-import { asAsked, bandOf, type Faces, nearest, type Wedge, wedgeOutline } from '../wedge.js';
-import { nearestBalanced } from './balanced.js';
-import { closes, ovalOf, shiftsOf } from './closing.js';
-import { repeatsOf, spacerKinds } from './kinds.js';
-import {
-  mirroredSpacers,
-  pickedFrom,
-  type SpacedParams,
-  spacedParams,
-  spacersFor,
-  thicknessesOf,
-} from './params.js';
-import { largestShift, pushed, pushedRing } from './ring.js';
-import { doesNotClose, OVAL_NOTICED, ovalWarning, thickWarning } from './told.js';
+import { asAsked, type Faces, type Wedge } from '../wedge.js';
+import { type SpacedParams, spacedParams } from './params.js';
 
 /** Equal segments with thin parallel spacers between them, at every joint or at some. */
 export const spaced: Making<SpacedParams> = {
@@ -49,11 +42,10 @@ export const spaced: Making<SpacedParams> = {
     given.spacers.at === 'picked'
       ? { ...given, spacers: mirroredSpacers(given.spacers, given.count) }
       : given,
-  stripWidth({ plug, ...given }, { outerRadiusMm, innerRadiusMm, heightMm }) {
+  stripWidth({ plug, ...given }, need) {
     const thicknesses = thicknessesOf(given);
     if (plug || !closes(thicknesses)) return null;
-    const shifts = shiftsOf(thicknesses);
-    const sized = pushedRing(thicknesses, shifts, outerRadiusMm, innerRadiusMm, heightMm, true);
+    const sized = jointed({ thicknesses, filled: true }, need);
     return sized.ok ? sized.value.faces.outerRadiusMm - sized.value.faces.innerRadiusMm : null;
   },
   make(given, need) {
@@ -61,40 +53,17 @@ export const spaced: Making<SpacedParams> = {
     if (!closes(thicknesses)) return doesNotClose(thicknesses);
     const { count, plug } = given;
     const { outerRadiusMm, heightMm } = need;
-    const innerRadiusMm = plug ? plug.diameterMm / 2 : need.innerRadiusMm;
-    const shifts = shiftsOf(thicknesses);
-    const sized = pushedRing(thicknesses, shifts, outerRadiusMm, innerRadiusMm, heightMm, true);
+    const innerRadiusMm = plug ? mm(plug.diameterMm / 2) : need.innerRadiusMm;
+    const sized = jointed({ thicknesses, filled: true }, { ...need, innerRadiusMm });
     if (!sized.ok) return sized;
-    const { wedges, faces } = sized.value;
+    const { wedges, faces, joints, gives, cornerMm, slabStock } = sized.value;
     const half = Math.PI / count;
-    const joints = thicknesses.flatMap((s, joint) => (s > 0 ? [joint] : []));
-    const slab = (joint: number): Point[] =>
-      slabOutline(
-        joint * 2 * half,
-        { wedge: wedges[(joint + count - 1) % count]!, faces },
-        { wedge: wedges[joint]!, faces },
-      );
-    const outline = (place: number): Point[] => {
-      if (place < count) return wedgeOutline(wedges[place]!, faces, 0);
-      return place < count + joints.length ? slab(joints[place - count]!) : circle(innerRadiusMm);
-    };
-    const { gives, cornerMm } = bandOf(wedges, faces, heightMm);
-    const ends = joints.map((joint) => {
-      const [from, to] = slab(joint);
-      return nearest(from!, to!);
-    });
     const segment = segmentStock(faces, half, heightMm);
     const oval = ovalOf(thicknesses);
     return done(
       assemble({
         heightMm,
-        gives: asAsked(
-          {
-            outerRadiusMm: Math.min(gives.outerRadiusMm, ...ends),
-            innerRadiusMm: plug ? 0 : gives.innerRadiusMm,
-          },
-          need,
-        ),
+        gives: asAsked(plug ? { ...gives, innerRadiusMm: 0 } : gives, need),
         cornerMm,
         radial: false,
         repeats: repeatsOf(thicknesses),
@@ -107,15 +76,10 @@ export const spaced: Making<SpacedParams> = {
             stock: segment,
             places: Array.from({ length: count }, (_, place) => place),
           },
-          ...spacerKinds(joints, thicknesses, (joint) => slabStock(slab(joint), heightMm), count, heightMm),
+          ...spacerKinds(joints, thicknesses, slabStock, count),
           ...plugKind(plug, heightMm, count + joints.length),
         ],
-        lay(place) {
-          const whole = outline(place);
-          const bored = plug && place < count + joints.length;
-          const laid = bored ? drilled(whole, innerRadiusMm, place < count ? half : half / 2) : whole;
-          return { place, bottom: laid, top: laid };
-        },
+        lay: layJointed(sized.value, plug, need),
         figures: [
           { key: 'pushed-out-by', value: largestShift(wedges), unit: 'mm' },
           ...ovalFigures(wedges, faces, oval),
@@ -124,21 +88,9 @@ export const spaced: Making<SpacedParams> = {
         steps: (planing) => [
           planeAndRip(segment, planing),
           setTheSaw(segment, count),
-          step(
-            'spacers',
-            'planer',
-            say`Plane ${sayMade(joints.length)} spacers to ${sayList(
-              [...new Set(joints.map((joint) => thicknesses[joint]!))].map((s) => sayMm(s, 'thickness')),
-              ' and ',
-            )}, grain along their length, each ${sayMm(slabStock(slab(joints[0]!), heightMm).longEdgeMm, 'length')} long.`,
-            ['thin-stock', 'dust'],
-          ),
-          step(
-            'dry-fit',
-            'bench',
-            'Dry-fit the ring with every spacer in it; a ring that closes without its spacers does not close with them.',
-          ),
-          step('glue', 'clamps', 'Glue segments and spacers together; keep the spacers square to the face.'),
+          planeSpacers(sized.value, thicknesses),
+          FIT_WITH_SPACERS,
+          GLUE_SPACERS,
           ...plugSteps(plug),
         ],
       }),

@@ -1,30 +1,39 @@
 import { z } from 'zod';
-import { number } from '../../measure/field.js';
+import { gapSchema } from '../joints/gaps.js';
+import { leanFields } from '../joints/lean.js';
+import { spacersSchema, wrongJoints } from '../joints/spacers.js';
 import { plugSchema } from '../plug.js';
 import { segmentCount } from '../segments.js';
-import type { Cutting } from '../stock.js';
 
-/**
- * How leaning pieces are cut. `two-fences`: the strip is never turned over, left and right leaning pieces come in turn.
- * `same-edge`: one hand only, a wedge wasted each time. `turned-over`: one fence and the strip turned over gives no
- * leaning pieces but wedges wider on one face, which close alternately upside down.
- */
-const CUTS = ['two-fences', 'same-edge', 'turned-over'] as const satisfies readonly Cutting[];
+/** What lies in the leaning joints: spacers, or air. */
+const betweenSchema = z.discriminatedUnion('put', [
+  z.strictObject({ put: z.literal('spacers'), spacers: spacersSchema }),
+  z.strictObject({ put: z.literal('gaps'), gap: gapSchema }),
+]);
+
+export type Between = z.infer<typeof betweenSchema>;
 
 export const tiltedParams = z
   .strictObject({
     way: z.literal('tilted'),
     count: segmentCount,
-    tiltDeg: number('Blade tilt', 0.1, 60, '°'),
-    /** Which way the joints lean going up, seen from outside. */
-    hand: z.enum(['left', 'right']),
-    cut: z.enum(CUTS),
+    ...leanFields,
+    /** Left out where the segments are glued to each other. */
+    between: betweenSchema.optional(),
     plug: plugSchema.optional(),
   })
   .refine(({ count, cut }) => cut !== 'turned-over' || count % 2 === 0, {
     path: ['count'],
     error: ({ input }) =>
       `Segment count is ${(input as { count: number }).count}; wedges that are glued alternately upside down need an even count.`,
+  })
+  .refine(({ between, plug }) => between?.put !== 'gaps' || !plug, {
+    path: ['plug'],
+    error: () => 'A ring with gaps between its segments has a hole; leave the plug out or close the gaps.',
+  })
+  .check(({ value: { count, between }, issues }) => {
+    const wrong = between?.put === 'spacers' ? wrongJoints(count, between.spacers) : null;
+    if (wrong) issues.push({ code: 'custom', path: ['between', 'spacers'], message: wrong, input: between });
   });
 
-export type TiltedParams = z.infer<typeof tiltedParams>;
+export interface TiltedParams extends z.infer<typeof tiltedParams> {}

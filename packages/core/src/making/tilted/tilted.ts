@@ -1,23 +1,22 @@
-import { degrees, fromDegrees, mm, rad } from '../../measure/quantity.js';
+import { fromDegrees, mm } from '../../measure/quantity.js';
 import { done, refuse } from '../../measure/reason.js';
 import { say, sayMm, sayRad } from '../../measure/said.js';
-import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
-import { circle, drilled, plugGroup, plugKind, plugSteps } from '../plug.js';
-import {
-  GLUE_LEANING,
-  pitchOfCount,
-  planeAndRip,
-  segmentStock,
-  setTheSaw,
-  withoutWidth,
-} from '../segments.js';
+import { levelThickness } from '../joints/jointed.js';
+import { repeatsOf, spacerKinds } from '../joints/kinds.js';
+import { layJointed } from '../joints/lay.js';
+import { largestShift } from '../joints/ring.js';
+import { FIT_WITH_SPACERS, glueOpen, planeSpacers } from '../joints/steps.js';
+import { plugGroup, plugKind, plugSteps } from '../plug.js';
+import { GLUE_LEANING, pitchOfCount, planeAndRip, segmentStock, setTheSaw } from '../segments.js';
 import { step } from '../step.js';
 import type { StripStock } from '../stock.js';
-import { asAsked, bandOf, mostInner, wedgeOutline } from '../wedge.js';
+import { asAsked } from '../wedge.js';
+import { betweenFor, mirroredBetween, sizedRing, spacersOf, warningsOf } from './between.js';
 import { type TiltedParams, tiltedParams } from './params.js';
-import { leaning, segmentKinds } from './pieces.js';
+import { segmentKinds } from './pieces.js';
+import { jointRuns } from './stripe.js';
 
 /** Joints that lean by the tilt of the blade: a spiral, or a zigzag of leaning joints. */
 export const tilted: Making<TiltedParams> = {
@@ -34,50 +33,49 @@ export const tilted: Making<TiltedParams> = {
     hand: 'right',
     cut: 'two-fences',
   }),
-  groups: ({ count, plug }) => [{ name: 'Segment', count }, ...plugGroup(plug)],
+  groups: (given) => [
+    { name: 'Segment', count: given.count },
+    ...(given.between?.put === 'spacers'
+      ? [{ name: 'Spacer', count: spacersOf(given).filter((s) => s > 0).length }]
+      : []),
+    ...plugGroup(given.plug),
+  ],
   segments: ({ count }) => count,
-  withSegments: (given, count) => ({ ...given, count }),
+  withSegments: (given, count) => ({
+    ...given,
+    count,
+    ...(given.between && { between: betweenFor(given.between, count) }),
+  }),
   pitch: ({ count }) => pitchOfCount(count),
-  mirror: (given) => ({ ...given, hand: given.hand === 'left' ? 'right' : 'left' }),
+  mirror: (given) => ({
+    ...given,
+    hand: given.hand === 'left' ? 'right' : 'left',
+    ...(given.between && { between: mirroredBetween(given.between, given.count) }),
+  }),
+  usuallySanded: ({ between }) => (between?.put === 'gaps' ? 'none' : 'both'),
+  runs: jointRuns,
   make(given, need) {
-    const { count, plug, cut, hand } = given;
+    const { count, plug, cut, hand, between } = given;
     const { outerRadiusMm, heightMm } = need;
-    const innerRadiusMm = plug ? plug.diameterMm / 2 : need.innerRadiusMm;
-    const narrow = withoutWidth(outerRadiusMm, innerRadiusMm);
-    if (narrow) return narrow;
+    const innerRadiusMm = plug ? mm(plug.diameterMm / 2) : need.innerRadiusMm;
+    const sized = sizedRing(given, { ...need, innerRadiusMm });
+    if (!sized.ok) return sized;
+    const { wedges, faces, joints, gives, cornerMm, slabStock } = sized.value;
     const tau = fromDegrees(given.tiltDeg);
-    const half = Math.PI / count;
+    const { half } = wedges[0]!;
     const delta = (heightMm / 2) * Math.tan(tau);
     const aside = delta / Math.cos(half);
-    const edge = 2 * outerRadiusMm * Math.tan(half);
-    if (2 * aside >= edge)
+    const short = 2 * faces.innerRadiusMm * Math.tan(half);
+    if (cut === 'turned-over' && short <= 2 * aside)
       return refuse(
         'tilt-eats-segment',
         'tiltDeg',
-        say`A tilt of ${sayRad(tau)} moves each joint by ${sayMm(2 * aside)} from bottom to top; the long edge is only ${sayMm(edge)}. Tilt less, make the ring thinner or take fewer segments.`,
-        { most: degrees(rad(Math.atan((edge * Math.cos(half)) / heightMm))) },
+        say`A tilt of ${sayRad(tau)} leaves nothing of the short edge of ${sayMm(short)} on the narrow face of a wedge. Tilt less or take fewer segments.`,
       );
-    const inner = mostInner(leaning(count, tau, given).slice(0, 2), innerRadiusMm, heightMm);
-    if (inner === null)
-      return refuse(
-        'hole-too-small',
-        'innerRadiusMm',
-        say`Tilted by ${sayRad(tau)}, the hole cannot be smaller than ${sayMm(2 * aside)} across, and ${sayMm(2 * innerRadiusMm)} is asked for. Put in a plug at least that large.`,
-        { least: aside },
-      );
-    if (cut === 'turned-over' && inner * Math.tan(half) <= aside)
-      return refuse(
-        'tilt-eats-segment',
-        'tiltDeg',
-        say`A tilt of ${sayRad(tau)} leaves nothing of the short edge of ${sayMm(2 * inner * Math.tan(half))} on the narrow face of a wedge. Tilt less or take fewer segments.`,
-      );
-    if (outerRadiusMm - inner <= SAME_LENGTH) return withoutWidth(outerRadiusMm, inner)!;
-    const wedges = leaning(count, tau, given);
-    const faces = { outerRadiusMm, innerRadiusMm: inner, lean: 0 };
-    const { gives, cornerMm } = bandOf(wedges.slice(0, 2), faces, heightMm);
+    const thicknesses = spacersOf(given);
     const stock: StripStock = {
       ...segmentStock(faces, half, heightMm),
-      bladeTilt: rad(tau),
+      bladeTilt: tau,
       cutting: cut,
       ...(cut !== 'turned-over' && { hand }),
     };
@@ -86,25 +84,27 @@ export const tilted: Making<TiltedParams> = {
         heightMm,
         gives: asAsked(plug ? { ...gives, innerRadiusMm: 0 } : gives, need),
         cornerMm,
+        closed: between?.put !== 'gaps',
         radial: false,
-        repeats: cut === 'turned-over' ? count / 2 : count,
+        repeats: repeatsOf(thicknesses, cut === 'turned-over' ? 2 : 1),
         groups: tilted.groups(given),
-        kinds: [...segmentKinds(stock, count, heightMm), ...plugKind(plug, heightMm, count)],
-        lay(place) {
-          if (place === count) {
-            const outline = circle(innerRadiusMm);
-            return { place, bottom: outline, top: outline };
-          }
-          const at = (dz: number) => {
-            const outline = wedgeOutline(wedges[place]!, faces, dz);
-            return plug ? drilled(outline, innerRadiusMm, Math.PI / 2) : outline;
-          };
-          return { place, bottom: at(-heightMm / 2), top: at(heightMm / 2) };
-        },
+        kinds: [
+          ...segmentKinds(stock, count, heightMm),
+          ...spacerKinds(joints, thicknesses, slabStock, count),
+          ...plugKind(plug, heightMm, count + joints.length),
+        ],
+        lay: layJointed(sized.value, plug, need),
         figures: [
           { key: 'joints-move-bottom-to-top', value: 2 * aside, unit: 'mm' },
           { key: 'turn-of-a-joint-outside', value: 2 * Math.asin(delta / outerRadiusMm), unit: 'rad' },
+          ...(joints.length > 0
+            ? ([
+                { key: 'pushed-out-by', value: largestShift(wedges), unit: 'mm' },
+                { key: 'spacer-level', value: levelThickness(Math.max(...thicknesses), tau), unit: 'mm' },
+              ] as const)
+            : []),
         ],
+        warnings: warningsOf(given, outerRadiusMm),
         steps: (planing) => [
           planeAndRip(stock, planing),
           setTheSaw(stock, cut === 'two-fences' ? 2 * count : count, HOW[cut], ['tilted-blade']),
@@ -117,7 +117,8 @@ export const tilted: Making<TiltedParams> = {
                 ? say`All ${count} pieces lean ${hand}.`
                 : 'Lay them alternately upside down: wide face up, wide face down.',
           ),
-          GLUE_LEANING,
+          ...(joints.length > 0 ? [planeSpacers(sized.value, thicknesses, tau), FIT_WITH_SPACERS] : []),
+          ...(between?.put === 'gaps' ? glueOpen(count) : [GLUE_LEANING]),
           ...plugSteps(plug),
         ],
       }),

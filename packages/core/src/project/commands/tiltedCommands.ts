@@ -1,7 +1,6 @@
 import { radiusAt } from '../../form/curve.js';
 import { vesselOf } from '../../form/vessel.js';
-import { pitchOf } from '../../making/registry.js';
-import { jointRuns } from '../../making/tilted/stripe.js';
+import { jointRuns, pitchOf } from '../../making/registry.js';
 import { type Mm, mm } from '../../measure/quantity.js';
 import { type Said, say, sayList, sayMm } from '../../measure/said.js';
 import { stepAtJoint } from '../../surface/steps.js';
@@ -24,7 +23,7 @@ export const runStripe = (rings: Rings, radiusMm: Mm): Command => ({
     let below: number | null = null;
     for (const index of order) {
       const ring = draft.rings[index]!;
-      const runs = ring.making.way === 'tilted' ? jointRuns(ring.making, heightOf(ring), radiusMm) : 0;
+      const runs = jointRuns(ring.making, heightOf(ring), radiusMm);
       if (runs === null)
         return {
           reasons: [

@@ -1,0 +1,82 @@
+import { type Mm, mm } from '../../measure/quantity.js';
+import { done, type Result } from '../../measure/reason.js';
+import type { RingNeed } from '../../ring/need.js';
+import type { Band } from '../../ring/overlap.js';
+import type { Point } from '../../ring/plane.js';
+import type { StripStock } from '../stock.js';
+import { asAsked, bandOf, type Faces, farthest, nearest, type Wedge } from '../wedge.js';
+import { shiftsOf } from './closing.js';
+import { type Lean, leaning } from './lean.js';
+import { pushed, pushedRing } from './ring.js';
+import { slabBetween, slabStock } from './slab.js';
+
+/** What lies in the joints of a ring of equal segments, and how they stand. */
+export interface Jointing {
+  /** How thick what lies in each joint is, square to its faces, mm; 0 where there is nothing. They close. */
+  readonly thicknesses: readonly number[];
+  /** Whether wood lies there, or air. */
+  readonly filled: boolean;
+  /** Joints that lean; left out where they stand upright. */
+  readonly lean?: Lean | undefined;
+  /** What tapered gaps take of every segment's angle, from 0 to 1. */
+  readonly share?: number;
+}
+
+/** Equal segments with what lies between them, sized to hold a round ring. */
+export interface Jointed {
+  readonly wedges: readonly Wedge[];
+  readonly faces: Faces;
+  readonly gives: Band;
+  readonly cornerMm: Mm;
+  /** The joints that have wood in them, in order. */
+  readonly joints: readonly number[];
+  /** Outline of the wood in a joint, at `dz` above half height. */
+  slab(joint: number, dz: number): Point[];
+  /** What it is sawn from. */
+  slabStock(joint: number): StripStock;
+}
+
+const ENDS = [-0.5, 0.5] as const;
+
+/** A slab of s that leans by τ is s/cos τ thick where it is cut level. */
+export const levelThickness = (thickness: number, tau: number): number => thickness / Math.cos(tau);
+
+/** Sizes a ring of equal segments with the given joints for the band Ri..Ro; refuses what leaves no wood or too small a hole. */
+export function jointed(given: Jointing, need: RingNeed): Result<Jointed> {
+  const { thicknesses, filled, lean, share = 0 } = given;
+  const { heightMm } = need;
+  const tau = lean?.tau ?? 0;
+  const level = thicknesses.map((s) => levelThickness(s, tau));
+  const upright = pushed(shiftsOf(level), share);
+  const sized = pushedRing(lean ? leaning(upright, lean) : upright, level, need, filled, lean);
+  if (!sized.ok) return sized;
+  const { wedges, faces } = sized.value;
+  const count = wedges.length;
+  const joints = filled ? thicknesses.flatMap((s, joint) => (s > 0 ? [joint] : [])) : [];
+  const both = { beforeFaces: faces, afterFaces: faces };
+  const slabs = new Map(
+    joints.map((joint) => {
+      const [before, after] = [wedges[(joint + count - 1) % count]!, wedges[joint]!];
+      return [joint, slabBetween((joint * 2 * Math.PI) / count, before, after, both, heightMm)];
+    }),
+  );
+  const slab = (joint: number, dz: number) => slabs.get(joint)!(dz);
+  const ends = ENDS.map((end) => end * heightMm);
+  const { gives, cornerMm } = bandOf(wedges, faces, heightMm);
+  const outlines = joints.flatMap((joint) => ends.map((dz) => slab(joint, dz)));
+  return done({
+    wedges,
+    faces,
+    gives: asAsked(
+      {
+        outerRadiusMm: Math.min(gives.outerRadiusMm, ...outlines.map(([from, to]) => nearest(from!, to!))),
+        innerRadiusMm: gives.innerRadiusMm,
+      },
+      need,
+    ),
+    cornerMm: mm(Math.max(cornerMm, ...outlines.map(farthest))),
+    joints,
+    slab,
+    slabStock: (joint) => slabStock(slab(joint, 0), heightMm, tau),
+  });
+}

@@ -1,0 +1,51 @@
+import { say, sayList, sayMade, sayMm, sayRad } from '../../measure/said.js';
+import { type Step, step } from '../step.js';
+import type { Jointed } from './jointed.js';
+
+/** Planing the spacers of a ring; where they lean their edges are bevelled with the ring. */
+export function planeSpacers({ joints, slabStock }: Jointed, thicknesses: readonly number[], tau = 0): Step {
+  const sizes = [...new Set(joints.map((joint) => thicknesses[joint]!))].map((s) => sayMm(s, 'thickness'));
+  const { longEdgeMm, thicknessMm } = slabStock(joints[0]!);
+  const leaning =
+    tau === 0
+      ? ''
+      : say` and ${sayMm(thicknessMm, 'width')} high, and bevel their top and bottom edges by ${sayRad(tau)} when the ring is sanded`;
+  return step(
+    'spacers',
+    'planer',
+    say`Plane ${sayMade(joints.length)} spacers to ${sayList(sizes, ' and ')}, grain along their length, each ${sayMm(longEdgeMm, 'length')} long${leaning}.`,
+    ['thin-stock', 'dust'],
+  );
+}
+
+export const FIT_WITH_SPACERS: Step = step(
+  'dry-fit',
+  'bench',
+  'Dry-fit the ring with every spacer in it; a ring that closes without its spacers does not close with them.',
+);
+
+export const GLUE_SPACERS: Step = step(
+  'glue',
+  'clamps',
+  'Glue segments and spacers together; keep the spacers square to the face.',
+);
+
+/** Segments with gaps between them, one by one. */
+export const glueOpen = (count: number): Step[] => [
+  step(
+    'measure',
+    'bench',
+    'Check that all pieces are of one thickness: an open ring cannot be flattened once it is glued.',
+  ),
+  step(
+    'glue',
+    'clamps',
+    say`Glue them one by one on the ring below with an indexed jig, ${sayRad((2 * Math.PI) / count, 'turn')} apart, half a pitch from the ring below.`,
+  ),
+  step(
+    'clean',
+    'bench',
+    'Clean glue out of the gaps and finish the holes before turning, or they are sanded twice.',
+    ['open-work'],
+  ),
+];
