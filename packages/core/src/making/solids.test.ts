@@ -50,6 +50,7 @@ function survivor({ gives, lean, heightMm: h }: Made) {
 const FROM = { segments: 12, body: 'section' };
 
 const plug = (across: number) => ({ diameterMm: mm(across), drillMm: mm(across) });
+const EVERY_OTHER = { at: 'even', number: 6, thicknessMm: mm(3) } as const;
 const LEANING = { way: 'tilted', count: 12, tiltDeg: 20, hand: 'right', cut: 'same-edge' } as const;
 const climbing = (at: 'every' | number): ParamsOf<'tilted'> => ({
   ...LEANING,
@@ -111,6 +112,20 @@ const examples: readonly (readonly [string, RingMaking, outer: number, inner: nu
     100,
     80,
     20,
+  ],
+  [
+    'two layers with spacers between segments',
+    { way: 'layered', count: 12, outerLayerMm: mm(8), spacers: EVERY_OTHER },
+    100,
+    75,
+    20,
+  ],
+  [
+    'a slice of a thick ring with spacers',
+    { way: 'resawn', count: 12, from: 'thick', kerfMm: mm(2), cleanUpMm: mm(1), spacers: EVERY_OTHER },
+    100,
+    80,
+    8,
   ],
   [
     'spacers and a plug',

@@ -33,15 +33,14 @@ const gap = fc.oneof(
   between(0.02, 0.45).map((share) => ({ sides: 'tapered' as const, share })),
   between(0.3, 6).map((width) => ({ sides: 'parallel' as const, widthMm: mm(width) })),
 );
+/** Spacers that close in any ring of an even count. */
+const spacers = fc
+  .record({ at: fc.constantFrom('every' as const, 'even' as const), thicknessMm: between(0.5, 6).map(mm) })
+  .map(({ at, thicknessMm }) => (at === 'every' ? { at, thicknessMm } : { at, number: 2, thicknessMm }));
 /** What lies in joints that lean, in rings of an even count. */
 const put = fc.oneof(
   gap.map((gap) => ({ put: 'gaps' as const, gap })),
-  fc
-    .record({ at: fc.constantFrom('every' as const, 'even' as const), thicknessMm: between(0.5, 6).map(mm) })
-    .map(({ at, thicknessMm }) => ({
-      put: 'spacers' as const,
-      spacers: at === 'every' ? { at, thicknessMm } : { at, number: 2, thicknessMm },
-    })),
+  spacers.map((spacers) => ({ put: 'spacers' as const, spacers })),
 );
 
 /** An L, and a square frame with a hole. */
@@ -126,7 +125,9 @@ const SAWN: { readonly [W in SawnMaking['way']]: fc.Arbitrary<Extract<SawnMaking
       from: fc.constant('thick-1'),
       kerfMm: between(0.5, 3).map(mm),
       cleanUpMm: between(0, 4).map(mm),
+      spacers: fc.option(spacers, { nil: undefined }),
     })
+    .map(({ parts, ...given }) => ({ ...given, parts: given.spacers ? undefined : parts }))
     .map(tidy),
   halves: fc
     .record({ a: count(2, 12), b: count(2, 12), s: between(0, 4), t: between(0, 4), d: between(0, 6) })
@@ -146,11 +147,14 @@ const SAWN: { readonly [W in SawnMaking['way']]: fc.Arbitrary<Extract<SawnMaking
       fc.constant({ by: 'book' as const, kerfMm: mm(2), cleanUpMm: mm(1) }),
     ),
   }),
-  layered: fc.record({
-    way: fc.constant('layered' as const),
-    count: count(),
-    outerLayerMm: between(1, 20).map(mm),
-  }),
+  layered: fc
+    .record({
+      way: fc.constant('layered' as const),
+      count: even(),
+      outerLayerMm: between(1, 20).map(mm),
+      spacers: fc.option(spacers, { nil: undefined }),
+    })
+    .map(tidy),
   laminated: fc
     .record({
       count: count(3, 36),

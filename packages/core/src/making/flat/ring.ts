@@ -7,6 +7,7 @@ import type { Band } from '../../ring/overlap.js';
 import type { Rising } from '../assemble.js';
 import type { PieceKind } from '../contract.js';
 import { segmentStock, WIDEST, withoutWidth } from '../segments.js';
+import type { StripStock } from '../stock.js';
 import {
   asAsked,
   bandOf,
@@ -29,7 +30,7 @@ export interface FlatRing {
   readonly gives: Band;
   readonly cornerMm: Mm;
   readonly repeats: number;
-  readonly kinds: readonly PieceKind[];
+  readonly kinds: readonly (PieceKind & { readonly stock: StripStock })[];
   wedge(place: number): Wedge;
   lay(place: number): Rising;
 }

@@ -77,6 +77,9 @@ export function jointed(given: Jointing, need: RingNeed): Result<Jointed> {
     cornerMm: mm(Math.max(cornerMm, ...outlines.map(farthest))),
     joints,
     slab,
-    slabStock: (joint) => slabStock(slab(joint, 0), heightMm, tau),
+    slabStock: (joint) => ({
+      ...slabStock(slab(joint, 0), heightMm, tau),
+      widthMm: mm(thicknesses[joint]!),
+    }),
   });
 }

@@ -9,7 +9,7 @@ export function spacerKinds(
   thicknesses: readonly number[],
   stock: (joint: number) => StripStock,
   count: number,
-): PieceKind[] {
+): (PieceKind & { readonly stock: StripStock })[] {
   const sizes: number[] = [];
   for (const joint of joints)
     if (!sizes.some((s) => Math.abs(s - thicknesses[joint]!) < SAME_SETTING)) sizes.push(thicknesses[joint]!);

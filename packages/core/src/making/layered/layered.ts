@@ -7,21 +7,29 @@ import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { assemble } from '../assemble.js';
 import type { Making, PieceKind } from '../contract.js';
 import { boxOutline } from '../faced/pictures.js';
-import { anglesOf, flatRing } from '../flat/ring.js';
+import { framedFor, frameOf, mirroredFrame, spacerGroup, wrongFraming } from '../joints/frame.js';
+import { spacersSchema } from '../joints/spacers.js';
 import { planedThickness } from '../planing.js';
-import { GLUE_RING, pitchOfCount, segmentCount, segmentStock, setTheSaw } from '../segments.js';
+import { pitchOfCount, segmentCount, segmentStock, setTheSaw } from '../segments.js';
 import { step } from '../step.js';
 import type { StripStock } from '../stock.js';
-import { type Faces, wedgeOutline } from '../wedge.js';
+import { type Faces, farthest, nearest, wedgeOutline } from '../wedge.js';
 
-const params = z.strictObject({
-  way: z.literal('layered'),
-  count: segmentCount,
-  /** Thickness of the board's outer layer, before turning; the inner one has the rest of the strip's width. */
-  outerLayerMm: length('Outer layer', 0.3, 200),
-});
+const params = z
+  .strictObject({
+    way: z.literal('layered'),
+    count: segmentCount,
+    /** Between the segments; left out where they are glued to each other. */
+    spacers: spacersSchema.optional(),
+    /** Thickness of the board's outer layer, before turning; the inner one has the rest of the strip's width. */
+    outerLayerMm: length('Outer layer', 0.3, 200),
+  })
+  .check(({ value, issues }) => {
+    const wrong = wrongFraming(value);
+    if (wrong) issues.push({ code: 'custom', path: ['spacers'], message: wrong, input: value.spacers });
+  });
 
-export type LayeredParams = z.infer<typeof params>;
+export interface LayeredParams extends z.infer<typeof params> {}
 
 /** Flat segments from a board of two layers: one wood outside, another inside. */
 export const layered: Making<LayeredParams> = {
@@ -32,19 +40,21 @@ export const layered: Making<LayeredParams> = {
   solid: false,
   bond: 'as-it-was',
   begin: ({ segments }) => ({ way: 'layered', count: segments, outerLayerMm: mm(8) }),
-  groups: ({ count }) => [
-    { name: 'Outer layer', count },
-    { name: 'Inner layer', count },
+  groups: (given) => [
+    { name: 'Outer layer', count: given.count },
+    { name: 'Inner layer', count: given.count },
+    ...spacerGroup(given),
   ],
   segments: ({ count }) => count,
-  withSegments: (given, count) => ({ ...given, count }),
+  withSegments: (given, count) => framedFor({ ...given, count }, count),
+  mirror: mirroredFrame,
   pitch: ({ count }) => pitchOfCount(count),
   make(given, need) {
     const { count, outerLayerMm } = given;
     const { heightMm } = need;
-    const sized = flatRing(count, anglesOf(count), need);
+    const sized = frameOf(given, need);
     if (!sized.ok) return sized;
-    const { faces, gives, cornerMm, repeats, wedge } = sized.value;
+    const { faces, gives, cornerMm, repeats, wedge, kinds, lay, joining, warnings } = sized.value;
     const width = faces.outerRadiusMm - faces.innerRadiusMm;
     if (outerLayerMm >= width - SAME_LENGTH)
       return refuse(
@@ -57,6 +67,12 @@ export const layered: Making<LayeredParams> = {
     const line = faces.outerRadiusMm - outerLayerMm;
     const outside: Faces = { ...faces, innerRadiusMm: line };
     const inside: Faces = { ...faces, outerRadiusMm: line };
+    // Segments that are pushed out carry the line with them.
+    const lines = Array.from({ length: given.spacers ? count : 1 }, (_, i) =>
+      wedgeOutline(wedge(i), outside, 0).slice(2),
+    );
+    const lineNear = Math.min(...lines.map(([to, from]) => nearest(to!, from!)));
+    const lineFar = Math.max(...lines.map(farthest));
     const whole = segmentStock(faces, half, heightMm);
     const outlineOf = (at: number) => wedgeOutline(wedge(at % count), at < count ? outside : inside, 0);
     const kind = (name: string, layer: Faces, first: number): PieceKind => ({
@@ -77,16 +93,25 @@ export const layered: Making<LayeredParams> = {
         cornerMm,
         repeats,
         groups: layered.groups(given),
-        kinds: [kind('Outer layer', outside, 0), kind('Inner layer', inside, count)],
+        kinds: [
+          kind('Outer layer', outside, 0),
+          kind('Inner layer', inside, count),
+          // The spacers of the frame come after both layers.
+          ...kinds
+            .slice(1)
+            .map((spacer) => ({ ...spacer, places: spacer.places.map((place) => place + count) })),
+        ],
+        warnings,
         lay(place) {
+          if (place >= 2 * count) return { ...lay(place - count), place };
           const outline = outlineOf(place);
           return { place, bottom: outline, top: outline };
         },
         radial: false,
-        layers: [{ name: 'The layer line', nearMm: line, farMm: line / Math.cos(half) }],
+        layers: [{ name: 'The layer line', nearMm: lineNear, farMm: lineFar }],
         figures: [
-          { key: 'layer-line-middle-of-a-segment', value: line, unit: 'mm' },
-          { key: 'layer-line-at-the-joints', value: line / Math.cos(half), unit: 'mm' },
+          { key: 'layer-line-middle-of-a-segment', value: lineNear, unit: 'mm' },
+          { key: 'layer-line-at-the-joints', value: lineFar, unit: 'mm' },
         ],
         steps: (planing) => [
           step(
@@ -97,7 +122,7 @@ export const layered: Making<LayeredParams> = {
           ),
           step('on-edge', 'saw', 'Stand the board on edge at the saw, outer layer away from the fence.'),
           setTheSaw(whole, count, 'the same edge out every time'),
-          GLUE_RING,
+          ...joining,
         ],
         pictures: () => [
           {
@@ -134,7 +159,7 @@ export const layered: Making<LayeredParams> = {
     );
   },
   instead(given, need) {
-    const sized = flatRing(given.count, anglesOf(given.count), need);
+    const sized = frameOf(given, need);
     if (!sized.ok) return null;
     const { outerRadiusMm, innerRadiusMm } = sized.value.faces;
     return given.outerLayerMm < outerRadiusMm - innerRadiusMm - SAME_LENGTH

@@ -7,8 +7,9 @@ import type { RingNeed } from '../../ring/need.js';
 import { assemble } from '../assemble.js';
 import type { Making, PieceKind } from '../contract.js';
 import { doesNotGoIn, goesIn, mirroredParts, partsField, withCount } from '../flat/parts.js';
-import { anglesOf, flatRing } from '../flat/ring.js';
-import { GLUE_RING, planeAndRip, segmentCount, setTheSaw } from '../segments.js';
+import { framedFor, frameOf, mirroredFrame, spacerGroup, wrongFraming } from '../joints/frame.js';
+import { spacersSchema } from '../joints/spacers.js';
+import { planeAndRip, segmentCount, setTheSaw } from '../segments.js';
 import { numbered, onceFor, step } from '../step.js';
 import type { StripStock } from '../stock.js';
 
@@ -17,21 +18,27 @@ const params = z
     way: z.literal('resawn'),
     count: segmentCount,
     parts: partsField,
+    /** Between the segments of the thick ring; left out where they are glued to each other. */
+    spacers: spacersSchema.optional(),
     /** The thick ring that this one is a slice of; its slices are the rings of the piece that name it. */
     from: text('Thick ring', 40),
     kerfMm: length('Kerf of the resaw', 0.1, 10),
     /** Planed or sanded off the slices, in all. */
     cleanUpMm: length('Clean-up', 0, 50),
   })
-  .refine(goesIn, doesNotGoIn);
+  .refine(goesIn, doesNotGoIn)
+  .check(({ value, issues }) => {
+    const wrong = wrongFraming(value);
+    if (wrong) issues.push({ code: 'custom', path: ['spacers'], message: wrong, input: value.spacers });
+  });
 
-export type ResawnParams = z.infer<typeof params>;
+export interface ResawnParams extends z.infer<typeof params> {}
 
 /** Height of the thick ring: T = Σt + (n − 1)·k + clean-up (mm). */
 export const thickHeight = (slicesMm: readonly number[], kerfMm: number, cleanUpMm: number): Mm =>
   mm(slicesMm.reduce((a, b) => a + b, 0) + (slicesMm.length - 1) * kerfMm + cleanUpMm);
 
-/** A slice of a thick ring of flat segments; all slices share colours and radii, each has its own turn. */
+/** A slice of a thick ring of upright segments, with spacers between them or without; all slices share colours and radii, each has its own turn. */
 export const resawn: Making<ResawnParams> = {
   way: 'resawn',
   name: 'Slices of a thick ring',
@@ -46,27 +53,26 @@ export const resawn: Making<ResawnParams> = {
     kerfMm: mm(1.5875),
     cleanUpMm: mm(1.5875),
   }),
-  groups: ({ count }) => [{ name: 'Segment', count }],
+  groups: (given) => [{ name: 'Segment', count: given.count }, ...spacerGroup(given)],
   segments: ({ count }) => count,
-  withSegments: withCount,
+  withSegments: (given, count) => framedFor(withCount(given, count), count),
   pitch: ({ count, parts }) => rad((2 * Math.PI * (parts?.length ?? 1)) / count),
-  mirror: mirroredParts,
+  mirror: (given) => mirroredFrame(mirroredParts(given)),
   body: ({ from }) => from,
   make(given, need) {
-    const { count, parts, kerfMm, cleanUpMm } = given;
+    const { kerfMm, cleanUpMm } = given;
     const { members, index } = need.body ?? { members: [need], index: 0 };
     const shared: RingNeed = {
       outerRadiusMm: mm(Math.max(...members.map(({ outerRadiusMm }) => outerRadiusMm))),
       innerRadiusMm: mm(Math.min(...members.map(({ innerRadiusMm }) => innerRadiusMm))),
       heightMm: need.heightMm,
     };
-    const sized = flatRing(count, anglesOf(count, parts), shared);
+    const sized = frameOf(given, shared);
     if (!sized.ok) return sized;
-    const { kinds, lay, gives, cornerMm, repeats } = sized.value;
+    const { kinds, lay, gives, cornerMm, repeats, radial, warnings, joining } = sized.value;
     const heights = members.map(({ heightMm }) => heightMm);
     const thick = thickHeight(heights, kerfMm, cleanUpMm);
-    const stockOf = ({ stock }: PieceKind): PieceKind['stock'] => {
-      const strip = stock as StripStock;
+    const stockOf = (strip: StripStock): PieceKind['stock'] => {
       const { longEdgeMm, shortEdgeMm, widthMm, cutAngle } = strip;
       if (index > 0) return { from: 'slice', longEdgeMm, shortEdgeMm, widthMm, cutAngle };
       const slicing = {
@@ -78,8 +84,8 @@ export const resawn: Making<ResawnParams> = {
       };
       return { ...strip, thicknessMm: thick, slicing };
     };
-    const first = { ...(kinds[0]!.stock as StripStock), thicknessMm: thick };
-    const _slices = `${members.length} ${members.length === 1 ? 'slice' : 'slices'}`;
+    const first = { ...kinds[0]!.stock, thicknessMm: thick };
+    const segments = kinds.filter(({ grain }) => grain === 'along');
     return done(
       assemble({
         heightMm: need.heightMm,
@@ -87,7 +93,9 @@ export const resawn: Making<ResawnParams> = {
         cornerMm,
         repeats,
         groups: resawn.groups(given),
-        kinds: kinds.map((kind) => ({ ...kind, stock: stockOf(kind) })),
+        kinds: kinds.map((kind) => ({ ...kind, stock: stockOf(kind.stock) })),
+        radial,
+        warnings,
         lay,
         figures: [
           { key: 'thick-ring', value: thick, unit: 'mm' },
@@ -96,11 +104,11 @@ export const resawn: Making<ResawnParams> = {
         steps: (planing) => [
           ...onceFor(given.from, [
             planeAndRip(first, planing),
-            ...kinds.map(({ places, stock }, i) => {
-              const saw = setTheSaw(stock as StripStock, places.length);
-              return kinds.length > 1 ? numbered(saw, i + 1) : saw;
+            ...segments.map(({ places, stock }, i) => {
+              const saw = setTheSaw(stock, places.length);
+              return segments.length > 1 ? numbered(saw, i + 1) : saw;
             }),
-            GLUE_RING,
+            ...joining,
             step(
               'slice',
               'bandsaw',

@@ -1,0 +1,91 @@
+import { mm } from '../../measure/quantity.js';
+import { done, type Result } from '../../measure/reason.js';
+import type { RingNeed } from '../../ring/need.js';
+import type { Band } from '../../ring/overlap.js';
+import type { Rising } from '../assemble.js';
+import type { Made, PieceKind, PlaceGroup } from '../contract.js';
+import { anglesOf, flatRing } from '../flat/ring.js';
+import { GLUE_RING, segmentStock } from '../segments.js';
+import type { Step } from '../step.js';
+import type { StripStock } from '../stock.js';
+import type { Faces, Wedge } from '../wedge.js';
+import { closes, ovalOf } from './closing.js';
+import { jointed } from './jointed.js';
+import { repeatsOf, spacerKinds } from './kinds.js';
+import { layJointed } from './lay.js';
+import { mirroredSpacers, type Spacers, spacersFor, thicknessesOf, wrongJoints } from './spacers.js';
+import { FIT_WITH_SPACERS, GLUE_SPACERS, planeSpacers } from './steps.js';
+import { doesNotClose, ovalWarning, thickWarning } from './told.js';
+
+/** Upright segments and what lies between them: equal or unequal, or equal ones with spacers. */
+export interface Framing {
+  readonly count: number;
+  readonly parts?: readonly number[] | undefined;
+  readonly spacers?: Spacers | undefined;
+}
+
+/** A ring of such segments, before anything is said of what they are sawn from. Places: segments, then spacers. */
+export interface Frame extends Pick<Made, 'cornerMm' | 'repeats' | 'radial' | 'warnings'> {
+  readonly faces: Faces;
+  readonly gives: Band;
+  readonly kinds: readonly (PieceKind & { readonly stock: StripStock })[];
+  wedge(segment: number): Wedge;
+  lay(place: number): Rising;
+  /** What is planed, fitted and glued once the segments are sawn. */
+  readonly joining: readonly Step[];
+}
+
+/** Joints with a spacer in them. */
+export const spacerCount = ({ count, spacers }: Framing): number =>
+  spacers ? thicknessesOf({ count, spacers }).filter((s) => s > 0).length : 0;
+
+export const spacerGroup = (framing: Framing): PlaceGroup[] =>
+  framing.spacers ? [{ name: 'Spacer', count: spacerCount(framing) }] : [];
+
+/** What is wrong with spacers in a ring; null where nothing is. */
+export function wrongFraming({ count, parts, spacers }: Framing): string | null {
+  if (!spacers) return null;
+  if (parts)
+    return 'Spacers go between equal segments only; make the widths equal, or leave the spacers out.';
+  return wrongJoints(count, spacers);
+}
+
+/** The spacers of another count, as far as they go with it. */
+export const framedFor = <P extends Framing>(given: P, count: number): P =>
+  given.spacers ? { ...given, spacers: spacersFor(given.spacers, count) } : given;
+
+/** The spacers in the mirror. */
+export const mirroredFrame = <P extends Framing>(given: P): P =>
+  given.spacers?.at === 'picked' ? { ...given, spacers: mirroredSpacers(given.spacers, given.count) } : given;
+
+/** Sizes segments and spacers for the band Ri..Ro of `need`; refuses spacers that do not close, and what leaves no wood. */
+export function frameOf(framing: Framing, need: RingNeed): Result<Frame> {
+  const { count, parts, spacers } = framing;
+  if (!spacers) {
+    const sized = flatRing(count, anglesOf(count, parts), need);
+    return sized.ok ? done({ ...sized.value, radial: true, warnings: [], joining: [GLUE_RING] }) : sized;
+  }
+  const thicknesses = thicknessesOf({ count, spacers });
+  if (!closes(thicknesses)) return doesNotClose(thicknesses);
+  const sized = jointed({ thicknesses, filled: true }, need);
+  if (!sized.ok) return sized;
+  const { wedges, faces, joints, gives, cornerMm, slabStock } = sized.value;
+  const half = Math.PI / count;
+  const segments = Array.from({ length: count }, (_, place) => place);
+  const stock = segmentStock(faces, half, need.heightMm);
+  return done({
+    faces,
+    gives,
+    cornerMm: mm(cornerMm),
+    radial: false,
+    repeats: repeatsOf(thicknesses),
+    kinds: [
+      { name: 'Segment', grain: 'along', heightMm: need.heightMm, stock, places: segments },
+      ...spacerKinds(joints, thicknesses, slabStock, count),
+    ],
+    wedge: (segment) => wedges[segment]!,
+    lay: layJointed(sized.value, undefined, need),
+    joining: [planeSpacers(sized.value, thicknesses), FIT_WITH_SPACERS, GLUE_SPACERS],
+    warnings: [...thickWarning(thicknesses, need.outerRadiusMm, half), ...ovalWarning(ovalOf(thicknesses))],
+  });
+}
