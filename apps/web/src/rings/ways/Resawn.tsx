@@ -3,6 +3,7 @@ import { useApp } from '../../store/store.js';
 import { LengthField } from '../../ui/LengthField.js';
 import { PartsField } from './PartsField.js';
 import { type ControlsProps, useParams } from './params.js';
+import { SpacersOrNone } from './SpacerFields.js';
 
 /** What resawing takes; which rings come off the same thick one. */
 export function ResawnControls({ targets }: ControlsProps) {
@@ -27,6 +28,7 @@ export function ResawnControls({ targets }: ControlsProps) {
         onChange={(cleanUpMm) => set({ cleanUpMm })}
       />
       <PartsField way="resawn" targets={targets} />
+      <SpacersOrNone all={all} onChange={(spacers) => set({ spacers })} />
       <p className="max-w-72 self-center text-xs text-quiet">
         {common((params) => params.from) === null
           ? 'Slices of several thick rings.'

@@ -2,6 +2,7 @@ import { LengthField } from '../../ui/LengthField.js';
 import { PartsField } from './PartsField.js';
 import { PlugControls } from './PlugControls.js';
 import { type ControlsProps, useParams } from './params.js';
+import { SpacersOrNone } from './SpacerFields.js';
 
 /** Flat segments: equal or unequal. */
 export const FlatControls = ({ targets }: ControlsProps) => <PartsField way="flat" targets={targets} />;
@@ -14,14 +15,17 @@ export function PieControls({ targets }: ControlsProps) {
 
 /** Two layers: how thick the outer one is before turning. */
 export function LayeredControls({ targets }: ControlsProps) {
-  const { common, set } = useParams('layered', targets);
+  const { all, common, set } = useParams('layered', targets);
   return (
-    <LengthField
-      label="Outer layer"
-      className="w-24"
-      value={common(({ outerLayerMm }) => outerLayerMm)}
-      onChange={(outerLayerMm) => set({ outerLayerMm })}
-    />
+    <>
+      <LengthField
+        label="Outer layer"
+        className="w-24"
+        value={common(({ outerLayerMm }) => outerLayerMm)}
+        onChange={(outerLayerMm) => set({ outerLayerMm })}
+      />
+      <SpacersOrNone all={all} onChange={(spacers) => set({ spacers })} />
+    </>
   );
 }
 

@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button.js';
 import { Choice } from '../../ui/Choice.js';
 import { LengthField } from '../../ui/LengthField.js';
 import { NumberField } from '../../ui/NumberField.js';
+import { BetweenControls } from './Between.js';
 import { PlugControls } from './PlugControls.js';
 import { type ControlsProps, useParams } from './params.js';
 
@@ -50,6 +51,7 @@ export function TiltedControls({ targets }: ControlsProps) {
         options={CUTS}
         onChange={(cut) => set({ cut })}
       />
+      <BetweenControls all={all} onChange={(between) => set({ between })} />
       <PlugControls plugs={all.map(({ plug }) => plug)} onChange={(plug) => set({ plug })} />
       {targets.length > 1 && (
         <>
