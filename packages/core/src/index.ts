@@ -107,6 +107,7 @@ export { divisors, thicknessesOf } from './making/joints/spacers.js';
 export { biggestOf, layOut, placeName } from './making/layOut.js';
 export type { StepPicture } from './making/picture.js';
 export {
+  boardRowsOf,
   groupsOf,
   isStrict,
   MAKINGS,
@@ -181,6 +182,7 @@ export { changesBetween } from './project/changes.js';
 export { type Change, type Command, run } from './project/commands/command.js';
 export * as edit from './project/commands/edits.js';
 export type { Stroke } from './project/commands/paintCommands.js';
+export type { RowChange } from './project/commands/rowCommands.js';
 export { liftOfBands, USUAL_SEGMENTS } from './project/commands/stack.js';
 export type { StashedRing } from './project/commands/stashCommands.js';
 export { projectedSections } from './project/commands/twistCommands.js';
@@ -210,7 +212,6 @@ export {
   type Stacking,
   stackUp,
 } from './project/prepare.js';
-export { radiiByName } from './project/radiiByName.js';
 export { AS_DRAWN, type Ripping, rippingOf } from './project/ripping.js';
 export {
   type PaletteEntry,
@@ -235,7 +236,7 @@ export { type Beginning, startProject } from './project/start.js';
 export { type RingSize, startFromRings } from './project/startFromRings.js';
 export { type StashEntry, stashedRingSchema, stashTaken, stashUsedBy } from './project/stash.js';
 export { turnedBalance } from './project/turnedBalance.js';
-export { upgradedSteps } from './project/upgrade.js';
+export { keptUpToDate, upgradedSteps } from './project/upgrade.js';
 export { cellAspect, trueTurns, wallOf } from './project/wall.js';
 export { type Bond, bondOf } from './ring/bond.js';
 export type { RingNeed } from './ring/need.js';

@@ -1,12 +1,12 @@
 import { type ReactNode, useId } from 'react';
 
 /** A label, its control and the sentence that says what is wrong with what was typed. */
-export function Field({ label, problem, hint, children }: FieldProps) {
+export function Field({ label, problem, hint, unlabelled = false, children }: FieldProps) {
   const id = useId();
   const says = `${id}-says`;
   return (
     <div className="flex flex-col gap-0.5">
-      <label htmlFor={id} className="text-xs text-quiet">
+      <label htmlFor={id} className={unlabelled ? 'sr-only' : 'text-xs text-quiet'}>
         {label}
       </label>
       {children({
@@ -31,6 +31,8 @@ interface FieldProps {
   readonly label: string;
   readonly problem?: string | undefined;
   readonly hint?: string | undefined;
+  /** Its place in a list says what it is: the label is read out, and not shown. */
+  readonly unlabelled?: boolean;
   readonly children: (control: ControlProps) => ReactNode;
 }
 

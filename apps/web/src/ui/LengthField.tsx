@@ -22,6 +22,7 @@ export function LengthField({
   hint,
   className = 'w-full',
   gap = false,
+  unlabelled = false,
 }: LengthFieldProps) {
   const own = useApp(unitsOf);
   const units = gap ? gapUnits(own) : own;
@@ -31,7 +32,7 @@ export function LengthField({
     return length.ok ? onChange(length.value) : length;
   };
   return (
-    <Field label={label} problem={problem && sentenceIn(problem, units)} hint={hint}>
+    <Field label={label} problem={problem && sentenceIn(problem, units)} hint={hint} unlabelled={unlabelled}>
       {(control) => (
         <TextEntry
           {...control}
@@ -54,6 +55,7 @@ interface LengthFieldProps {
   readonly className?: string;
   /** A gap: in thousandths of an inch, as a feeler gauge has them, and not in fractions. */
   readonly gap?: boolean;
+  readonly unlabelled?: boolean;
 }
 
 /** The units that a gap is read in. */

@@ -20,7 +20,11 @@ const tilted = (hand: 'left' | 'right'): RingMaking => ({
   cut: 'two-fences',
 });
 const open: RingMaking = { way: 'open', count: SEGMENTS, gap: { sides: 'tapered', share: 0.25 } };
-const layered: RingMaking = { way: 'layered', count: SEGMENTS, outerLayerMm: inches(0.40625) };
+const layered: RingMaking = {
+  way: 'layered',
+  count: SEGMENTS,
+  board: { laid: 'outside-in', layersMm: [inches(0.40625)] },
+};
 
 /** One size for the rings of the wave, so that the left and right leaning pieces of a strip are both used. */
 const WAVE = { outerRadiusMm: inches(3.46875), innerRadiusMm: inches(2.8125) };

@@ -1,4 +1,4 @@
-import { planedThickness, planingOf } from '../making/planing.js';
+import { planedStrip } from '../making/planing.js';
 import { mitred, type PanelStock, type Stock, type StripStock } from '../making/stock.js';
 import type { Mm, Rad } from '../measure/quantity.js';
 import { type Said, say, sayMm, sayRad } from '../measure/said.js';
@@ -79,7 +79,7 @@ function rowOf(of: OwnedPieces, first: boolean, shop: Shop): PieceRow {
 /** Thickness that the wood of pieces is planed to, as the strips or blocks of the same pieces have it. */
 const planedOf = (of: OwnedPieces, shop: Shop): Mm | null => {
   const { stock } = of.kind;
-  if (stock.from === 'strip') return planedThickness(stock.thicknessMm, planingOf(shop, of.sanded ?? 2));
+  if (stock.from === 'strip') return planedStrip(stock, shop, of.sanded ?? 2);
   return panelFor(of, shop)?.thicknessMm ?? null;
 };
 

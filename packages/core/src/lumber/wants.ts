@@ -1,4 +1,4 @@
-import { planedThickness, planingOf } from '../making/planing.js';
+import { planedStrip } from '../making/planing.js';
 import type { StripStock } from '../making/stock.js';
 import { remembered, rememberedTogether } from '../measure/memo.js';
 import { mm } from '../measure/quantity.js';
@@ -14,7 +14,7 @@ type Setting = Omit<StripWant, 'cuts'>;
 const settingOf = remembered(({ wood, sanded, kind: { stock } }: OwnedPieces, shop: Shop): Setting | null => {
   if (stock.from !== 'strip') return null;
   const { cutAngle, bladeTilt, cutting, widthMm } = stock;
-  const thicknessMm = planedThickness(stock.thicknessMm, planingOf(shop, sanded ?? 2));
+  const thicknessMm = planedStrip(stock, shop, sanded ?? 2);
   return { wood, widthMm, thicknessMm, cutAngle, bladeTilt, cutting };
 });
 

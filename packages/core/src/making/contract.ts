@@ -105,6 +105,22 @@ export interface Beginning {
   readonly body: string;
 }
 
+/** Layers or strips that a ring's board is glued up from, as a list that is set row by row. */
+export interface BoardRows<P> {
+  /** What the list is called: where it begins and ends. */
+  called(params: P): string;
+  /** Thickness or width of each, mm; null for the last where it has what is left. */
+  sizes(params: P): readonly (Mm | null)[];
+  /** The same with other rows; the size of the last is of no use where it has what is left. */
+  withSizes(params: P, sizes: readonly Mm[]): P;
+  /** Places of a row, in the same order for every row. */
+  places(params: P, row: number): readonly number[];
+  /** Whether the first row lies lowest. */
+  upward(params: P): boolean;
+  /** What the last row has in a ring that is made, where it has what is left. */
+  left?(params: P, made: Made): Mm | null;
+}
+
 /**
  * A way of making a ring. Everything else (drawings, totals, strips, checks) asks only these questions and knows no
  * particular way; `registry.ts` is the only list of them.
@@ -153,6 +169,8 @@ export interface Making<P extends { readonly way: string }> {
   readonly strict?: true;
   /** Tones that its places are meant to have, one for each; left out where any wood does. */
   tones?(params: P): readonly MeantTone[];
+  /** What its board is glued up from; left out where there is none. */
+  readonly rows?: BoardRows<P>;
   /** Places that are sawn from one piece and so have one wood; sets of two or more. */
   oneWood?(params: P): readonly (readonly number[])[];
 }

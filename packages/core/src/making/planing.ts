@@ -22,6 +22,13 @@ export const planingOf = (
 export const planedThickness = (thickMm: number, { sandedMm, stepMm }: Planing): Mm =>
   mm(sandedMm > 0 ? nextStep(thickMm + sandedMm, stepMm) : thickMm);
 
+/** Thickness that strips are planed to for a ring of which so many faces are sanded; a layer within a strip has none of them. */
+export const planedStrip = (
+  { thicknessMm, mostFacesSanded = 2 }: { readonly thicknessMm: number; readonly mostFacesSanded?: number },
+  shop: Pick<Shop, 'faceSandingMm' | 'ripStepMm'>,
+  faces: number,
+): Mm => planedThickness(thicknessMm, planingOf(shop, Math.min(faces, mostFacesSanded)));
+
 /** The same in words. */
 export function planedTo(thickMm: number, planing: Planing): Said {
   const planed = planedThickness(thickMm, planing);

@@ -4,7 +4,7 @@ import type { Result } from '../measure/reason.js';
 import type { RingNeed } from '../ring/need.js';
 import type { Sanded } from '../ring/sanded.js';
 import { type BasketParams, basket } from './basket/basket.js';
-import type { Beginning, Made, Making, PlaceGroup } from './contract.js';
+import type { Beginning, BoardRows, Made, Making, PlaceGroup } from './contract.js';
 import { type DiscParams, disc } from './disc/disc.js';
 import { type FlatParams, flat } from './flat/flat.js';
 import { type GrainParams, grain } from './grain/grain.js';
@@ -15,7 +15,8 @@ import { inlaid } from './inlaid/inlaid.js';
 import type { InlaidParams } from './inlaid/params.js';
 import { laminated } from './laminated/laminated.js';
 import type { LaminatedParams } from './laminated/params.js';
-import { type LayeredParams, layered } from './layered/layered.js';
+import { layered } from './layered/layered.js';
+import type { LayeredParams } from './layered/params.js';
 import { placesIn } from './layOut.js';
 import { lettered } from './lettered/lettered.js';
 import type { LetteredParams } from './lettered/params.js';
@@ -127,6 +128,9 @@ export const isSolid = (making: RingMaking): boolean => definition(making).solid
 export const bondOfWay = (way: Way): Making<RingMaking>['bond'] => definition({ way }).bond;
 export const pitchOf = (making: RingMaking): Rad => definition(making).pitch(making);
 export const bodyOf = (making: RingMaking): string | null => definition(making).body?.(making) ?? null;
+/** The rows of a ring's board; null of all others. */
+export const boardRowsOf = (making: RingMaking): BoardRows<RingMaking> | null =>
+  definition(making).rows ?? null;
 export const oneWoodOf = (making: RingMaking): readonly (readonly number[])[] =>
   definition(making).oneWood?.(making) ?? [];
 /** Faces that rings of a way are usually sanded on. */

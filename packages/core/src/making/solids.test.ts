@@ -115,7 +115,7 @@ const examples: readonly (readonly [string, RingMaking, outer: number, inner: nu
   ],
   [
     'two layers with spacers between segments',
-    { way: 'layered', count: 12, outerLayerMm: mm(8), spacers: EVERY_OTHER },
+    { way: 'layered', count: 12, board: { laid: 'outside-in', layersMm: [mm(8)] }, spacers: EVERY_OTHER },
     100,
     75,
     20,
@@ -217,7 +217,13 @@ const examples: readonly (readonly [string, RingMaking, outer: number, inner: nu
     80,
     20,
   ],
-  ['two layers', { way: 'layered', count: 12, outerLayerMm: mm(9) }, 100, 80, 20],
+  [
+    'two layers',
+    { way: 'layered', count: 12, board: { laid: 'outside-in', layersMm: [mm(9)] } },
+    100,
+    80,
+    20,
+  ],
   [
     'a zigzag of slices',
     { ...(begun('laminated', FROM) as ParamsOf<'laminated'>), count: 12, angleDeg: 25 },

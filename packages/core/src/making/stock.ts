@@ -37,6 +37,8 @@ export interface StripStock {
   /** Strips glued edge to edge into one board and cut as one: long edge of the whole piece. */
   readonly boardEdgeMm?: Mm;
   readonly slicing?: Slicing;
+  /** Of a layer of a strip: faces that come off with those of the ring, at most; both where it is left out. */
+  readonly mostFacesSanded?: number;
 }
 
 /**

@@ -32,14 +32,17 @@ test('one thick ring into three 0.200 in slices is 3 × 0.200 in and 2 kerfs (co
 
 test('two layers: an apothem of 4.000 at the middle reaches 4.141 at the joints of 12 segments', () => {
   const made = madeRing(
-    { way: 'layered', count: 12, outerLayerMm: mm(2) },
+    { way: 'layered', count: 12, board: { laid: 'outside-in', layersMm: [mm(2)] } },
     { outerRadiusMm: mm(6), innerRadiusMm: mm(2), heightMm: mm(5) },
   );
   expect(made.layers[0]).toMatchObject({ nearMm: expect.closeTo(4, 9), farMm: expect.closeTo(4.141, 3) });
   expect(made.placeAt(3.99, 0.01 * 4, 2)).toBe(12);
-  expect(plain(refusalOf({ way: 'layered', count: 12, outerLayerMm: mm(30) })?.message ?? '')).toMatch(
-    /30 mm thick and the strip 22.73 mm/,
-  );
+  expect(
+    plain(
+      refusalOf({ way: 'layered', count: 12, board: { laid: 'outside-in', layersMm: [mm(30)] } })?.message ??
+        '',
+    ),
+  ).toMatch(/30 mm thick and the strip 22.73 mm/);
 });
 
 test('halves: each closes by itself, and a divider to be sawn starts at 2·s + kerf', () => {

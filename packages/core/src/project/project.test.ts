@@ -120,9 +120,9 @@ describe('what is refused, by name and with what is allowed', () => {
     [
       'a newer version',
       (p) => {
-        p.schema = 10;
+        p.schema = 11;
       },
-      /newer Fellside \(version 10\)/,
+      /newer Fellside \(version 11\)/,
     ],
     [
       'an older version than any',

@@ -10,7 +10,7 @@ import { SANDED } from '../ring/sanded.js';
 import { MOST_SLANTS, slantSchema } from '../ring/slant.js';
 import { schoolsSchema } from '../shop/order/schools.js';
 
-export const SCHEMA_VERSION = 9;
+export const SCHEMA_VERSION = 10;
 export const MOST_BLANKS = 8;
 export const MOST_RINGS = 400;
 

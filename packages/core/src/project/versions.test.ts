@@ -10,7 +10,7 @@ import { readProject } from './inspect.js';
 import { mirrorImage } from './mirror.js';
 import { radiiByName } from './radiiByName.js';
 import type { Project } from './schema.js';
-import { upgradedSteps } from './upgrade.js';
+import { keptUpToDate, upgradedSteps } from './upgrade.js';
 
 const demo = (name: string) => demoProjects().find((project) => project.name.includes(name))!;
 const stored = (project: unknown) => JSON.parse(JSON.stringify(project));
@@ -42,6 +42,24 @@ describe('documents of earlier versions and of this one', () => {
       woods: ['outerMm'],
       path: 'outerMm',
     });
+  });
+  test('a version 9 piece comes in with its layers as a list, and so do rings of the stash and steps to undo', () => {
+    const lantern = stored(demo('Lantern'));
+    const older = (kept: unknown) =>
+      JSON.parse(
+        JSON.stringify(kept).replace(
+          /"board":\{"laid":"outside-in","layersMm":\[([\d.]+)\]\}/g,
+          '"outerLayerMm":$1',
+        ),
+      );
+    expect(JSON.stringify(older(lantern))).toContain('outerLayerMm');
+    expect(readProject({ ...older(lantern), schema: 9 })).toEqual({ ok: true, value: lantern });
+    expect(readProject(older(lantern)).ok).toBe(false);
+    expect(keptUpToDate(older(lantern).rings)).toEqual(lantern.rings);
+    const step = { path: ['rings', 8, 'making', 'outerLayerMm'], op: 'replace', value: 6 };
+    expect(upgradedSteps([step], 9)).toEqual([
+      { ...step, path: ['rings', 8, 'making', 'board', 'layersMm', 0] },
+    ]);
   });
   test.each(demoProjects().map((project) => [project.name, project] as const))(
     '%s goes out as a file and comes back',

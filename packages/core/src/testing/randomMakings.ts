@@ -37,6 +37,7 @@ const gap = fc.oneof(
 const spacers = fc
   .record({ at: fc.constantFrom('every' as const, 'even' as const), thicknessMm: between(0.5, 6).map(mm) })
   .map(({ at, thicknessMm }) => (at === 'every' ? { at, thicknessMm } : { at, number: 2, thicknessMm }));
+const layersMm = fc.array(between(1, 12).map(mm), { minLength: 1, maxLength: 3 });
 /** What lies in joints that lean, in rings of an even count. */
 const put = fc.oneof(
   gap.map((gap) => ({ put: 'gaps' as const, gap })),
@@ -151,7 +152,14 @@ const SAWN: { readonly [W in SawnMaking['way']]: fc.Arbitrary<Extract<SawnMaking
     .record({
       way: fc.constant('layered' as const),
       count: even(),
-      outerLayerMm: between(1, 20).map(mm),
+      board: fc.oneof(
+        fc.record({ laid: fc.constant('outside-in' as const), layersMm }),
+        fc.record({
+          laid: fc.constant('bottom-up' as const),
+          layersMm,
+          turned: fc.constantFrom('none' as const, 'first' as const, 'second' as const),
+        }),
+      ),
       spacers: fc.option(spacers, { nil: undefined }),
     })
     .map(tidy),

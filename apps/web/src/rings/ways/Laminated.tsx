@@ -3,10 +3,10 @@ import { editPiece } from '../../store/edits.js';
 import { useActions } from '../../store/store.js';
 import { Choice } from '../../ui/Choice.js';
 import { LengthField } from '../../ui/LengthField.js';
-import { LengthList } from '../../ui/LengthList.js';
 import { NumberField } from '../../ui/NumberField.js';
 import { OptionalLength } from '../../ui/OptionalLength.js';
 import { Switch } from '../../ui/Switch.js';
+import { BoardRows } from './BoardRows.js';
 import { type ControlsProps, useParams } from './params.js';
 
 type Laminated = ParamsOf<'laminated'>;
@@ -35,18 +35,13 @@ export function LaminatedControls({ targets }: ControlsProps) {
   const sliced = figure !== 'stripes';
   return (
     <>
+      <BoardRows targets={targets} />
       <Choice
         label="Figure"
         className="w-28"
         value={common((p) => p.figure)}
         options={FIGURES}
         onChange={(next) => dispatch(editPiece(edit.setFigure(targets, next)))}
-      />
-      <LengthList
-        label="Layers, bottom to top"
-        className="w-48"
-        value={common((p) => p.layersMm.join()) === null ? null : all[0]!.layersMm}
-        onChange={(layersMm) => set({ layersMm })}
       />
       {slanted && (
         <NumberField

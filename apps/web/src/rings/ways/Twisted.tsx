@@ -6,8 +6,8 @@ import { useActions, useApp } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 import { Choice } from '../../ui/Choice.js';
 import { LengthField } from '../../ui/LengthField.js';
-import { LengthList } from '../../ui/LengthList.js';
 import { NumberField } from '../../ui/NumberField.js';
+import { BoardRows } from './BoardRows.js';
 import { type ControlsProps, useParams } from './params.js';
 
 type Twist = Parameters<typeof edit.twistStack>[1]['twist'];
@@ -22,18 +22,13 @@ const TWISTS: readonly (readonly [Twist, string])[] = [
 export function TwistedControls({ targets }: ControlsProps) {
   const dispatch = useActions();
   const rings = useApp((state) => projectOf(state).rings);
-  const { all, common, set } = useParams('twisted', targets);
+  const { common, set } = useParams('twisted', targets);
   const [twist, setTwist] = useState<Twist>('steady');
   const [stepDeg, setStep] = useState(6);
   const sections = projectedSections(rings, targets);
   return (
     <>
-      <LengthList
-        label="Strips, side by side"
-        className="w-64"
-        value={common((p) => p.stripsMm.join()) === null ? null : all[0]!.stripsMm}
-        onChange={(stripsMm) => set({ stripsMm })}
-      />
+      <BoardRows targets={targets} />
       <LengthField
         label="Board, thick"
         className="w-20"

@@ -34,10 +34,8 @@ async function bar(way: Way, rings: readonly number[] = [8]) {
 describe('feature rings have their controls', () => {
   test('laminated: figure, layers as a list, angle; a chequer gets an even number of layers', async () => {
     const { making } = await bar('laminated');
-    await type('Layers, bottom to top', '5/8; 3 x 1/4; 5/8');
-    expect(making()).toMatchObject({
-      layersMm: [15.875, 6.35, 6.35, 6.35, 15.875].map((t) => expect.closeTo(t, 6)),
-    });
+    await type('Row 3, thickness', '1/4');
+    expect(making()).toMatchObject({ layersMm: [16, 4, expect.closeTo(6.35, 6), 4, 16] });
     await type('Slice angle', '25');
     await choose('Every other slice turned', 'half round in its face');
     expect(making()).toMatchObject({ angleDeg: 25, turn: 'face' });
@@ -47,7 +45,7 @@ describe('feature rings have their controls', () => {
     expect(making()).not.toHaveProperty('onHandMm');
     await type('Slice angle', '80');
     expect(refusal()).toMatch(/Angle of the slices is 80; it has to be a number from -75 to 75°/);
-    await type('Layers, bottom to top', '0');
+    await type('Row 1, thickness', '0');
     expect(refusal()).toMatch(/Layer is 0/);
     await choose('Figure', 'chequer');
     expect((making() as { layersMm: number[] }).layersMm.length % 2).toBe(0);

@@ -108,9 +108,50 @@ describe('each way has its controls', () => {
     await type('Clean-up in all', '1mm');
     expect(making()).toMatchObject({ match: { by: 'book', cleanUpMm: 1 } });
     store.dispatch(editPiece(edit.setWay([8, 9], 'layered')));
-    await screen.findByLabelText('Outer layer');
-    await type('Outer layer', '1/4');
-    expect(making(9)).toMatchObject({ outerLayerMm: expect.closeTo(6.35, 9) });
+    await screen.findByLabelText('Layers lie');
+    await type('Row 1, thickness', '1/4');
+    expect(making(9)).toMatchObject({ board: { layersMm: [expect.closeTo(6.35, 9)] } });
+  });
+
+  test('rows of a board: wood, copy, mirror, order by the keyboard, taken out; layers one above the other', async () => {
+    const { making, project } = await bar('layered', [8]);
+    const layers = () => (making() as { board: { layersMm: number[] } }).board.layersMm;
+    const woodOf = (row: number) => project().rings[8]!.woods[row * 24];
+    await type('Row 1, thickness', '5mm');
+    await choose('Row 1, wood', 'Purpleheart');
+    const [purple, inner] = [woodOf(0), woodOf(1)];
+    expect(purple).not.toBe(inner);
+    await userEvent.click(screen.getByLabelText('Copy row 1'));
+    expect(layers()).toEqual([5, 5]);
+    expect([0, 1, 2].map(woodOf)).toEqual([purple, purple, inner]);
+    await userEvent.click(screen.getByLabelText('Take row 2 out'));
+    await userEvent.click(screen.getByRole('button', { name: 'Turn round' }));
+    expect(layers()[0]).toBeGreaterThan(5);
+    expect([0, 1].map(woodOf)).toEqual([inner, purple]);
+    await choose('Layers lie', 'one above the other');
+    await type('Row 1, thickness', '4mm');
+    await userEvent.click(screen.getByRole('button', { name: 'Mirror' }));
+    expect(layers()).toHaveLength(2);
+    expect([0, 1, 2].map(woodOf)).toEqual([inner, purple, inner]);
+    await choose('Upside down', 'no segment');
+    expect(making()).toMatchObject({ board: { turned: 'none' } });
+    await choose('Between segments', 'spacers');
+    expect(making()).toMatchObject({ spacers: { at: 'every' } });
+    await type('Row 1, thickness', '90mm');
+    expect(screen.getByText('the rest')).toBeTruthy();
+  });
+
+  test('what lies in leaning joints: spacers, gaps, nothing', async () => {
+    const { making } = await bar('tilted');
+    await choose('Between segments', 'spacers');
+    await choose('Spacers at', 'evenly spread joints');
+    await type('Spacer thickness', '2mm');
+    expect(making()).toMatchObject({ between: { put: 'spacers', spacers: { at: 'even', thicknessMm: 2 } } });
+    await choose('Between segments', 'gaps');
+    await choose('Gaps', 'parallel');
+    expect(making()).toMatchObject({ between: { put: 'gaps', gap: { sides: 'parallel' } } });
+    await choose('Between segments', 'nothing');
+    expect(making()).not.toHaveProperty('between');
   });
 
   test('widths are proportions or angles that make up the circle', async () => {

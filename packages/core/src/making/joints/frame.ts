@@ -58,12 +58,14 @@ export const framedFor = <P extends Framing>(given: P, count: number): P =>
 export const mirroredFrame = <P extends Framing>(given: P): P =>
   given.spacers?.at === 'picked' ? { ...given, spacers: mirroredSpacers(given.spacers, given.count) } : given;
 
-/** Sizes segments and spacers for the band Ri..Ro of `need`; refuses spacers that do not close, and what leaves no wood. */
-export function frameOf(framing: Framing, need: RingNeed): Result<Frame> {
+/** Sizes segments and spacers for the band Ri..Ro of `need`; refuses spacers that do not close, and what leaves no wood. Segments that are alike come every `every` of them. */
+export function frameOf(framing: Framing, need: RingNeed, every = 1): Result<Frame> {
   const { count, parts, spacers } = framing;
   if (!spacers) {
     const sized = flatRing(count, anglesOf(count, parts), need);
-    return sized.ok ? done({ ...sized.value, radial: true, warnings: [], joining: [GLUE_RING] }) : sized;
+    if (!sized.ok) return sized;
+    const repeats = sized.value.repeats / every;
+    return done({ ...sized.value, repeats, radial: true, warnings: [], joining: [GLUE_RING] });
   }
   const thicknesses = thicknessesOf({ count, spacers });
   if (!closes(thicknesses)) return doesNotClose(thicknesses);
@@ -78,7 +80,7 @@ export function frameOf(framing: Framing, need: RingNeed): Result<Frame> {
     gives,
     cornerMm: mm(cornerMm),
     radial: false,
-    repeats: repeatsOf(thicknesses),
+    repeats: repeatsOf(thicknesses, every),
     kinds: [
       { name: 'Segment', grain: 'along', heightMm: need.heightMm, stock, places: segments },
       ...spacerKinds(joints, thicknesses, slabStock, count),

@@ -44,7 +44,8 @@ export function pushedRing(
   const narrow = withoutWidth(outerRadiusMm, innerRadiusMm);
   if (narrow) return narrow;
   const { half } = wedges[0]!;
-  const thick = Math.max(...level);
+  // As it is planed, square to its faces.
+  const thick = Math.max(...level) * (lean ? Math.cos(lean.tau) : 1);
   const aside = lean ? ((heightMm / 2) * Math.tan(lean.tau)) / Math.cos(half) : 0;
   const edge = 2 * outerRadiusMm * Math.tan(half);
   const left = edge - 2 * leastOut(wedges) * Math.tan(half);

@@ -59,6 +59,13 @@ export const laminated: Making<LaminatedParams> = {
     glueLines: false,
   }),
   groups: (given) => faceGroups(groupsFor(given), given.count, 0),
+  rows: {
+    called: () => 'Layers, bottom to top',
+    sizes: ({ layersMm }) => layersMm,
+    withSizes: (given, sizes) => ({ ...given, layersMm: [...sizes] }),
+    places: (given, row) => placesOfFaceGroup(groupsFor(given), given.count, row),
+    upward: () => true,
+  },
   segments: ({ count }) => count,
   withSegments: (given, count) => ({ ...given, count: Math.min(120, count) }),
   pitch: ({ count }) => pitchOfCount(count),

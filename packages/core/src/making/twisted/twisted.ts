@@ -54,6 +54,13 @@ export const twisted: Making<TwistedParams> = {
     cleanUpMm: mm(0),
   }),
   groups: ({ stripsMm }) => [{ name: 'Strip', count: stripsMm.length }],
+  rows: {
+    called: () => 'Strips, side by side',
+    sizes: ({ stripsMm }) => stripsMm,
+    withSizes: (given, sizes) => ({ ...given, stripsMm: [...sizes] }),
+    places: (_, row) => [row],
+    upward: () => false,
+  },
   segments: () => null,
   withSegments: (given) => given,
   pitch: () => rad(TURN / 360),

@@ -13,7 +13,7 @@ const CALLED: Readonly<Record<string, string>> = {
   from: 'link with the other slices',
   halves: 'make-up of its halves',
   match: 'order along the strip',
-  outerLayerMm: 'layers',
+  board: 'layers',
   item: 'place in the stash',
   layersMm: 'layers of the board',
   plugs: 'plugs and edges',
@@ -25,7 +25,7 @@ const CALLED: Readonly<Record<string, string>> = {
 };
 
 /** Parameters that mean the same in every way that has them. */
-const SHARED = ['parts', 'plug'] as const;
+const SHARED = ['parts', 'plug', 'spacers'] as const;
 
 /** Parameters of another way with those of the old one that it has too. */
 export function carried(old: RingMaking, begun: RingMaking): RingMaking {

@@ -14,6 +14,7 @@ export * from './paletteCommands.js';
 export * from './pointCommands.js';
 export * from './remedies.js';
 export * from './ringCommands.js';
+export * from './rowCommands.js';
 export * from './sawOffCommand.js';
 export * from './slantCommands.js';
 export * from './sliceCommands.js';

@@ -67,7 +67,7 @@ describe('what cannot be', () => {
     ['laminated', { upMm: mm(90) }, /off the middle of the slices/],
     ['inlaid', { plugs: [{ shape: 'round', acrossMm: mm(80), asideMm: mm(0), upMm: mm(0) }] }, /the face of/],
     ['lettered', { sizeMm: mm(120) }, /make the letters smaller|and the ring/],
-    ['basket', { waferMm: mm(50) }, /are .* long/],
+    ['basket', { waferMm: mm(50) }, /50 mm thick .* nothing is left of the segments/],
   ] as const)('%s is refused at the edit, and nothing changes', (way, change, says) => {
     const ring = after(demo('Cup'), edit.setWay([8], way));
     expect(refusal(ring, edit.setParams([8], way, change as never))).toMatch(says);

@@ -221,7 +221,7 @@ test('refusals of a ring come with the nearest that can be made, and taking it p
     ],
     [spoil('open', { gap: { sides: 'tapered', share: 0.6 } }), 'gap-no-contact'],
     [spoil('tilted', { tiltDeg: 59 }), 'tilt-eats-segment'],
-    [spoil('layered', { outerLayerMm: mm(60) }), 'layer-too-thick'],
+    [spoil('layered', { board: { laid: 'outside-in', layersMm: [mm(60)] } }), 'layer-too-thick'],
     [after(cup, edit.setWay([0], 'spaced')), 'hole-too-small'],
     [after(cup, edit.setWay([0], 'tilted')), 'hole-too-small'],
   ];
@@ -248,7 +248,10 @@ test('open rows want a closed ring under and over them, and contact with their n
 });
 
 test('a layer line that turning breaks through is told with the margins on both sides', () => {
-  const thin = after(lantern, edit.setParams([8], 'layered', { outerLayerMm: mm(5) }));
+  const thin = after(
+    lantern,
+    edit.setParams([8], 'layered', { board: { laid: 'outside-in', layersMm: [mm(5)] } }),
+  );
   const message = planned(thin).checks.find(({ code }) => code === 'layer-line')!.message;
   expect(plain(message)).toMatch(
     /^Ring 9: The layer line between two woods is too near the wall: .* outside.*; .* inside\.$/,
