@@ -161,7 +161,7 @@ test('a backup is made and saved, and comes back in an empty house; what it repl
     await page.getByRole('link', { name: 'Safe' }).click();
     await page.getByLabel('A backup file').setInputFiles(await download.path());
     const dialog = page.getByRole('dialog', { name: 'Put this backup back?' });
-    await expect(dialog).toContainText('13 pieces');
+    await expect(dialog).toContainText('14 pieces');
     await dialog.getByRole('button', { name: 'Put it back', exact: true }).click();
     await expect(
       page.getByRole('region', { name: 'Backups', exact: true }).getByRole('status'),
@@ -174,7 +174,7 @@ test('a backup is made and saved, and comes back in an empty house; what it repl
       cwd: ROOT,
       encoding: 'utf8',
     });
-    expect(ran.stdout).toContain('13 pieces');
+    expect(ran.stdout).toContain('14 pieces');
   } finally {
     await empty.stop();
   }

@@ -109,10 +109,10 @@ const CASES: readonly Case[] = [
     says: [/12b/, /Double-thick stock/, /open it like a book/],
   },
   {
-    way: 'Two-layer segments',
+    way: 'Segments of layers',
     ring: 6,
-    set: (page) => type(page, 'Outer layer', '3/8'),
-    reads: [['Outer layer', '3/8"']],
+    set: (page) => type(page, 'Row 1, thickness', '3/8'),
+    reads: [['Row 1, thickness', '3/8"']],
     says: [/24 × Outer layer/, /24 × Inner layer/, /Layer line, at the joints/],
   },
   {
@@ -272,4 +272,90 @@ test('the cuts tell hands, numbers and what comes from where', async ({ page, fe
   await expect(rip).toContainText(/ring 5: \d+ right/, { timeout: 30_000 });
   await expect(rip).toContainText(/ring 6: \d+ left/);
   await expect(page.getByRole('region', { name: 'Mitre' })).toContainText('two fences');
+});
+
+test('a climbing stripe: spacers in every other leaning joint, run on from ring to ring, and their pieces in Cuts', async ({
+  page,
+  fellside,
+}) => {
+  await open(page, fellside, 'Fell Race Cup', 'Rings');
+  await ring(page, 9).click();
+  await ring(page, 13).click({ modifiers: ['Shift'] });
+  await bar(page).getByLabel('Made as').selectOption('Tilted joints');
+  await type(page, 'Blade tilt', '18');
+  await bar(page).getByLabel('Cut with').selectOption('same edge out: one hand');
+  await bar(page).getByLabel('Between segments').selectOption('spacers');
+  await bar(page).getByLabel('Spacers at').selectOption('evenly spread joints');
+  await bar(page).getByLabel('How many').selectOption('12');
+  await type(page, 'Spacer thickness', '1/8');
+  await bar(page).getByRole('button', { name: 'Run the stripe on' }).click();
+  await page.getByRole('button', { name: 'Purpleheart' }).click();
+  await page.getByRole('button', { name: 'Every spacer' }).click();
+  const sheet = await plan(page, 10);
+  for (const sentence of [
+    /12 × Spacer/,
+    /Spacer, level/,
+    /bevel their top and bottom edges by 18°/,
+    /squeeze from above and below/,
+  ])
+    await expect(sheet).toContainText(sentence);
+  await sheet.getByRole('button', { name: 'Close' }).click();
+  // One spacer more than lies evenly is refused, with what would.
+  await bar(page).getByLabel('Spacers at').selectOption('picked joints');
+  await type(page, 'Joints = thickness', '1, 2');
+  await expect(page.getByText(/do not close: the last joint is .* out/).first()).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await saved(page);
+  await page.getByRole('link', { name: 'Cuts' }).click();
+  await expect(page.getByRole('region', { name: 'Pieces' }).getByText('Spacer').first()).toBeVisible();
+});
+
+test('layers one above the other, by rows: copied, moved by the keyboard, every other segment upside down', async ({
+  page,
+  fellside,
+}) => {
+  await open(page, fellside, 'Fell Race Cup', 'Rings');
+  await make(page, 7, 'Segments of layers');
+  await bar(page).getByLabel('Layers lie').selectOption('one above the other');
+  await type(page, 'Row 1, thickness', '3/16');
+  await bar(page).getByLabel('Row 1, wood').selectOption('Purpleheart');
+  await bar(page).getByLabel('Copy row 1').click();
+  await expect(bar(page).getByLabel('Row 3, wood')).toBeVisible();
+  const woods = () =>
+    Promise.all([1, 2, 3].map((row) => bar(page).getByLabel(`Row ${row}, wood`).inputValue()));
+  const before = await woods();
+  // The lowest is listed last: up by the keyboard puts it one higher.
+  await bar(page).getByRole('button', { name: 'Move row 3' }).focus();
+  await page.keyboard.press('Space');
+  await expect(bar(page).getByRole('button', { name: 'Move row 3' })).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByText(/was moved over|is over/).first()).toBeAttached();
+  await page.keyboard.press('Space');
+  await expect.poll(woods).toEqual([before[0], before[2], before[1]]);
+  const sheet = await plan(page, 7);
+  await expect(sheet).toContainText(/turning the strip over between cuts/);
+  await expect(sheet).toContainText(/24 × Top layer/);
+  await expect(sheet.getByText(/every other segment stands upside down/)).toBeVisible();
+});
+
+test('letters with a backing and spacers: pieces of the backing are there to read', async ({
+  page,
+  fellside,
+}) => {
+  await open(page, fellside, 'Fell Race Cup', 'Rings');
+  await make(page, 10, 'Letters and pictures');
+  await type(page, 'Spacers', '1/16');
+  await type(page, 'Pocket, deep', '3/8');
+  await type(page, 'Backing, behind', '3/8');
+  const sheet = await plan(page, 10);
+  for (const sentence of [/24 × Backing/, /24 × Spacer/, /one for the backing/])
+    await expect(sheet).toContainText(sentence);
+  await sheet.getByRole('button', { name: 'Close' }).click();
+  await type(page, 'Backing, behind', '5');
+  await expect(
+    bar(page)
+      .getByText(/nothing is left for the backing/)
+      .first(),
+  ).toBeVisible();
 });

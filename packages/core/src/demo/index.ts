@@ -1,5 +1,6 @@
 import type { Project } from '../project/schema.js';
 import { dewpondBowl, drystoneVase, secretarysBowl } from './bands.js';
+import { bindweedVase } from './climbing.js';
 import { shepherdsLantern } from './lantern.js';
 import { bestFleeceBowl, fellRaceCup, honeyClassJar } from './pieces.js';
 import { threeBecksVase } from './slanted.js';
@@ -20,6 +21,7 @@ export const demoProjects = (): Project[] => [
   conjurersVase(),
   beaconGlobe(),
   threeBecksVase(),
+  bindweedVase(),
 ];
 
 export { demoBoards } from './boards.js';

@@ -115,12 +115,20 @@ describe.each(WAYS)('the way “%s”', (way) => {
   test('volume of the laid-out pieces is that of the pieces as they are sawn', () =>
     always(({ made }) => {
       if (made.groups.some(({ name, count }) => name === 'Plug' && count === 1)) return;
-      for (const { stock, places, heightMm } of made.kinds) {
+      /** What a strip kind saws of one piece; null of others. */
+      const sawnOf = ({ stock, heightMm }: Made['kinds'][number]): number | null => {
         const piece = mitred(stock);
-        if (!piece || (piece.cutAngle === 0 && ['twisted', 'basket'].includes(way))) continue;
-        const sawn = ((piece.longEdgeMm + piece.shortEdgeMm) / 2) * piece.widthMm * heightMm;
+        if (!piece || (piece.cutAngle === 0 && ['twisted', 'basket'].includes(way))) return null;
+        return ((piece.longEdgeMm + piece.shortEdgeMm) / 2) * piece.widthMm * heightMm;
+      };
+      for (const { places, ...kind } of made.kinds) {
+        if (sawnOf({ places, ...kind }) === null) continue;
         for (const place of places.slice(0, 3)) {
           const whole = made.together.find((set) => set.includes(place)) ?? [place];
+          // Layers that are sawn together off one board make up a segment together.
+          const sawn = made.kinds
+            .filter((other) => other.places.some((at) => whole.includes(at)))
+            .reduce((sum, other) => sum + (sawnOf(other) ?? 0), 0);
           const laid = whole.reduce((sum, each) => sum + volumeOfAll(made.lay(each)), 0);
           expect(laid / sawn).toBeCloseTo(1, 6);
         }

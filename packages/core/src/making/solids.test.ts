@@ -50,6 +50,12 @@ function survivor({ gives, lean, heightMm: h }: Made) {
 const FROM = { segments: 12, body: 'section' };
 
 const plug = (across: number) => ({ diameterMm: mm(across), drillMm: mm(across) });
+const LETTERS: RingMaking = {
+  ...(begun('lettered', { segments: 8, body: '' }) as ParamsOf<'lettered'>),
+  spacerMm: mm(3),
+  depthMm: mm(8),
+  backingMm: mm(8),
+};
 const EVERY_OTHER = { at: 'even', number: 6, thicknessMm: mm(3) } as const;
 const LEANING = { way: 'tilted', count: 12, tiltDeg: 20, hand: 'right', cut: 'same-edge' } as const;
 const climbing = (at: 'every' | number): ParamsOf<'tilted'> => ({
@@ -127,6 +133,14 @@ const examples: readonly (readonly [string, RingMaking, outer: number, inner: nu
     80,
     8,
   ],
+  [
+    'layers one above the other, every other segment upside down',
+    { way: 'layered', count: 12, board: { laid: 'bottom-up', layersMm: [mm(5), mm(7)], turned: 'second' } },
+    100,
+    80,
+    20,
+  ],
+  ['letters with a backing and spacers', LETTERS, 100, 75, 24],
   [
     'spacers and a plug',
     { way: 'spaced', count: 8, spacers: { at: 'every', thicknessMm: mm(4) }, plug: plug(30) },

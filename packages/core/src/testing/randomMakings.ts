@@ -232,7 +232,9 @@ const SAWN: { readonly [W in SawnMaking['way']]: fc.Arbitrary<Extract<SawnMaking
       sizeMm: between(3, 14).map(mm),
       depthMm: between(1, 12).map(mm),
       turnedOver: fc.boolean(),
+      backingMm: fc.option(between(1, 14).map(mm), { nil: undefined }),
     })
+    .map(tidy)
     .map((given) => ({
       way: 'lettered' as const,
       ...given,

@@ -23,18 +23,8 @@ import { Button } from '../../ui/Button.js';
 import { controlClass } from '../../ui/Field.js';
 import { LengthField } from '../../ui/LengthField.js';
 import { shared } from '../targets.js';
-import { BoardEnd } from './BoardEnd.js';
+import { BoardEnd, type Row } from './BoardEnd.js';
 import type { ControlsProps } from './params.js';
-
-/** A row of the board: how thick, what it is called, its wood where all its places have one. */
-export interface Row {
-  /** Its number, from 0. */
-  readonly at: number;
-  readonly sizeMm: Mm;
-  /** Whether it has what is left, and is not set. */
-  readonly left: boolean;
-  readonly wood: string | null;
-}
 
 /** The board that rings are glued up from, row by row: thickness, wood, order; drawn to scale beside it. */
 export function BoardRows({ targets }: ControlsProps) {
@@ -73,7 +63,7 @@ export function BoardRows({ targets }: ControlsProps) {
     ? rows.map((_, row) => rows.length - 1 - row)
     : rows.map((_, row) => row);
   return (
-    <section aria-label={board.called(ring.making)} className="flex items-start gap-3">
+    <fieldset aria-label={board.called(ring.making)} className="flex min-w-0 items-start gap-3">
       <div>
         <p className="text-xs text-quiet">{board.called(ring.making)}</p>
         <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved}>
@@ -100,7 +90,7 @@ export function BoardRows({ targets }: ControlsProps) {
         </div>
       </div>
       <BoardEnd rows={shown.map((at) => rows[at]!)} called={board.called(ring.making)} />
-    </section>
+    </fieldset>
   );
 }
 

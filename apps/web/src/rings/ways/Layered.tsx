@@ -20,7 +20,7 @@ export function LayeredControls({ targets }: ControlsProps) {
       <BoardRows targets={targets} />
       <Choice
         label="Layers lie"
-        className="w-44"
+        className="w-52"
         value={common((p) => p.board.laid)}
         options={[
           ['outside-in', 'from outside to inside'],
@@ -31,7 +31,7 @@ export function LayeredControls({ targets }: ControlsProps) {
       {board.laid === 'bottom-up' && (
         <Choice
           label="Upside down"
-          className="w-44"
+          className="w-52"
           value={common((p) => (p.board.laid === 'bottom-up' ? p.board.turned : null))}
           options={TURNED}
           onChange={(turned) => set({ board: { ...board, turned } })}

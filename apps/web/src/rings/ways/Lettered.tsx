@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button.js';
 import { Choice } from '../../ui/Choice.js';
 import { controlClass, Field } from '../../ui/Field.js';
 import { LengthField } from '../../ui/LengthField.js';
+import { OptionalLength } from '../../ui/OptionalLength.js';
 import { Switch } from '../../ui/Switch.js';
 import { saveFile } from '../../ui/saveFile.js';
 import { useReading } from '../../workers/useReading.js';
@@ -122,6 +123,13 @@ export function LetteredControls({ targets }: ControlsProps) {
         value={common((p) => p.spacerMm)}
         onChange={(spacerMm) => set({ spacerMm })}
       />
+      <div className="w-28">
+        <OptionalLength
+          label="Backing, behind"
+          value={first.backingMm}
+          onChange={(backingMm) => set({ backingMm })}
+        />
+      </div>
       <Switch
         label="inserts go in turned over"
         on={all.every((p) => p.turnedOver)}

@@ -1,11 +1,12 @@
 import { type Mm, mm } from '../../measure/quantity.js';
 import { say } from '../../measure/said.js';
 import type { PieceKind } from '../contract.js';
+import { backedKinds } from '../faced/backing.js';
 import type { FacePoint } from '../faced/face.js';
 import type { FacedRing } from '../faced/facedRing.js';
 import type { LetteredParams } from './params.js';
 
-/** Segments, an insert for each glyph, spacers. Places of segments without a letter belong to no insert. */
+/** Segments, an insert for each glyph, what lies behind, spacers. Places of segments without a letter belong to no insert. */
 export function kindsOf(
   given: LetteredParams,
   pockets: readonly (readonly (readonly FacePoint[])[])[],
@@ -38,9 +39,15 @@ export function kindsOf(
     ];
   });
   const all = (first: number) => Array.from({ length: count }, (_, i) => first + i);
+  const { backingMm } = given;
+  const [front, ...back] =
+    backingMm === undefined
+      ? [{ name: 'Segment', grain: 'along' as const, heightMm, stock: ring.segment, places: all(0) }]
+      : backedKinds(backingMm, ring, heightMm, { front: all(0), back: all(2 * count) });
   return [
-    { name: 'Segment', grain: 'along', heightMm, stock: ring.segment, places: all(0) },
+    front!,
     ...inserts,
+    ...back,
     ...(ring.spacer && spacerMm > 0
       ? [
           {
@@ -48,7 +55,7 @@ export function kindsOf(
             grain: 'outwards' as const,
             heightMm,
             stock: ring.spacer.stock,
-            places: all(2 * count),
+            places: all((2 + back.length) * count),
           },
         ]
       : []),

@@ -3,6 +3,7 @@ import { done } from '../../measure/reason.js';
 import { say, sayMm } from '../../measure/said.js';
 import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
+import { backedBoard, backing, backingLine, backingTooDeep } from '../faced/backing.js';
 import { type FaceShape, field, pocket } from '../faced/face.js';
 import {
   type FaceGroup,
@@ -14,6 +15,7 @@ import {
 } from '../faced/facedRing.js';
 import { segmentAndRing } from '../faced/pictures.js';
 import { placeOfPiece } from '../faced/placeOf.js';
+import { placesIn } from '../layOut.js';
 import { GLUE_RING, pitchOfCount, planeAndRip, setTheSaw, spacersStep } from '../segments.js';
 import { step } from '../step.js';
 import { bottoms, doesNotFit } from './fit.js';
@@ -21,9 +23,10 @@ import { kindsOf } from './kinds.js';
 import { pocketOf } from './outlines.js';
 import { type LetteredParams, letteredParams } from './params.js';
 
-const GROUPS: readonly FaceGroup[] = [
+const groupsFor = ({ backingMm }: LetteredParams): FaceGroup[] => [
   { name: 'Segment', each: 1 },
   { name: 'Inlay', each: 1 },
+  ...(backingMm === undefined ? [] : [{ name: 'Backing', each: 1 }]),
 ];
 
 /** A letter that the ring begins with: a plain upright cross, so that there is something to see. */
@@ -72,7 +75,7 @@ export const lettered: Making<LetteredParams> = {
       turnedOver: false,
     };
   },
-  groups: (given) => faceGroups(GROUPS, given.count, given.spacerMm),
+  groups: (given) => faceGroups(groupsFor(given), given.count, given.spacerMm),
   segments: ({ count }) => count,
   withSegments: (given, count) => ({
     ...given,
@@ -88,22 +91,30 @@ export const lettered: Making<LetteredParams> = {
     })),
     order: Array.from({ length: given.count }, (_, i) => given.order[given.count - 1 - i] ?? -1),
   }),
-  tones: ({ count, spacerMm }) =>
-    Array.from({ length: count * (spacerMm > 0 ? 3 : 2) }, (_, i) => (i < count ? 'light' : 'dark')),
+  tones: (given) =>
+    Array.from({ length: placesIn(lettered.groups(given)) }, (_, i) => (i < given.count ? 'light' : 'dark')),
   make(given, need) {
-    const { count, spacerMm } = given;
+    const { count, spacerMm, backingMm } = given;
     const sized = sizedForFaces(count, spacerMm, need);
     if (!sized.ok) return sized;
     const ring = sized.value;
     const { heightMm } = need;
     const pockets = given.glyphs.map((glyph) => pocketOf(glyph, given));
-    const wrong = doesNotFit(given, pockets, ring, heightMm);
+    const wrong =
+      doesNotFit(given, pockets, ring, heightMm) ??
+      (backingMm === undefined ? null : backingTooDeep(backingMm, ring));
     if (wrong) return wrong;
+    const groups = groupsFor(given);
+    const behind = backingMm === undefined ? [] : [backing(2, backingMm)];
     const lifted = pockets.map((loops) =>
       loops.map((loop) => loop.map(({ u, z }) => ({ u, z: z + heightMm / 2 + given.upMm }))),
     );
-    const faces = lifted.map((loops): FaceShape[] => [pocket(1, given.depthMm, ...loops), field(0)]);
-    const plain: FaceShape[] = [field(0)];
+    const faces = lifted.map((loops): FaceShape[] => [
+      pocket(1, given.depthMm, ...loops),
+      ...behind,
+      field(0),
+    ]);
+    const plain: FaceShape[] = [...behind, field(0)];
     const faceOf = (segment: number) => faces[given.order[segment] ?? -1] ?? plain;
     const same = given.order.length >= count && given.order.every((i) => i === given.order[0]);
     return done(
@@ -115,16 +126,23 @@ export const lettered: Making<LetteredParams> = {
         repeats: same ? count : 1,
         groups: lettered.groups(given),
         kinds: kindsOf(given, pockets, ring, heightMm),
-        together: togetherOf(GROUPS, count),
-        lay: layFaces(ring, GROUPS, heightMm, faceOf),
-        layers: bottoms(given, pockets, ring, heightMm),
+        together: togetherOf(groups, count),
+        lay: layFaces(ring, groups, heightMm, faceOf),
+        layers: [
+          ...bottoms(given, pockets, ring, heightMm),
+          ...(backingMm === undefined ? [] : [backingLine(backingMm, ring)]),
+        ],
         figures: [
           { key: 'face-width', value: faceWidth(ring), unit: 'mm' },
           { key: 'letters', value: given.order.filter((i) => i >= 0).length, unit: 'count' },
         ],
         steps: (planing) => [
-          planeAndRip(ring.segment, planing),
-          setTheSaw(ring.segment, count),
+          ...(backingMm === undefined
+            ? [planeAndRip(ring.segment, planing), setTheSaw(ring.segment, count)]
+            : [
+                backedBoard(backingMm, ring, planing),
+                setTheSaw(ring.segment, count, 'the board on edge, the same edge out every time'),
+              ]),
           step(
             'rout',
             'router',
@@ -153,7 +171,7 @@ export const lettered: Making<LetteredParams> = {
         ],
         pictures: () =>
           segmentAndRing(ring, heightMm, count, faceOf, (segment, piece) =>
-            placeOfPiece(GROUPS, count, segment, piece),
+            placeOfPiece(groups, count, segment, piece),
           ),
       }),
     );

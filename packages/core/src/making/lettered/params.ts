@@ -38,6 +38,8 @@ export const letteredParams = z
     sizeMm: length('Height of the letters', 1, 300),
     upMm: length('Letters up', -200, 200),
     depthMm: length('Depth of the pocket', 0.3, 100),
+    /** How far behind the face a second layer of another wood begins; left out where there is none. */
+    backingMm: length('Layer in front of the backing', 0.3, 200).optional(),
     cutterMm: length('Cutter', 0.2, 20),
     clearanceMm: length('Clearance', 0, 1),
     /** Whether inserts go in turned over, as tapered ones do: then they are cut mirrored. */
@@ -48,5 +50,5 @@ export const letteredParams = z
     error: () => 'A segment names an outline that is not in the list.',
   });
 
-export type LetteredParams = z.infer<typeof letteredParams>;
+export interface LetteredParams extends z.infer<typeof letteredParams> {}
 export type Glyph = LetteredParams['glyphs'][number];

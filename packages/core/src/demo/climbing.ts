@@ -1,0 +1,65 @@
+import { mm } from '../measure/quantity.js';
+import { run } from '../project/commands/command.js';
+import * as edit from '../project/commands/edits.js';
+import type { Project } from '../project/schema.js';
+import { type Course, disc, entry, flat, form, made, piece } from './build.js';
+
+/** The radius at which the stripe of one ring meets that of the next, mm. */
+const MEETS = 74;
+
+/** Stripes of spacers in every other leaning joint that climb between two bands of layers, every other segment upside down. */
+export function bindweedVase(): Project {
+  const palette = [entry('sugar-maple', 'light'), entry('black-cherry', 'middle'), entry('padauk', 'accent')];
+  const count = 18;
+  const climbing: Course = [
+    14,
+    made('tilted', count, {
+      tiltDeg: 20,
+      hand: 'right',
+      cut: 'same-edge',
+      between: { put: 'spacers', spacers: { at: 'even', number: 9, thicknessMm: mm(3) } },
+    }),
+    0,
+    'sugar-maple',
+  ];
+  const band: Course = [
+    12,
+    made('layered', count, { board: { laid: 'bottom-up', layersMm: [mm(6)], turned: 'second' } }),
+    0,
+    'sugar-maple',
+  ];
+  const first = 3;
+  const stripes = Array.from({ length: 9 }, (_, i) => first + i);
+  const bands = [first - 1, first + stripes.length];
+  const begun = piece(
+    'Bindweed Vase',
+    form(
+      [
+        [44, 0],
+        [66, 40],
+        [80, 96],
+        [70, 150],
+        [58, 190],
+      ],
+      8,
+      10,
+    ),
+    palette,
+    [
+      [14, disc, 0, 'black-cherry'],
+      [12, flat(count), 0.5, 'black-cherry'],
+      band,
+      ...stripes.map(() => climbing),
+      band,
+      [14, flat(count), 0.5, 'black-cherry'],
+    ],
+  );
+  return [
+    edit.setGroupWood(stripes, 'padauk', 'Spacer'),
+    edit.setGroupWood(bands, 'black-cherry', 'Top layer'),
+    edit.runStripe(stripes, mm(MEETS)),
+  ].reduce((project, command) => {
+    const change = run(project, command);
+    return change.ok ? change.value.project : project;
+  }, begun);
+}
