@@ -61,6 +61,7 @@ describe('the database', () => {
     expect(body.pieces.map(({ name }: { name: string }) => name).sort()).toEqual([
       'Beacon Globe',
       'Best Fleece Bowl',
+      'Bindweed Vase',
       'Conjurer’s Vase',
       'Dewpond Bowl',
       'Drystone Wall Vase',

@@ -142,6 +142,23 @@ const examples: readonly (readonly [string, RingMaking, outer: number, inner: nu
   ],
   ['letters with a backing and spacers', LETTERS, 100, 75, 24],
   [
+    'spacers of three layers, every other turned over, in leaning joints',
+    {
+      ...LEANING,
+      between: {
+        put: 'spacers',
+        spacers: {
+          at: 'every',
+          thicknessMm: mm(4),
+          layers: { layersMm: [mm(1), mm(1.5)], turned: 'second' },
+        },
+      },
+    },
+    100,
+    80,
+    20,
+  ],
+  [
     'spacers and a plug',
     { way: 'spaced', count: 8, spacers: { at: 'every', thicknessMm: mm(4) }, plug: plug(30) },
     60,

@@ -33,10 +33,20 @@ const gap = fc.oneof(
   between(0.02, 0.45).map((share) => ({ sides: 'tapered' as const, share })),
   between(0.3, 6).map((width) => ({ sides: 'parallel' as const, widthMm: mm(width) })),
 );
-/** Spacers that close in any ring of an even count. */
+/** Spacers that close in any ring of an even count, of one piece or of layers. */
 const spacers = fc
-  .record({ at: fc.constantFrom('every' as const, 'even' as const), thicknessMm: between(0.5, 6).map(mm) })
-  .map(({ at, thicknessMm }) => (at === 'every' ? { at, thicknessMm } : { at, number: 2, thicknessMm }));
+  .record({
+    at: fc.constantFrom('every' as const, 'even' as const),
+    thicknessMm: between(1, 6).map(mm),
+    layers: fc.option(
+      fc.record({
+        layersMm: fc.array(between(0.1, 0.4).map(mm), { minLength: 1, maxLength: 2 }),
+        turned: fc.constantFrom('none' as const, 'all' as const, 'first' as const, 'second' as const),
+      }),
+      { nil: undefined },
+    ),
+  })
+  .map(({ at, ...given }) => tidy(at === 'every' ? { at, ...given } : { at, number: 2, ...given }));
 const layersMm = fc.array(between(1, 12).map(mm), { minLength: 1, maxLength: 3 });
 /** What lies in joints that lean, in rings of an even count. */
 const put = fc.oneof(

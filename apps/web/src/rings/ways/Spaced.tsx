@@ -1,6 +1,7 @@
 import { PlugControls } from './PlugControls.js';
 import { type ControlsProps, useParams } from './params.js';
 import { SpacerFields, thicknessOf } from './SpacerFields.js';
+import { SpacerLayers } from './SpacerLayers.js';
 
 /** Which joints have spacers, how thick they are, a plug. */
 export function SpacedControls({ targets }: ControlsProps) {
@@ -15,6 +16,7 @@ export function SpacedControls({ targets }: ControlsProps) {
         thicknessMm={common((params) => thicknessOf(params.spacers))}
         onChange={(spacers) => set({ spacers })}
       />
+      <SpacerLayers targets={targets} spacers={spacers} onChange={(spacers) => set({ spacers })} />
       <PlugControls plugs={all.map(({ plug }) => plug)} onChange={(plug) => set({ plug })} />
     </>
   );

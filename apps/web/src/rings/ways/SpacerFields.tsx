@@ -46,11 +46,12 @@ interface SpacerFieldsProps {
 export function SpacerFields({ spacers, count, thicknessMm, at, onChange }: SpacerFieldsProps) {
   const begin = (at: Spacers['at']): Spacers => {
     const thicknessMm = thicknessOf(spacers);
-    if (at === 'every') return { at, thicknessMm };
+    const kept = spacers.layers && { layers: spacers.layers };
+    if (at === 'every') return { at, thicknessMm, ...kept };
     const most = divisors(count).filter((n) => n > 1 && n <= Math.max(2, count / 3));
-    if (at === 'even') return { at, thicknessMm, number: most.at(-1) ?? count };
+    if (at === 'even') return { at, thicknessMm, number: most.at(-1) ?? count, ...kept };
     const now = thicknessesOf({ count, spacers });
-    return { at, joints: now.flatMap((s, joint) => (s > 0 ? [{ joint, thicknessMm: mm(s) }] : [])) };
+    return { at, joints: now.flatMap((s, joint) => (s > 0 ? [{ joint, thicknessMm: mm(s) }] : [])), ...kept };
   };
   return (
     <>
@@ -65,7 +66,7 @@ export function SpacerFields({ spacers, count, thicknessMm, at, onChange }: Spac
         />
       )}
       {spacers.at === 'picked' ? (
-        <PickedJoints spacers={spacers} onChange={(joints) => onChange({ at: 'picked', joints })} />
+        <PickedJoints spacers={spacers} onChange={(joints) => onChange({ ...spacers, joints })} />
       ) : (
         <LengthField
           label="Spacer thickness"

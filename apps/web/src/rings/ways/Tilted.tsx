@@ -51,7 +51,7 @@ export function TiltedControls({ targets }: ControlsProps) {
         options={CUTS}
         onChange={(cut) => set({ cut })}
       />
-      <BetweenControls all={all} onChange={(between) => set({ between })} />
+      <BetweenControls targets={targets} all={all} onChange={(between) => set({ between })} />
       <PlugControls plugs={all.map(({ plug }) => plug)} onChange={(plug) => set({ plug })} />
       {targets.length > 1 && (
         <>

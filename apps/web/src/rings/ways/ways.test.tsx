@@ -147,6 +147,17 @@ describe('each way has its controls', () => {
     await choose('Spacers at', 'evenly spread joints');
     await type('Spacer thickness', '2mm');
     expect(making()).toMatchObject({ between: { put: 'spacers', spacers: { at: 'even', thicknessMm: 2 } } });
+    await userEvent.click(screen.getByRole('button', { name: 'Glue spacers up of layers' }));
+    await type('Row 1, thickness', '0.5mm');
+    await userEvent.click(screen.getByLabelText('Copy row 1'));
+    await choose('Turned over', 'every other');
+    expect(making()).toMatchObject({
+      between: { spacers: { layers: { layersMm: [0.5, 0.5], turned: 'second' } } },
+    });
+    await userEvent.click(screen.getByLabelText('Take row 3 out'));
+    await userEvent.click(screen.getByLabelText('Take row 2 out'));
+    expect(making()).toMatchObject({ between: { spacers: { thicknessMm: 0.5 } } });
+    expect((making() as { between: { spacers: object } }).between.spacers).not.toHaveProperty('layers');
     await choose('Between segments', 'gaps');
     await choose('Gaps', 'parallel');
     expect(making()).toMatchObject({ between: { put: 'gaps', gap: { sides: 'parallel' } } });

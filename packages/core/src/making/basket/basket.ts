@@ -62,7 +62,7 @@ export const basket: Making<BasketParams> = {
     const lean = { tau, hand, inTurn: false, field: 'leanDeg' };
     const sized = jointed({ thicknesses, filled: true, lean }, need);
     if (!sized.ok) return sized;
-    const { faces, gives, cornerMm, slabStock } = sized.value;
+    const { faces, gives, cornerMm, stripStock } = sized.value;
     const level = levelThickness(waferMm, tau);
     const moved = heightMm * Math.tan(tau);
     const edge = 2 * faces.outerRadiusMm * Math.tan(half);
@@ -72,7 +72,7 @@ export const basket: Making<BasketParams> = {
       cutting: 'same-edge',
       hand,
     };
-    const wafer = slabStock(0);
+    const wafer = stripStock(0);
     return done(
       assemble({
         heightMm,

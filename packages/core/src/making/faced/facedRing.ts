@@ -47,7 +47,7 @@ export function sizedForFaces(count: number, spacerMm: number, need: RingNeed): 
   const thicknesses = Array.from({ length: count }, () => spacerMm);
   const sized = jointed({ thicknesses, filled: true }, need);
   if (!sized.ok) return sized;
-  const { wedges, faces, gives, cornerMm, slab, slabStock } = sized.value;
+  const { wedges, faces, gives, cornerMm, stripOutline, stripStock } = sized.value;
   return done({
     wedges,
     faces,
@@ -56,9 +56,9 @@ export function sizedForFaces(count: number, spacerMm: number, need: RingNeed): 
     cornerMm,
     segment: segmentStock(faces, half, heightMm),
     spacer: {
-      stock: slabStock(0),
+      stock: stripStock(0),
       lay(joint) {
-        const outline = slab(joint, 0);
+        const outline = stripOutline(joint, 0);
         return [{ place: joint, fromMm: 0, toMm: heightMm, bottom: outline, top: outline }];
       },
     },

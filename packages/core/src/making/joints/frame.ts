@@ -3,7 +3,7 @@ import { done, type Result } from '../../measure/reason.js';
 import type { RingNeed } from '../../ring/need.js';
 import type { Band } from '../../ring/overlap.js';
 import type { Rising } from '../assemble.js';
-import type { Made, PieceKind, PlaceGroup } from '../contract.js';
+import type { Made, PieceKind } from '../contract.js';
 import { anglesOf, flatRing } from '../flat/ring.js';
 import { GLUE_RING, segmentStock } from '../segments.js';
 import type { Step } from '../step.js';
@@ -13,8 +13,9 @@ import { closes, ovalOf } from './closing.js';
 import { jointed } from './jointed.js';
 import { repeatsOf, spacerKinds } from './kinds.js';
 import { layJointed } from './lay.js';
-import { mirroredSpacers, type Spacers, spacersFor, thicknessesOf, wrongJoints } from './spacers.js';
+import { mirroredSpacers, type Spacers, spacersFor, thicknessesOf, wrongSpacers } from './spacers.js';
 import { FIT_WITH_SPACERS, GLUE_SPACERS, planeSpacers } from './steps.js';
+import { heldIn } from './strips.js';
 import { doesNotClose, ovalWarning, thickWarning } from './told.js';
 
 /** Upright segments and what lies between them: equal or unequal, or equal ones with spacers. */
@@ -35,19 +36,23 @@ export interface Frame extends Pick<Made, 'cornerMm' | 'repeats' | 'radial' | 'w
   readonly joining: readonly Step[];
 }
 
-/** Joints with a spacer in them. */
-export const spacerCount = ({ count, spacers }: Framing): number =>
-  spacers ? thicknessesOf({ count, spacers }).filter((s) => s > 0).length : 0;
-
-export const spacerGroup = (framing: Framing): PlaceGroup[] =>
-  framing.spacers ? [{ name: 'Spacer', count: spacerCount(framing) }] : [];
-
-/** What is wrong with spacers in a ring; null where nothing is. */
-export function wrongFraming({ count, parts, spacers }: Framing): string | null {
+/** What is wrong with spacers in a ring, as an issue for Zod; null where nothing is. */
+export function wrongFraming({ count, parts, spacers }: Framing) {
   if (!spacers) return null;
-  if (parts)
-    return 'Spacers go between equal segments only; make the widths equal, or leave the spacers out.';
-  return wrongJoints(count, spacers);
+  const wrong = parts
+    ? {
+        path: [],
+        message: 'Spacers go between equal segments only; make the widths equal, or leave the spacers out.',
+      }
+    : wrongSpacers(count, spacers);
+  return (
+    wrong && {
+      code: 'custom' as const,
+      path: ['spacers', ...wrong.path],
+      message: wrong.message,
+      input: spacers,
+    }
+  );
 }
 
 /** The spacers of another count, as far as they go with it. */
@@ -56,7 +61,7 @@ export const framedFor = <P extends Framing>(given: P, count: number): P =>
 
 /** The spacers in the mirror. */
 export const mirroredFrame = <P extends Framing>(given: P): P =>
-  given.spacers?.at === 'picked' ? { ...given, spacers: mirroredSpacers(given.spacers, given.count) } : given;
+  given.spacers ? { ...given, spacers: mirroredSpacers(given.spacers, given.count) } : given;
 
 /** Sizes segments and spacers for the band Ri..Ro of `need`; refuses spacers that do not close, and what leaves no wood. Segments that are alike come every `every` of them. */
 export function frameOf(framing: Framing, need: RingNeed, every = 1): Result<Frame> {
@@ -69,9 +74,9 @@ export function frameOf(framing: Framing, need: RingNeed, every = 1): Result<Fra
   }
   const thicknesses = thicknessesOf({ count, spacers });
   if (!closes(thicknesses)) return doesNotClose(thicknesses);
-  const sized = jointed({ thicknesses, filled: true }, need);
+  const sized = jointed({ thicknesses, filled: true, layers: spacers.layers }, need);
   if (!sized.ok) return sized;
-  const { wedges, faces, joints, gives, cornerMm, slabStock } = sized.value;
+  const { wedges, faces, gives, cornerMm } = sized.value;
   const half = Math.PI / count;
   const segments = Array.from({ length: count }, (_, place) => place);
   const stock = segmentStock(faces, half, need.heightMm);
@@ -80,14 +85,14 @@ export function frameOf(framing: Framing, need: RingNeed, every = 1): Result<Fra
     gives,
     cornerMm: mm(cornerMm),
     radial: false,
-    repeats: repeatsOf(thicknesses, every),
+    repeats: repeatsOf(heldIn(thicknesses, spacers.layers), every),
     kinds: [
       { name: 'Segment', grain: 'along', heightMm: need.heightMm, stock, places: segments },
-      ...spacerKinds(joints, thicknesses, slabStock, count),
+      ...spacerKinds(sized.value, count),
     ],
     wedge: (segment) => wedges[segment]!,
     lay: layJointed(sized.value, undefined, need),
-    joining: [planeSpacers(sized.value, thicknesses), FIT_WITH_SPACERS, GLUE_SPACERS],
+    joining: [planeSpacers(sized.value), FIT_WITH_SPACERS, GLUE_SPACERS],
     warnings: [...thickWarning(thicknesses, need.outerRadiusMm, half), ...ovalWarning(ovalOf(thicknesses))],
   });
 }

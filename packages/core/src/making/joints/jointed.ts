@@ -8,7 +8,9 @@ import { asAsked, bandOf, type Faces, farthest, nearest, type Wedge } from '../w
 import { shiftsOf } from './closing.js';
 import { type Lean, leaning } from './lean.js';
 import { pushed, pushedRing } from './ring.js';
-import { slabBetween, slabStock } from './slab.js';
+import { slabBetween, slabStock, withinSlab } from './slab.js';
+import type { SpacerLayers } from './spacers.js';
+import { type Strip, stripsOf } from './strips.js';
 
 /** What lies in the joints of a ring of equal segments, and how they stand. */
 export interface Jointing {
@@ -16,6 +18,8 @@ export interface Jointing {
   readonly thicknesses: readonly number[];
   /** Whether wood lies there, or air. */
   readonly filled: boolean;
+  /** What the spacers are glued up from; left out where they are of one piece. */
+  readonly layers?: SpacerLayers | undefined;
   /** Joints that lean; left out where they stand upright. */
   readonly lean?: Lean | undefined;
   /** What tapered gaps take of every segment's angle, from 0 to 1. */
@@ -28,12 +32,12 @@ export interface Jointed {
   readonly faces: Faces;
   readonly gives: Band;
   readonly cornerMm: Mm;
-  /** The joints that have wood in them, in order. */
-  readonly joints: readonly number[];
-  /** Outline of the wood in a joint, at `dz` above half height. */
-  slab(joint: number, dz: number): Point[];
+  /** The wood in the joints; its places follow those of the segments. */
+  readonly strips: readonly Strip[];
+  /** Outline of a strip, by its number, at `dz` above half height. */
+  stripOutline(strip: number, dz: number): Point[];
   /** What it is sawn from. */
-  slabStock(joint: number): StripStock;
+  stripStock(strip: number): StripStock;
 }
 
 const ENDS = [-0.5, 0.5] as const;
@@ -43,7 +47,7 @@ export const levelThickness = (thickness: number, tau: number): number => thickn
 
 /** Sizes a ring of equal segments with the given joints for the band Ri..Ro; refuses what leaves no wood or too small a hole. */
 export function jointed(given: Jointing, need: RingNeed): Result<Jointed> {
-  const { thicknesses, filled, lean, share = 0 } = given;
+  const { thicknesses, filled, layers, lean, share = 0 } = given;
   const { heightMm } = need;
   const tau = lean?.tau ?? 0;
   const level = thicknesses.map((s) => levelThickness(s, tau));
@@ -52,7 +56,8 @@ export function jointed(given: Jointing, need: RingNeed): Result<Jointed> {
   if (!sized.ok) return sized;
   const { wedges, faces } = sized.value;
   const count = wedges.length;
-  const joints = filled ? thicknesses.flatMap((s, joint) => (s > 0 ? [joint] : [])) : [];
+  const strips = filled ? stripsOf(thicknesses, layers) : [];
+  const joints = [...new Set(strips.map(({ joint }) => joint))];
   const both = { beforeFaces: faces, afterFaces: faces };
   const slabs = new Map(
     joints.map((joint) => {
@@ -75,11 +80,14 @@ export function jointed(given: Jointing, need: RingNeed): Result<Jointed> {
       need,
     ),
     cornerMm: mm(Math.max(cornerMm, ...outlines.map(farthest))),
-    joints,
-    slab,
-    slabStock: (joint) => ({
-      ...slabStock(slab(joint, 0), heightMm, tau),
-      widthMm: mm(thicknesses[joint]!),
-    }),
+    strips,
+    stripOutline(strip, dz) {
+      const { joint, from, to } = strips[strip]!;
+      return from === 0 && to === 1 ? slab(joint, dz) : withinSlab(slab(joint, dz), from, to);
+    },
+    stripStock: (strip) => {
+      const { joint, thicknessMm } = strips[strip]!;
+      return { ...slabStock(slab(joint, 0), heightMm, tau), widthMm: mm(thicknessMm) };
+    },
   });
 }

@@ -2,25 +2,31 @@ import { say, sayMm } from '../../measure/said.js';
 import { SAME_SETTING } from '../../measure/tolerance.js';
 import type { PieceKind } from '../contract.js';
 import type { StripStock } from '../stock.js';
+import type { Jointed } from './jointed.js';
 
-/** Spacers by thickness; their places follow those of `count` segments, in the order of the joints. */
+/** Spacers by thickness, layer by layer; their places follow those of `count` segments, in the order of the strips. */
 export function spacerKinds(
-  joints: readonly number[],
-  thicknesses: readonly number[],
-  stock: (joint: number) => StripStock,
+  { strips, stripStock }: Pick<Jointed, 'strips' | 'stripStock'>,
   count: number,
 ): (PieceKind & { readonly stock: StripStock })[] {
-  const sizes: number[] = [];
-  for (const joint of joints)
-    if (!sizes.some((s) => Math.abs(s - thicknesses[joint]!) < SAME_SETTING)) sizes.push(thicknesses[joint]!);
-  return sizes.map((size) => {
-    const members = joints.filter((joint) => Math.abs(thicknesses[joint]! - size) < SAME_SETTING);
+  const layers = Math.max(0, ...strips.map(({ layer }) => layer + 1));
+  const kinds: { layer: number; thicknessMm: number; members: number[] }[] = [];
+  strips.forEach(({ layer, thicknessMm }, strip) => {
+    const known = kinds.find(
+      (kind) => kind.layer === layer && Math.abs(kind.thicknessMm - thicknessMm) < SAME_SETTING,
+    );
+    if (known) known.members.push(strip);
+    else kinds.push({ layer, thicknessMm, members: [strip] });
+  });
+  return kinds.map(({ layer, thicknessMm, members }) => {
+    const called = layers === 1 ? 'Spacer' : `Spacer, layer ${layer + 1}`;
+    const stock = stripStock(members[0]!);
     return {
-      name: sizes.length === 1 ? 'Spacer' : say`Spacer of ${sayMm(size)}`,
+      name: kinds.length === layers ? called : say`${called} of ${sayMm(thicknessMm)}`,
       grain: 'outwards',
-      heightMm: stock(members[0]!).thicknessMm,
-      stock: stock(members[0]!),
-      places: members.map((joint) => count + joints.indexOf(joint)),
+      heightMm: stock.thicknessMm,
+      stock,
+      places: members.map((strip) => count + strip),
     };
   });
 }

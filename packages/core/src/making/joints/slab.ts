@@ -38,6 +38,16 @@ export function slabBetween(
   };
 }
 
+/** A part of such an outline between two shares of its thickness. */
+export function withinSlab(outline: readonly Point[], from: number, to: number): Point[] {
+  const [a, b, c, d] = outline as [Point, Point, Point, Point];
+  const at = (p: Point, q: Point, share: number) => ({
+    x: p.x + share * (q.x - p.x),
+    y: p.y + share * (q.y - p.y),
+  });
+  return [at(a, b, from), at(a, b, to), at(d, c, to), at(d, c, from)];
+}
+
 /** The same between upright wedges, where it is one outline. */
 export const slabOutline = (angle: number, before: Side, after: Side): Point[] =>
   slabBetween(angle, before.wedge, after.wedge, { beforeFaces: before.faces, afterFaces: after.faces }, 0)(0);

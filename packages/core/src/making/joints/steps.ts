@@ -3,9 +3,15 @@ import { type Step, step } from '../step.js';
 import type { Jointed } from './jointed.js';
 
 /** Planing the spacers of a ring; where they lean their edges are bevelled with the ring. */
-export function planeSpacers({ joints, slabStock }: Jointed, thicknesses: readonly number[], tau = 0): Step {
-  const sizes = [...new Set(joints.map((joint) => thicknesses[joint]!))].map((s) => sayMm(s, 'thickness'));
-  const { longEdgeMm, thicknessMm } = slabStock(joints[0]!);
+export function planeSpacers({ strips, stripStock }: Jointed, tau = 0): Step {
+  const layers = Math.max(...strips.map(({ layer }) => layer + 1));
+  const sizes = [...new Set(strips.map(({ thicknessMm }) => thicknessMm))].map((s) => sayMm(s, 'thickness'));
+  const { longEdgeMm, thicknessMm } = stripStock(0);
+  const number = strips.length / layers;
+  const glued =
+    layers === 1
+      ? ''
+      : say`; glue ${layers} layers face to face into each spacer, in the order of the list, before they are cut to length`;
   const leaning =
     tau === 0
       ? ''
@@ -13,7 +19,7 @@ export function planeSpacers({ joints, slabStock }: Jointed, thicknesses: readon
   return step(
     'spacers',
     'planer',
-    say`Plane ${sayMade(joints.length)} spacers to ${sayList(sizes, ' and ')}, grain along their length, each ${sayMm(longEdgeMm, 'length')} long${leaning}.`,
+    say`Plane ${layers === 1 ? '' : 'strips for '}${sayMade(number)} spacers to ${sayList(sizes, ' and ')}, grain along their length, each ${sayMm(longEdgeMm, 'length')} long${leaning}${glued}.`,
     ['thin-stock', 'dust'],
   );
 }

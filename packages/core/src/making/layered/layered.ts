@@ -4,7 +4,8 @@ import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { assemble } from '../assemble.js';
 import type { LaidPiece, LayerLine, Making, PieceKind } from '../contract.js';
-import { type Frame, framedFor, frameOf, mirroredFrame, spacerGroup } from '../joints/frame.js';
+import { type Frame, framedFor, frameOf, mirroredFrame } from '../joints/frame.js';
+import { spacerGroups } from '../joints/spacers.js';
 import { pitchOfCount, segmentStock } from '../segments.js';
 import type { StripStock } from '../stock.js';
 import { type Faces, farthest, nearest, wedgeOutline } from '../wedge.js';
@@ -34,7 +35,7 @@ export const layered: Making<LayeredParams> = {
   }),
   groups: (given) => [
     ...layerNames(given.board).map((name) => ({ name, count: given.count })),
-    ...spacerGroup(given),
+    ...spacerGroups(given.count, given.spacers),
   ],
   rows: {
     called: ({ board }) =>

@@ -43,7 +43,7 @@ export const layeredParams = z
   })
   .check(({ value, issues }) => {
     const wrong = wrongFraming(value);
-    if (wrong) issues.push({ code: 'custom', path: ['spacers'], message: wrong, input: value.spacers });
+    if (wrong) issues.push(wrong);
   });
 
 export interface LayeredParams extends z.infer<typeof layeredParams> {}

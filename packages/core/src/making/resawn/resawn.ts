@@ -7,8 +7,8 @@ import type { RingNeed } from '../../ring/need.js';
 import { assemble } from '../assemble.js';
 import type { Making, PieceKind } from '../contract.js';
 import { doesNotGoIn, goesIn, mirroredParts, partsField, withCount } from '../flat/parts.js';
-import { framedFor, frameOf, mirroredFrame, spacerGroup, wrongFraming } from '../joints/frame.js';
-import { spacersSchema } from '../joints/spacers.js';
+import { framedFor, frameOf, mirroredFrame, wrongFraming } from '../joints/frame.js';
+import { spacerGroups, spacersSchema } from '../joints/spacers.js';
 import { planeAndRip, segmentCount, setTheSaw } from '../segments.js';
 import { numbered, onceFor, step } from '../step.js';
 import type { StripStock } from '../stock.js';
@@ -29,7 +29,7 @@ const params = z
   .refine(goesIn, doesNotGoIn)
   .check(({ value, issues }) => {
     const wrong = wrongFraming(value);
-    if (wrong) issues.push({ code: 'custom', path: ['spacers'], message: wrong, input: value.spacers });
+    if (wrong) issues.push(wrong);
   });
 
 export interface ResawnParams extends z.infer<typeof params> {}
@@ -53,7 +53,7 @@ export const resawn: Making<ResawnParams> = {
     kerfMm: mm(1.5875),
     cleanUpMm: mm(1.5875),
   }),
-  groups: (given) => [{ name: 'Segment', count: given.count }, ...spacerGroup(given)],
+  groups: (given) => [{ name: 'Segment', count: given.count }, ...spacerGroups(given.count, given.spacers)],
   segments: ({ count }) => count,
   withSegments: (given, count) => framedFor(withCount(given, count), count),
   pitch: ({ count, parts }) => rad((2 * Math.PI * (parts?.length ?? 1)) / count),

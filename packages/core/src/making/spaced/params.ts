@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { spacersSchema, wrongJoints } from '../joints/spacers.js';
+import { spacersSchema, wrongSpacers } from '../joints/spacers.js';
 import { plugSchema } from '../plug.js';
 import { segmentCount } from '../segments.js';
 
@@ -11,8 +11,14 @@ export const spacedParams = z
     plug: plugSchema.optional(),
   })
   .check(({ value: { count, spacers }, issues }) => {
-    const wrong = wrongJoints(count, spacers);
-    if (wrong) issues.push({ code: 'custom', path: ['spacers'], message: wrong, input: spacers });
+    const wrong = wrongSpacers(count, spacers);
+    if (wrong)
+      issues.push({
+        code: 'custom',
+        path: ['spacers', ...wrong.path],
+        message: wrong.message,
+        input: spacers,
+      });
   });
 
 export interface SpacedParams extends z.infer<typeof spacedParams> {}

@@ -9,8 +9,18 @@ import { jointed } from '../joints/jointed.js';
 import { repeatsOf, spacerKinds } from '../joints/kinds.js';
 import { layJointed } from '../joints/lay.js';
 import { largestShift, pushed } from '../joints/ring.js';
-import { mirroredSpacers, pickedFrom, spacersFor, thicknessesOf } from '../joints/spacers.js';
+import {
+  layerSizes,
+  mirroredSpacers,
+  pickedFrom,
+  placesOfLayer,
+  spacerGroups,
+  spacersFor,
+  thicknessesOf,
+  withLayers,
+} from '../joints/spacers.js';
 import { FIT_WITH_SPACERS, GLUE_SPACERS, planeSpacers } from '../joints/steps.js';
+import { heldIn } from '../joints/strips.js';
 import { doesNotClose, OVAL_NOTICED, ovalWarning, thickWarning } from '../joints/told.js';
 import { plugGroup, plugKind, plugSteps } from '../plug.js';
 import { pitchOfCount, planeAndRip, segmentStock, setTheSaw } from '../segments.js';
@@ -32,31 +42,36 @@ export const spaced: Making<SpacedParams> = {
   }),
   groups: (given) => [
     { name: 'Segment', count: given.count },
-    { name: 'Spacer', count: thicknessesOf(given).filter((s) => s > 0).length },
+    ...spacerGroups(given.count, given.spacers),
     ...plugGroup(given.plug),
   ],
   segments: ({ count }) => count,
   withSegments: (given, count) => ({ ...given, count, spacers: spacersFor(given.spacers, count) }),
   pitch: ({ count }) => pitchOfCount(count),
-  mirror: (given) =>
-    given.spacers.at === 'picked'
-      ? { ...given, spacers: mirroredSpacers(given.spacers, given.count) }
-      : given,
+  mirror: (given) => ({ ...given, spacers: mirroredSpacers(given.spacers, given.count) }),
+  rows: {
+    called: () => 'Layers of a spacer, counter-clockwise',
+    sizes: ({ spacers }) => layerSizes(spacers),
+    withSizes: (given, sizes) => ({ ...given, spacers: withLayers(given.spacers, sizes) }),
+    places: (given, row) => placesOfLayer(given.count, spacerGroups(given.count, given.spacers), row),
+    upward: () => false,
+  },
   stripWidth({ plug, ...given }, need) {
     const thicknesses = thicknessesOf(given);
     if (plug || !closes(thicknesses)) return null;
-    const sized = jointed({ thicknesses, filled: true }, need);
+    const sized = jointed({ thicknesses, filled: true, layers: given.spacers.layers }, need);
     return sized.ok ? sized.value.faces.outerRadiusMm - sized.value.faces.innerRadiusMm : null;
   },
   make(given, need) {
     const thicknesses = thicknessesOf(given);
     if (!closes(thicknesses)) return doesNotClose(thicknesses);
     const { count, plug } = given;
+    const { layers } = given.spacers;
     const { outerRadiusMm, heightMm } = need;
     const innerRadiusMm = plug ? mm(plug.diameterMm / 2) : need.innerRadiusMm;
-    const sized = jointed({ thicknesses, filled: true }, { ...need, innerRadiusMm });
+    const sized = jointed({ thicknesses, filled: true, layers }, { ...need, innerRadiusMm });
     if (!sized.ok) return sized;
-    const { wedges, faces, joints, gives, cornerMm, slabStock } = sized.value;
+    const { wedges, faces, strips, gives, cornerMm } = sized.value;
     const half = Math.PI / count;
     const segment = segmentStock(faces, half, heightMm);
     const oval = ovalOf(thicknesses);
@@ -66,7 +81,7 @@ export const spaced: Making<SpacedParams> = {
         gives: asAsked(plug ? { ...gives, innerRadiusMm: 0 } : gives, need),
         cornerMm,
         radial: false,
-        repeats: repeatsOf(thicknesses),
+        repeats: repeatsOf(heldIn(thicknesses, layers)),
         groups: spaced.groups(given),
         kinds: [
           {
@@ -76,8 +91,8 @@ export const spaced: Making<SpacedParams> = {
             stock: segment,
             places: Array.from({ length: count }, (_, place) => place),
           },
-          ...spacerKinds(joints, thicknesses, slabStock, count),
-          ...plugKind(plug, heightMm, count + joints.length),
+          ...spacerKinds(sized.value, count),
+          ...plugKind(plug, heightMm, count + strips.length),
         ],
         lay: layJointed(sized.value, plug, need),
         figures: [
@@ -88,7 +103,7 @@ export const spaced: Making<SpacedParams> = {
         steps: (planing) => [
           planeAndRip(segment, planing),
           setTheSaw(segment, count),
-          planeSpacers(sized.value, thicknesses),
+          planeSpacers(sized.value),
           FIT_WITH_SPACERS,
           GLUE_SPACERS,
           ...plugSteps(plug),
@@ -100,7 +115,8 @@ export const spaced: Making<SpacedParams> = {
     const thicknesses = thicknessesOf(given);
     if (!closes(thicknesses)) {
       const near = nearestBalanced(thicknesses);
-      return near && { ...given, spacers: pickedFrom(near) };
+      const { layers } = given.spacers;
+      return near && { ...given, spacers: { ...pickedFrom(near), ...(layers && { layers }) } };
     }
     const wedges = pushed(shiftsOf(thicknesses));
     const least = largestShift(wedges);

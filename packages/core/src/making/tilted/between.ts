@@ -32,7 +32,10 @@ export function sizedRing(given: TiltedParams, need: RingNeed): Result<Jointed> 
         );
   }
   const thicknesses = spacersOf(given);
-  return closes(thicknesses) ? jointed({ thicknesses, filled: true, lean }, need) : doesNotClose(thicknesses);
+  const layers = between?.spacers.layers;
+  return closes(thicknesses)
+    ? jointed({ thicknesses, filled: true, layers, lean }, need)
+    : doesNotClose(thicknesses);
 }
 
 /** What is to be looked at in what lies in the joints. */
@@ -51,6 +54,4 @@ export const betweenFor = (between: Between, count: number): Between =>
 
 /** The same in the mirror. */
 export const mirroredBetween = (between: Between, count: number): Between =>
-  between.put === 'spacers' && between.spacers.at === 'picked'
-    ? { ...between, spacers: mirroredSpacers(between.spacers, count) }
-    : between;
+  between.put === 'spacers' ? { ...between, spacers: mirroredSpacers(between.spacers, count) } : between;

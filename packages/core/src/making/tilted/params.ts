@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { gapSchema } from '../joints/gaps.js';
 import { leanFields } from '../joints/lean.js';
-import { spacersSchema, wrongJoints } from '../joints/spacers.js';
+import { spacersSchema, wrongSpacers } from '../joints/spacers.js';
 import { plugSchema } from '../plug.js';
 import { segmentCount } from '../segments.js';
 
@@ -32,8 +32,14 @@ export const tiltedParams = z
     error: () => 'A ring with gaps between its segments has a hole; leave the plug out or close the gaps.',
   })
   .check(({ value: { count, between }, issues }) => {
-    const wrong = between?.put === 'spacers' ? wrongJoints(count, between.spacers) : null;
-    if (wrong) issues.push({ code: 'custom', path: ['between', 'spacers'], message: wrong, input: between });
+    const wrong = between?.put === 'spacers' ? wrongSpacers(count, between.spacers) : null;
+    if (wrong)
+      issues.push({
+        code: 'custom',
+        path: ['between', 'spacers', ...wrong.path],
+        message: wrong.message,
+        input: between,
+      });
   });
 
 export interface TiltedParams extends z.infer<typeof tiltedParams> {}

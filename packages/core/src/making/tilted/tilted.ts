@@ -7,7 +7,9 @@ import { levelThickness } from '../joints/jointed.js';
 import { repeatsOf, spacerKinds } from '../joints/kinds.js';
 import { layJointed } from '../joints/lay.js';
 import { largestShift } from '../joints/ring.js';
+import { layerSizes, placesOfLayer, spacerGroups, withLayers } from '../joints/spacers.js';
 import { FIT_WITH_SPACERS, glueOpen, planeSpacers } from '../joints/steps.js';
+import { heldIn } from '../joints/strips.js';
 import { plugGroup, plugKind, plugSteps } from '../plug.js';
 import { GLUE_LEANING, pitchOfCount, planeAndRip, segmentStock, setTheSaw } from '../segments.js';
 import { step } from '../step.js';
@@ -35,9 +37,7 @@ export const tilted: Making<TiltedParams> = {
   }),
   groups: (given) => [
     { name: 'Segment', count: given.count },
-    ...(given.between?.put === 'spacers'
-      ? [{ name: 'Spacer', count: spacersOf(given).filter((s) => s > 0).length }]
-      : []),
+    ...(given.between?.put === 'spacers' ? spacerGroups(given.count, given.between.spacers) : []),
     ...plugGroup(given.plug),
   ],
   segments: ({ count }) => count,
@@ -52,6 +52,21 @@ export const tilted: Making<TiltedParams> = {
     hand: given.hand === 'left' ? 'right' : 'left',
     ...(given.between && { between: mirroredBetween(given.between, given.count) }),
   }),
+  rows: {
+    called: () => 'Layers of a spacer, counter-clockwise',
+    sizes: ({ between }) => (between?.put === 'spacers' ? layerSizes(between.spacers) : []),
+    withSizes: (given, sizes) =>
+      given.between?.put === 'spacers'
+        ? { ...given, between: { ...given.between, spacers: withLayers(given.between.spacers, sizes) } }
+        : given,
+    places: (given, row) => placesOfLayer(given.count, tilted.groups(given).slice(1), row),
+    upward: () => false,
+  },
+  stripWidth(given, need) {
+    if (given.plug) return null;
+    const sized = sizedRing(given, need);
+    return sized.ok ? sized.value.faces.outerRadiusMm - sized.value.faces.innerRadiusMm : null;
+  },
   usuallySanded: ({ between }) => (between?.put === 'gaps' ? 'none' : 'both'),
   runs: jointRuns,
   make(given, need) {
@@ -60,7 +75,8 @@ export const tilted: Making<TiltedParams> = {
     const innerRadiusMm = plug ? mm(plug.diameterMm / 2) : need.innerRadiusMm;
     const sized = sizedRing(given, { ...need, innerRadiusMm });
     if (!sized.ok) return sized;
-    const { wedges, faces, joints, gives, cornerMm, slabStock } = sized.value;
+    const { wedges, faces, strips, gives, cornerMm } = sized.value;
+    const layers = between?.put === 'spacers' ? between.spacers.layers : undefined;
     const tau = fromDegrees(given.tiltDeg);
     const { half } = wedges[0]!;
     const delta = (heightMm / 2) * Math.tan(tau);
@@ -86,18 +102,18 @@ export const tilted: Making<TiltedParams> = {
         cornerMm,
         closed: between?.put !== 'gaps',
         radial: false,
-        repeats: repeatsOf(thicknesses, cut === 'turned-over' ? 2 : 1),
+        repeats: repeatsOf(heldIn(thicknesses, layers), cut === 'turned-over' ? 2 : 1),
         groups: tilted.groups(given),
         kinds: [
           ...segmentKinds(stock, count, heightMm),
-          ...spacerKinds(joints, thicknesses, slabStock, count),
-          ...plugKind(plug, heightMm, count + joints.length),
+          ...spacerKinds(sized.value, count),
+          ...plugKind(plug, heightMm, count + strips.length),
         ],
         lay: layJointed(sized.value, plug, need),
         figures: [
           { key: 'joints-move-bottom-to-top', value: 2 * aside, unit: 'mm' },
           { key: 'turn-of-a-joint-outside', value: 2 * Math.asin(delta / outerRadiusMm), unit: 'rad' },
-          ...(joints.length > 0
+          ...(strips.length > 0
             ? ([
                 { key: 'pushed-out-by', value: largestShift(wedges), unit: 'mm' },
                 { key: 'spacer-level', value: levelThickness(Math.max(...thicknesses), tau), unit: 'mm' },
@@ -117,7 +133,7 @@ export const tilted: Making<TiltedParams> = {
                 ? say`All ${count} pieces lean ${hand}.`
                 : 'Lay them alternately upside down: wide face up, wide face down.',
           ),
-          ...(joints.length > 0 ? [planeSpacers(sized.value, thicknesses, tau), FIT_WITH_SPACERS] : []),
+          ...(strips.length > 0 ? [planeSpacers(sized.value, tau), FIT_WITH_SPACERS] : []),
           ...(between?.put === 'gaps' ? glueOpen(count) : [GLUE_LEANING]),
           ...plugSteps(plug),
         ],

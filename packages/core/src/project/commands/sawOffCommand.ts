@@ -1,6 +1,7 @@
 import { current } from 'immer';
 import { croppedForm } from '../../form/crop.js';
 import type { Vessel } from '../../form/vessel.js';
+import { bodyOf } from '../../making/registry.js';
 import { mm } from '../../measure/quantity.js';
 import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
@@ -33,9 +34,13 @@ export const sawOff = (atMm: number, gone: 'below' | 'above'): Command => ({
     const through = rings.findIndex(
       ({ stands: ring }) => ring.bottomMm < cut - SAME_LENGTH && ring.topMm > cut + SAME_LENGTH,
     );
-    const own = [...lost, ...(through >= 0 ? [through] : [])].filter(
-      (i) => !draft.rings[i]!.fixed && draft.rings[i]!.making.way !== 'stock',
-    );
+    const touched = [...lost, ...(through >= 0 ? [through] : [])];
+    // Slices of a glue-up that stand keep the size that they had with those that go.
+    const bodies = new Set(touched.flatMap((i) => bodyOf(draft.rings[i]!.making) ?? []));
+    const own = draft.rings.flatMap(({ making, fixed }, i) => {
+      const goes = touched.includes(i) || bodies.has(bodyOf(making) ?? '');
+      return goes && !fixed && making.way !== 'stock' ? [i] : [];
+    });
     const sizes = own.length > 0 ? fixSizes(own).apply(draft, ripping) : undefined;
     if (sizes?.reasons) return sizes;
     // A motif counts its rings from below: it would show otherwise on what stands.
