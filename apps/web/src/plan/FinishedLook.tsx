@@ -40,7 +40,7 @@ export function FinishedLook({ prepared, ring }: { prepared: Prepared; ring: Pre
   );
   if (topMm <= bottomMm) return null;
   return (
-    <figure className="mt-4">
+    <figure className="mb-3">
       <figcaption className="mb-1 font-semibold">
         On the finished surface{' '}
         <span className="text-sm font-normal text-quiet">half of the way round, from the index mark</span>

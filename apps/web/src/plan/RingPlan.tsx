@@ -207,16 +207,16 @@ function Builder({
     <section className="mb-5" aria-label="Builder">
       <div className="mb-3 flex flex-wrap items-end gap-3">
         <WayControls targets={[index]} />
-        {made && (
-          <Button onClick={() => saveFile(file, 'image/svg+xml', templateSvg(made))}>
-            Template, full size (SVG)
-          </Button>
-        )}
       </div>
+      {made && <FinishedLook prepared={prepared} ring={ring} />}
       {pictures.length > 0 && (
         <StepPictures {...{ pictures, steps, palette, units }} woods={ring.ring.woods} />
       )}
-      {made && <FinishedLook prepared={prepared} ring={ring} />}
+      {made && (
+        <Button className="mt-3" onClick={() => saveFile(file, 'image/svg+xml', templateSvg(made))}>
+          Template, full size (SVG)
+        </Button>
+      )}
     </section>
   );
 }

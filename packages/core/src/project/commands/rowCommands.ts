@@ -1,9 +1,8 @@
-import { boardRowsOf, makingSchema, placesOf } from '../../making/registry.js';
+import { boardRowsOf, placesOf } from '../../making/registry.js';
 import type { Mm } from '../../measure/quantity.js';
-import { say } from '../../measure/said.js';
-import { reasonsOf } from '../sentences.js';
 import type { Command } from './command.js';
 import { each, named, type Rings } from './each.js';
+import { parsedMaking } from './parsedMaking.js';
 
 /** A row of a board as it is to be: how thick, and which row of before it is or is like; it takes the woods of that one. */
 export interface RowChange {
@@ -20,21 +19,15 @@ export const setRows = (rings: Rings, rows: readonly RowChange[]): Command => ({
     const { making } = ring;
     const board = boardRowsOf(making);
     if (!board) return undefined;
-    const parsed = makingSchema.safeParse(
+    const parsed = parsedMaking(
+      index,
       board.withSizes(
         making,
         rows.map(({ sizeMm }) => sizeMm),
       ),
     );
-    if (!parsed.success)
-      return {
-        reasons: reasonsOf(parsed.error).map((reason) => ({
-          ...reason,
-          path: `rings.${index}.making.${reason.path}`,
-          message: say`Ring ${index + 1}: ${reason.message}`,
-        })),
-      };
-    const next = parsed.data;
+    if ('reasons' in parsed) return parsed;
+    const next = parsed.making;
     const before = [...ring.woods];
     const kept = board.sizes(making).map((_, row) => board.places(making, row));
     const inRows = kept.reduce((sum, places) => sum + places.length, 0);

@@ -4,7 +4,6 @@ import {
   bodyOf,
   bondOfWay,
   isStrict,
-  makingSchema,
   type ParamsOf,
   type RingMaking,
   segmentsOf,
@@ -17,35 +16,29 @@ import { type Said, say } from '../../measure/said.js';
 import { keyOfTone } from '../../pattern/tones.js';
 import { stackUp } from '../prepare.js';
 import type { Project } from '../schema.js';
-import { reasonsOf } from '../sentences.js';
 import { carried, carriedWoods, lost, lostWoods } from './carry.js';
 import type { Command, Outcome } from './command.js';
 import { named, type Rings } from './each.js';
+import { parsedMaking } from './parsedMaking.js';
 import { segmentsNear, usualSegments } from './stack.js';
 
 const label = (rings: Rings) => `How ${named(rings)} ${rings.length === 1 ? 'is' : 'are'} made`;
 
 /** Makes one ring with other parameters; its woods carry over group by group. */
 function make(draft: Project, index: number, making: RingMaking): Outcome | undefined {
-  const parsed = makingSchema.safeParse(making);
-  if (!parsed.success)
-    return {
-      reasons: reasonsOf(parsed.error).map((reason) => ({
-        ...reason,
-        path: `rings.${index}.making.${reason.path}`,
-        message: say`Ring ${index + 1}: ${reason.message}`,
-      })),
-    };
+  const parsed = parsedMaking(index, making);
+  if ('reasons' in parsed) return parsed;
+  const next = parsed.making;
   const ring = draft.rings[index]!;
   const woods = carriedWoods(
     ring,
-    parsed.data,
+    next,
     draft.palette.map(({ key }) => key),
-    ring.making.way === parsed.data.way ? null : meantWoods(draft, parsed.data),
+    ring.making.way === next.way ? null : meantWoods(draft, next),
   );
-  const gone = [...lost(ring.making, parsed.data), ...lostWoods(ring.woods, woods)];
+  const gone = [...lost(ring.making, next), ...lostWoods(ring.woods, woods)];
   ring.woods = woods;
-  ring.making = parsed.data;
+  ring.making = next;
   return gone.length > 0 ? { note: say`Not carried over: ${gone.join(', ')}.` } : undefined;
 }
 
