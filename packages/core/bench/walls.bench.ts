@@ -1,5 +1,5 @@
 import { test } from 'vitest';
-import { begun, type RingMaking, WAYS } from '../src/making/registry.js';
+import { begun, type ParamsOf, type RingMaking, WAYS } from '../src/making/registry.js';
 import { mm } from '../src/measure/quantity.js';
 import { sampledCuts, sampledRings } from '../src/project/standing.js';
 import { sampleWall } from '../src/surface/sample.js';
@@ -51,4 +51,48 @@ test('from a changed form to what the bench draws while it is dragged, 40 × 48'
       ),
     ].join('\n'),
   );
+});
+
+const SPACERS = { at: 'even', number: 12, thicknessMm: mm(2) } as const;
+const LEANING = { way: 'tilted', count: 48, tiltDeg: 12, hand: 'right', cut: 'same-edge' } as const;
+const LAYERS: ParamsOf<'layered'> = {
+  way: 'layered',
+  count: 48,
+  board: { laid: 'outside-in', layersMm: [mm(5)] },
+};
+const FLAT = { way: 'flat', count: 48 } as const;
+const SPACED = { way: 'spaced', count: 48, spacers: SPACERS } as const;
+
+/** Combinations, and the parts that they are put together from. */
+const COMBINED: readonly (readonly [string, RingMaking, readonly RingMaking[]])[] = [
+  ['leaning, spacers', { ...LEANING, between: { put: 'spacers', spacers: SPACERS } }, [LEANING, SPACED]],
+  [
+    'leaning, gaps',
+    { ...LEANING, between: { put: 'gaps', gap: { sides: 'tapered', share: 0.25 } } },
+    [LEANING, { way: 'open', count: 48, gap: { sides: 'tapered', share: 0.25 } }],
+  ],
+  ['layers, spacers', { ...LAYERS, spacers: SPACERS }, [LAYERS, SPACED]],
+  [
+    'layers upside down',
+    { ...LAYERS, board: { laid: 'bottom-up', layersMm: [mm(4)], turned: 'second' } },
+    [LAYERS, FLAT],
+  ],
+  [
+    'spacers of layers',
+    { ...SPACED, spacers: { ...SPACERS, layers: { layersMm: [mm(0.5)], turned: 'second' } } },
+    [SPACED, FLAT],
+  ],
+];
+
+test('combinations beside the parts that they are put together from, 40 × 48', () => {
+  const time = (making: RingMaking) => {
+    if (drawn(making) === 0) throw new Error(`${making.way} cannot be made`);
+    return middleOf(() => drawn(making), 11);
+  };
+  const rows = COMBINED.map(([name, making, parts]) => {
+    const together = parts.reduce((sum, part) => sum + time(part), 0);
+    const own = time(making);
+    return `  ${name.padEnd(20)} ${own.toFixed(1)} ms, ${(own / together).toFixed(2)} times its parts together`;
+  });
+  console.log(['combinations, a changed form to its drawings, middle of 11 runs', ...rows].join('\n'));
 });

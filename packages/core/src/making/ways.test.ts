@@ -3,7 +3,7 @@ import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { EXAMPLE_NEED, madeRing, refusalOf } from '../testing/rings.js';
 import { UNSANDED } from './planing.js';
-import { begun, makeRing, type RingMaking } from './registry.js';
+import { begun, makeRing, type ParamsOf, type RingMaking } from './registry.js';
 import { thickHeight } from './resawn/resawn.js';
 import type { StripStock } from './stock.js';
 
@@ -43,6 +43,18 @@ test('two layers: an apothem of 4.000 at the middle reaches 4.141 at the joints 
         '',
     ),
   ).toMatch(/30 mm thick and the strip 22.73 mm/);
+});
+
+test('a backing begins so far behind the face: 92 in the middle of a segment of 8, 92/cos 22.5° at its joints', () => {
+  const letters = begun('lettered', { segments: 8, body: '' }) as ParamsOf<'lettered'>;
+  const need = { outerRadiusMm: mm(100), innerRadiusMm: mm(75), heightMm: mm(24) };
+  const made = madeRing({ ...letters, backingMm: mm(8) }, need);
+  const line = made.layers.find(({ name }) => plain(name).includes('backing'))!;
+  expect(line.nearMm).toBeCloseTo(92, 9);
+  expect(line.farMm).toBeCloseTo(92 / Math.cos(Math.PI / 8), 9);
+  expect(plain(refusalOf({ ...letters, backingMm: mm(60) }, need)?.message ?? '')).toMatch(
+    /60 mm thick and the strip .* nothing is left for the backing/,
+  );
 });
 
 test('halves: each closes by itself, and a divider to be sawn starts at 2·s + kerf', () => {
