@@ -45,6 +45,23 @@ test('two layers: an apothem of 4.000 at the middle reaches 4.141 at the joints 
   ).toMatch(/30 mm thick and the strip 22.73 mm/);
 });
 
+test.each([
+  ['none', 0, 0, 12],
+  ['first', 14, 0, 6],
+  ['second', 0, 14, 6],
+] as const)(
+  'layers one above the other, %s upside down: where the bottom layer of 6 in 20 lies',
+  (turned, first, second, repeats) => {
+    const ring = madeRing({
+      way: 'layered',
+      count: 12,
+      board: { laid: 'bottom-up', layersMm: [mm(6)], turned },
+    });
+    expect([0, 1, 2].map((place) => ring.lay(place)[0]!.fromMm)).toEqual([first, second, first]);
+    expect(ring.repeats).toBe(repeats);
+  },
+);
+
 test('a backing begins so far behind the face: 92 in the middle of a segment of 8, 92/cos 22.5° at its joints', () => {
   const letters = begun('lettered', { segments: 8, body: '' }) as ParamsOf<'lettered'>;
   const need = { outerRadiusMm: mm(100), innerRadiusMm: mm(75), heightMm: mm(24) };

@@ -55,7 +55,7 @@ export function LaminatedControls({ targets }: ControlsProps) {
       {slanted && figure !== 'ramp' && (
         <Choice
           label="Every other slice turned"
-          className="w-44"
+          className="w-52"
           value={common((p) => p.turn)}
           options={TURNS}
           onChange={(turn) => set({ turn })}
@@ -91,7 +91,7 @@ export function LaminatedControls({ targets }: ControlsProps) {
       />
       <Choice
         label="End cuts"
-        className="w-36"
+        className="w-48"
         value={common((p) => p.ends)}
         options={[
           ['whole', 'a whole kerf each'],

@@ -7,6 +7,7 @@ import { nearestBalanced } from '../joints/balanced.js';
 import { closes, misfit, ovalOf, shiftsOf } from '../joints/closing.js';
 import { largestShift, pushed } from '../joints/ring.js';
 import { thicknessesOf } from '../joints/spacers.js';
+import { placesIn, volumeOfAll } from '../layOut.js';
 import { makeRing, makingSchema } from '../registry.js';
 import type { StripStock } from '../stock.js';
 import type { SpacedParams } from './params.js';
@@ -140,6 +141,33 @@ describe('what closes', () => {
     const near = nearestBalanced(thicknessesOf(picked(120, [0, 30, 60, 75, 90])))!;
     expect(closes(near)).toBe(true);
     expect(near.some((s) => s > 0)).toBe(true);
+  });
+});
+
+describe('spacers of layers', () => {
+  const layered = (layersMm: readonly number[], turned: 'none' | 'second' = 'none'): SpacedParams => ({
+    ...evenly(12, 12, 4),
+    spacers: { at: 'every', thicknessMm: mm(4), layers: { layersMm: layersMm.map((l) => mm(l)), turned } },
+  });
+  test('every layer is a kind of its own, however thick; together they are the spacer of one piece', () => {
+    const [one, two] = [made(evenly(12, 12, 4)), made(layered([2]))];
+    expect(two.kinds.slice(1).map(({ name, places }) => [plain(name), places.length])).toEqual([
+      ['Spacer, layer 1', 12],
+      ['Spacer, layer 2', 12],
+    ]);
+    const volume = (ring: typeof one, from: number) =>
+      Array.from({ length: placesIn(ring.groups) - from }, (_, i) => volumeOfAll(ring.lay(from + i))).reduce(
+        (sum, each) => sum + each,
+      );
+    expect(volume(two, 12)).toBeCloseTo(volume(one, 12), 6);
+    expect(two.gives).toEqual(one.gives);
+  });
+  test('what leaves nothing for the last layer, and an odd number with every other turned over, are refused', () => {
+    const wrong = (params: SpacedParams) => makingSchema.safeParse(params).error?.issues[0]?.message;
+    expect(plain(JSON.parse(wrong(layered([1, 3]))!))).toMatch(
+      /4 mm thick and the thinnest spacer 4 mm; nothing is left/,
+    );
+    expect(wrong({ ...layered([1], 'second'), count: 9 })).toMatch(/There are 9 spacers; .* has to be even/);
   });
 });
 
