@@ -37,6 +37,7 @@ export function BoardRows({ targets }: ControlsProps) {
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
+  const rings = useApp((state) => projectOf(state).rings);
   const board = boardRowsOf(ring.making);
   if (!board) return null;
   const made = prepared.ok ? prepared.value.rings[targets[0]!]?.made : undefined;
@@ -49,6 +50,9 @@ export function BoardRows({ targets }: ControlsProps) {
       wood: shared(board.places(ring.making, row).map((place) => ring.woods[place] ?? '')),
     }),
   );
+  const sizesOf = (index: number) =>
+    JSON.stringify(boardRowsOf(rings[index]!.making)?.sizes(rings[index]!.making));
+  const differ = targets.some((index) => sizesOf(index) !== sizesOf(targets[0]!));
   const as = (row: number): RowChange => ({ sizeMm: rows[row]!.sizeMm, like: row });
   const all = rows.map((_, row) => as(row));
   const set = (next: readonly RowChange[]) => dispatch(editPiece(edit.setRows(targets, next)));
@@ -88,6 +92,11 @@ export function BoardRows({ targets }: ControlsProps) {
           <Button onClick={() => set([...all, ...all.slice(0, -1).reverse()])}>Mirror</Button>
           <Button onClick={() => set([...all].reverse())}>Turn round</Button>
         </div>
+        {differ && (
+          <p className="mt-1 max-w-80 text-xs text-quiet">
+            The boards of these rings differ; this is the first, and what is set here goes to all.
+          </p>
+        )}
       </div>
       <BoardEnd rows={shown.map((at) => rows[at]!)} called={board.called(ring.making)} />
     </fieldset>

@@ -13,6 +13,7 @@ import { closes, ovalOf } from './closing.js';
 import { jointed } from './jointed.js';
 import { repeatsOf, spacerKinds } from './kinds.js';
 import { layJointed } from './lay.js';
+import { nearestSpacers } from './nearest.js';
 import { mirroredSpacers, type Spacers, spacersFor, thicknessesOf, wrongSpacers } from './spacers.js';
 import { FIT_WITH_SPACERS, GLUE_SPACERS, planeSpacers } from './steps.js';
 import { heldIn } from './strips.js';
@@ -95,4 +96,12 @@ export function frameOf(framing: Framing, need: RingNeed, every = 1): Result<Fra
     joining: [planeSpacers(sized.value), FIT_WITH_SPACERS, GLUE_SPACERS],
     warnings: [...thickWarning(thicknesses, need.outerRadiusMm, half), ...ovalWarning(ovalOf(thicknesses))],
   });
+}
+
+/** The same with the nearest set of spacers that closes; null where these close, or where nothing near does. */
+export function closingFrame<P extends Framing>(given: P): P | null {
+  const { count, spacers } = given;
+  if (!spacers || closes(thicknessesOf({ count, spacers }))) return null;
+  const near = nearestSpacers(count, spacers);
+  return near && { ...given, spacers: near };
 }

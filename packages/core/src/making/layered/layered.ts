@@ -4,7 +4,7 @@ import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { assemble } from '../assemble.js';
 import type { LaidPiece, LayerLine, Making, PieceKind } from '../contract.js';
-import { type Frame, framedFor, frameOf, mirroredFrame } from '../joints/frame.js';
+import { closingFrame, type Frame, framedFor, frameOf, mirroredFrame } from '../joints/frame.js';
 import { spacerGroups } from '../joints/spacers.js';
 import { pitchOfCount, segmentStock } from '../segments.js';
 import type { StripStock } from '../stock.js';
@@ -102,6 +102,8 @@ export const layered: Making<LayeredParams> = {
     );
   },
   instead(given, need) {
+    const closing = closingFrame(given);
+    if (closing) return closing;
     const sized = frameOf(given, need);
     if (!sized.ok) return null;
     const whole = wholeOf(given.board, sized.value, need.heightMm);

@@ -7,7 +7,7 @@ import type { RingNeed } from '../../ring/need.js';
 import { assemble } from '../assemble.js';
 import type { Making, PieceKind } from '../contract.js';
 import { doesNotGoIn, goesIn, mirroredParts, partsField, withCount } from '../flat/parts.js';
-import { framedFor, frameOf, mirroredFrame, wrongFraming } from '../joints/frame.js';
+import { closingFrame, framedFor, frameOf, mirroredFrame, wrongFraming } from '../joints/frame.js';
 import { spacerGroups, spacersSchema } from '../joints/spacers.js';
 import { planeAndRip, segmentCount, setTheSaw } from '../segments.js';
 import { numbered, onceFor, step } from '../step.js';
@@ -59,6 +59,7 @@ export const resawn: Making<ResawnParams> = {
   pitch: ({ count, parts }) => rad((2 * Math.PI * (parts?.length ?? 1)) / count),
   mirror: (given) => mirroredFrame(mirroredParts(given)),
   body: ({ from }) => from,
+  instead: closingFrame,
   make(given, need) {
     const { kerfMm, cleanUpMm } = given;
     const { members, index } = need.body ?? { members: [need], index: 0 };

@@ -3,16 +3,15 @@ import { done } from '../../measure/reason.js';
 import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
 import type { Figure } from '../figures.js';
-import { nearestBalanced } from '../joints/balanced.js';
 import { closes, ovalOf, shiftsOf } from '../joints/closing.js';
 import { jointed } from '../joints/jointed.js';
 import { repeatsOf, spacerKinds } from '../joints/kinds.js';
 import { layJointed } from '../joints/lay.js';
+import { nearestSpacers } from '../joints/nearest.js';
 import { largestShift, pushed } from '../joints/ring.js';
 import {
   layerSizes,
   mirroredSpacers,
-  pickedFrom,
   placesOfLayer,
   spacerGroups,
   spacersFor,
@@ -114,9 +113,8 @@ export const spaced: Making<SpacedParams> = {
   instead(given, need) {
     const thicknesses = thicknessesOf(given);
     if (!closes(thicknesses)) {
-      const near = nearestBalanced(thicknesses);
-      const { layers } = given.spacers;
-      return near && { ...given, spacers: { ...pickedFrom(near), ...(layers && { layers }) } };
+      const near = nearestSpacers(given.count, given.spacers);
+      return near && { ...given, spacers: near };
     }
     const wedges = pushed(shiftsOf(thicknesses));
     const least = largestShift(wedges);

@@ -1,10 +1,11 @@
-import { type Result, refuse } from '../../measure/reason.js';
-import { say, sayRad } from '../../measure/said.js';
+import type { Result } from '../../measure/reason.js';
 import type { RingNeed } from '../../ring/need.js';
 import { closes, ovalOf } from '../joints/closing.js';
-import { holdOfGaps, jointingOfGaps } from '../joints/gaps.js';
+import { jointingOfGaps } from '../joints/gaps.js';
+import { holdWarnings, noHold } from '../joints/hold.js';
 import { type Jointed, jointed } from '../joints/jointed.js';
 import { leanOf } from '../joints/lean.js';
+import { nearestSpacers } from '../joints/nearest.js';
 import { mirroredSpacers, spacersFor, thicknessesOf } from '../joints/spacers.js';
 import { doesNotClose, ovalWarning, thickWarning } from '../joints/told.js';
 import type { Warning } from '../warnings.js';
@@ -22,14 +23,9 @@ export function sizedRing(given: TiltedParams, need: RingNeed): Result<Jointed> 
   const lean = leanOf(given);
   if (between?.put === 'gaps') {
     const { gap } = between;
-    const hold = holdOfGaps(gap, count, need.outerRadiusMm);
-    return hold > 0
-      ? jointed(jointingOfGaps(gap, count, lean), need)
-      : refuse(
-          'gap-no-contact',
-          'between.gap',
-          say`These gaps leave no contact with the next ring half a pitch round: each segment would miss the one below by ${sayRad(-hold)}. Make them narrower or take fewer segments.`,
-        );
+    return (
+      noHold(gap, count, need.outerRadiusMm, 'between.gap') ?? jointed(jointingOfGaps(gap, count, lean), need)
+    );
   }
   const thicknesses = spacersOf(given);
   const layers = between?.spacers.layers;
@@ -39,11 +35,12 @@ export function sizedRing(given: TiltedParams, need: RingNeed): Result<Jointed> 
 }
 
 /** What is to be looked at in what lies in the joints. */
-export function warningsOf(given: TiltedParams, outerRadiusMm: number): Warning[] {
-  if (given.between?.put !== 'spacers') return [];
+export function warningsOf(given: TiltedParams, need: RingNeed): Warning[] {
+  if (given.between?.put === 'gaps') return holdWarnings(given.between.gap, given.count, need);
+  if (!given.between) return [];
   const thicknesses = spacersOf(given);
   return [
-    ...thickWarning(thicknesses, outerRadiusMm, Math.PI / given.count),
+    ...thickWarning(thicknesses, need.outerRadiusMm, Math.PI / given.count),
     ...ovalWarning(ovalOf(thicknesses)),
   ];
 }
@@ -55,3 +52,11 @@ export const betweenFor = (between: Between, count: number): Between =>
 /** The same in the mirror. */
 export const mirroredBetween = (between: Between, count: number): Between =>
   between.put === 'spacers' ? { ...between, spacers: mirroredSpacers(between.spacers, count) } : between;
+
+/** The same ring with the nearest set of spacers that closes; null where these close, or where nothing near does. */
+export function nearestClosing(given: TiltedParams): TiltedParams | null {
+  const { between } = given;
+  if (between?.put !== 'spacers' || closes(spacersOf(given))) return null;
+  const spacers = nearestSpacers(given.count, between.spacers);
+  return spacers && { ...given, between: { ...between, spacers } };
+}

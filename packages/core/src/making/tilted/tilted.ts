@@ -3,6 +3,7 @@ import { done, refuse } from '../../measure/reason.js';
 import { say, sayMm, sayRad } from '../../measure/said.js';
 import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
+import { holdFigures } from '../joints/hold.js';
 import { levelThickness } from '../joints/jointed.js';
 import { repeatsOf, spacerKinds } from '../joints/kinds.js';
 import { layJointed } from '../joints/lay.js';
@@ -15,7 +16,7 @@ import { GLUE_LEANING, pitchOfCount, planeAndRip, segmentStock, setTheSaw } from
 import { step } from '../step.js';
 import type { StripStock } from '../stock.js';
 import { asAsked } from '../wedge.js';
-import { betweenFor, mirroredBetween, sizedRing, spacersOf, warningsOf } from './between.js';
+import { betweenFor, mirroredBetween, nearestClosing, sizedRing, spacersOf, warningsOf } from './between.js';
 import { type TiltedParams, tiltedParams } from './params.js';
 import { segmentKinds } from './pieces.js';
 import { jointRuns } from './stripe.js';
@@ -113,6 +114,7 @@ export const tilted: Making<TiltedParams> = {
         figures: [
           { key: 'joints-move-bottom-to-top', value: 2 * aside, unit: 'mm' },
           { key: 'turn-of-a-joint-outside', value: 2 * Math.asin(delta / outerRadiusMm), unit: 'rad' },
+          ...(between?.put === 'gaps' ? holdFigures(between.gap, count, need) : []),
           ...(strips.length > 0
             ? ([
                 { key: 'pushed-out-by', value: largestShift(wedges), unit: 'mm' },
@@ -120,7 +122,7 @@ export const tilted: Making<TiltedParams> = {
               ] as const)
             : []),
         ],
-        warnings: warningsOf(given, outerRadiusMm),
+        warnings: warningsOf(given, need),
         steps: (planing) => [
           planeAndRip(stock, planing),
           setTheSaw(stock, cut === 'two-fences' ? 2 * count : count, HOW[cut], ['tilted-blade']),
@@ -141,6 +143,8 @@ export const tilted: Making<TiltedParams> = {
     );
   },
   instead(given, { outerRadiusMm, innerRadiusMm, heightMm }) {
+    const closing = nearestClosing(given);
+    if (closing) return closing;
     const half = Math.PI / given.count;
     const bored = given.plug ? given.plug.diameterMm / 2 : innerRadiusMm;
     const most = Math.min(
