@@ -167,7 +167,7 @@ test('a backup is made and saved, and comes back in an empty house; what it repl
       page.getByRole('region', { name: 'Backups', exact: true }).getByRole('status'),
     ).toContainText('is kept as');
     await page.getByRole('link', { name: 'Fellside' }).click();
-    await expect(page.getByRole('link', { name: /^Open / })).toHaveCount(13);
+    await expect(page.getByRole('link', { name: /^Open / })).toHaveCount(14);
     // And by the terminal, beside the running server.
     const out = `${empty.dataFolder}-all.zip`;
     const ran = spawnSync('npx', ['--no-install', 'fellside', 'backup', out, '--data', empty.dataFolder], {
