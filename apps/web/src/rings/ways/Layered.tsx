@@ -1,4 +1,6 @@
 import { mm, type ParamsOf } from '@fellside/core';
+import { projectOf } from '../../store/selectors.js';
+import { useApp } from '../../store/store.js';
 import { Choice } from '../../ui/Choice.js';
 import { BoardRows } from './BoardRows.js';
 import { type ControlsProps, useParams } from './params.js';
@@ -11,10 +13,15 @@ type Turned = Extract<Board, { laid: 'bottom-up' }>['turned'];
 export function LayeredControls({ targets }: ControlsProps) {
   const { all, common, set } = useParams('layered', targets);
   const { board } = all[0]!;
+  const heightMm = useApp((state) => projectOf(state).rings[targets[0]!]!.heightMm);
   const lay = (laid: Board['laid']): Board =>
     laid === 'outside-in'
       ? { laid, layersMm: [mm(8)] }
-      : { laid, layersMm: board.layersMm.map(() => mm(6)), turned: 'second' };
+      : {
+          laid,
+          layersMm: board.layersMm.map(() => mm(heightMm / (board.layersMm.length + 1))),
+          turned: 'second',
+        };
   return (
     <>
       <BoardRows targets={targets} />

@@ -31,7 +31,7 @@ export function SpacerLayers({ targets, spacers, onChange }: SpacerLayersProps) 
       <BoardRows targets={targets} />
       <Choice
         label="Turned over"
-        className="w-40"
+        className="w-52"
         value={layers.turned}
         options={TURNED}
         onChange={(turned) => onChange({ ...spacers, layers: { ...layers, turned } })}
@@ -42,7 +42,7 @@ export function SpacerLayers({ targets, spacers, onChange }: SpacerLayersProps) 
 
 const TURNED: readonly (readonly [Turned, string])[] = [
   ['none', 'no spacer'],
-  ['second', 'every other'],
-  ['first', 'the others'],
+  ['first', 'first, third, fifth …'],
+  ['second', 'second, fourth, sixth …'],
   ['all', 'all of them'],
 ];

@@ -150,7 +150,7 @@ describe('each way has its controls', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Glue spacers up of layers' }));
     await type('Row 1, thickness', '0.5mm');
     await userEvent.click(screen.getByLabelText('Copy row 1'));
-    await choose('Turned over', 'every other');
+    await choose('Turned over', 'second, fourth, sixth …');
     expect(making()).toMatchObject({
       between: { spacers: { layers: { layersMm: [0.5, 0.5], turned: 'second' } } },
     });

@@ -1,4 +1,3 @@
-import { mm } from '../../measure/quantity.js';
 import { done, type Result } from '../../measure/reason.js';
 import type { RingNeed } from '../../ring/need.js';
 import type { Band } from '../../ring/overlap.js';
@@ -84,7 +83,7 @@ export function frameOf(framing: Framing, need: RingNeed, every = 1): Result<Fra
   return done({
     faces,
     gives,
-    cornerMm: mm(cornerMm),
+    cornerMm,
     radial: false,
     repeats: repeatsOf(heldIn(thicknesses, spacers.layers), every),
     kinds: [

@@ -90,12 +90,11 @@ const eaten = ({ tau, field }: Lean, aside: number, edge: number, half: number, 
 function holeTooSmall(least: number, thick: number, innerRadiusMm: number, filled: boolean, lean?: Lean) {
   const tilted = lean ? say`Tilted by ${sayRad(lean.tau)}, the` : 'The';
   const between = thick > 0 ? say` with ${sayMm(thick)} between the segments` : '';
-  const instead =
-    thick === 0
+  const instead = !filled
+    ? `An open ring has to have a hole; make this one another way, or ${lean ? 'lean it less' : 'the gaps narrower'}.`
+    : thick === 0
       ? 'Put in a plug at least that large.'
-      : filled
-        ? 'Put in a plug at least that large, or take thinner or fewer spacers.'
-        : 'An open ring has to have a hole; make this one another way, or the gaps narrower.';
+      : 'Put in a plug at least that large, or take thinner or fewer spacers.';
   return refuse(
     'hole-too-small',
     'innerRadiusMm',

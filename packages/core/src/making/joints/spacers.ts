@@ -149,12 +149,17 @@ export function spacerGroups(count: number, spacers: Spacers | undefined): Place
   return [...layers.layersMm, null].map((_, i) => ({ name: `Spacer, layer ${i + 1}`, count: number }));
 }
 
-/** Thickness of every layer of a spacer, of one piece too (mm); of spacers that differ, of the first. */
-export function layerSizes(spacers: Spacers): Mm[] {
-  const whole = spacers.at === 'picked' ? spacers.joints[0]!.thicknessMm : spacers.thicknessMm;
-  const sizes = spacers.layers?.layersMm ?? [];
-  return [...sizes, mm(sizes.reduce((left, size) => left - size, whole as number))];
+/** Thickness of the last layer of a spacer, of one piece too (mm); of spacers that differ, of the first. */
+export function lastLayer(spacers: Spacers): Mm {
+  const whole: number = spacers.at === 'picked' ? spacers.joints[0]!.thicknessMm : spacers.thicknessMm;
+  return mm((spacers.layers?.layersMm ?? []).reduce((left, size) => left - size, whole));
 }
+
+/** Thickness of every layer of a spacer (mm); null for the last of picked ones, which has what is left of each. */
+export const layerSizes = (spacers: Spacers): (Mm | null)[] => [
+  ...(spacers.layers?.layersMm ?? []),
+  spacers.at === 'picked' ? null : lastLayer(spacers),
+];
 
 /** The same spacers of other layers: they are as thick as these together; picked ones keep their thickness, and the last layer has what is left. */
 export function withLayers(spacers: Spacers, sizes: readonly Mm[]): Spacers {

@@ -1,11 +1,15 @@
 import { say, sayList, sayMade, sayMm, sayRad } from '../../measure/said.js';
+import { SAME_SETTING } from '../../measure/tolerance.js';
 import { type Step, step } from '../step.js';
 import type { Jointed } from './jointed.js';
 
 /** Planing the spacers of a ring; where they lean their edges are bevelled with the ring. */
 export function planeSpacers({ strips, stripStock }: Jointed, tau = 0): Step {
   const layers = Math.max(...strips.map(({ layer }) => layer + 1));
-  const sizes = [...new Set(strips.map(({ thicknessMm }) => thicknessMm))].map((s) => sayMm(s, 'thickness'));
+  const distinct: number[] = [];
+  for (const { thicknessMm: s } of strips)
+    if (!distinct.some((other) => Math.abs(other - s) < SAME_SETTING)) distinct.push(s);
+  const sizes = distinct.map((s) => sayMm(s, 'thickness'));
   const { longEdgeMm, thicknessMm } = stripStock(0);
   const number = strips.length / layers;
   const glued =

@@ -6,6 +6,12 @@ import { type Step, step } from '../step.js';
 import type { StripStock } from '../stock.js';
 import type { LayeredParams } from './params.js';
 
+const inOrder = (layers: readonly number[]) =>
+  sayList(
+    layers.map((thick) => sayMm(thick, 'thickness')),
+    ' and ',
+  );
+
 /** How the board or strip is glued up and segments are sawn from it. */
 export const layeredSteps =
   (
@@ -22,10 +28,7 @@ export const layeredSteps =
         step(
           'board',
           'planer',
-          say`Plane strips to ${sayList(
-            layers.map((thick) => sayMm(thick, 'thickness')),
-            ' and ',
-          )}, all ${sayMm(high, 'width')} wide, and glue them face to face in this order into a board ${sayMm(segment.widthMm)} thick.`,
+          say`Plane strips to ${inOrder(layers)}, all ${sayMm(high, 'width')} wide, and glue them face to face in this order into a board ${sayMm(segment.widthMm)} thick.`,
           ['dust'],
         ),
         step('on-edge', 'saw', 'Stand the board on edge at the saw, outer layer away from the fence.'),
@@ -39,10 +42,7 @@ export const layeredSteps =
       step(
         'board',
         'planer',
-        say`Plane strips to ${sayList(
-          planed.map((thick) => sayMm(thick, 'thickness')),
-          ' and ',
-        )}, all ${sayMm(segment.widthMm, 'width')} wide, and glue them one on another in this order, bottom layer first, into a strip ${sayMm(high)} high.`,
+        say`Plane strips to ${inOrder(planed)}, all ${sayMm(segment.widthMm, 'width')} wide, and glue them one on another in this order, bottom layer first, into a strip ${sayMm(high)} high.`,
         ['dust'],
       ),
       board.turned === 'none'

@@ -10,6 +10,7 @@ import { layJointed } from '../joints/lay.js';
 import { nearestSpacers } from '../joints/nearest.js';
 import { largestShift, pushed } from '../joints/ring.js';
 import {
+  lastLayer,
   layerSizes,
   mirroredSpacers,
   placesOfLayer,
@@ -54,6 +55,7 @@ export const spaced: Making<SpacedParams> = {
     withSizes: (given, sizes) => ({ ...given, spacers: withLayers(given.spacers, sizes) }),
     places: (given, row) => placesOfLayer(given.count, spacerGroups(given.count, given.spacers), row),
     upward: () => false,
+    left: ({ spacers }) => lastLayer(spacers),
   },
   stripWidth({ plug, ...given }, need) {
     const thicknesses = thicknessesOf(given);

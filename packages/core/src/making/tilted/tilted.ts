@@ -8,7 +8,7 @@ import { levelThickness } from '../joints/jointed.js';
 import { repeatsOf, spacerKinds } from '../joints/kinds.js';
 import { layJointed } from '../joints/lay.js';
 import { largestShift } from '../joints/ring.js';
-import { layerSizes, placesOfLayer, spacerGroups, withLayers } from '../joints/spacers.js';
+import { lastLayer, layerSizes, placesOfLayer, spacerGroups, withLayers } from '../joints/spacers.js';
 import { FIT_WITH_SPACERS, glueOpen, planeSpacers } from '../joints/steps.js';
 import { heldIn } from '../joints/strips.js';
 import { plugGroup, plugKind, plugSteps } from '../plug.js';
@@ -62,6 +62,7 @@ export const tilted: Making<TiltedParams> = {
         : given,
     places: (given, row) => placesOfLayer(given.count, tilted.groups(given).slice(1), row),
     upward: () => false,
+    left: ({ between }) => (between?.put === 'spacers' ? lastLayer(between.spacers) : null),
   },
   stripWidth(given, need) {
     if (given.plug) return null;

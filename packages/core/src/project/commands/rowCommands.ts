@@ -1,5 +1,5 @@
 import { boardRowsOf, placesOf } from '../../making/registry.js';
-import type { Mm } from '../../measure/quantity.js';
+import { type Mm, mm } from '../../measure/quantity.js';
 import type { Command } from './command.js';
 import { each, named, type Rings } from './each.js';
 import { parsedMaking } from './parsedMaking.js';
@@ -12,6 +12,21 @@ export interface RowChange {
   readonly key?: string;
 }
 
+/**
+ * Sizes of rows for a board whose last row had what is left: it is no thicker for rows that are added, so that they take of
+ * that row and its copies. As they are asked for where no such row stands, or where it would be used up.
+ */
+function fitted(sizes: readonly (Mm | null)[], rows: readonly RowChange[]): Mm[] {
+  const asked = rows.map(({ sizeMm }) => sizeMm);
+  const last = sizes.length - 1;
+  const shares = rows.filter(({ like }) => like === last);
+  if (sizes[last] !== null || shares.length === 0) return asked;
+  const sum = (all: readonly (Mm | null)[]) => all.reduce((total: number, size) => total + (size ?? 0), 0);
+  const over = sum(asked) - sum(sizes) - shares[0]!.sizeMm;
+  const each = shares[0]!.sizeMm - over / shares.length;
+  return over > 0 && each > 0 ? rows.map(({ like, sizeMm }) => (like === last ? mm(each) : sizeMm)) : asked;
+}
+
 /** Glues the boards of rings up from other rows: rows that are moved or copied keep their woods. */
 export const setRows = (rings: Rings, rows: readonly RowChange[]): Command => ({
   label: `Layers of ${named(rings)}`,
@@ -19,13 +34,7 @@ export const setRows = (rings: Rings, rows: readonly RowChange[]): Command => ({
     const { making } = ring;
     const board = boardRowsOf(making);
     if (!board) return undefined;
-    const parsed = parsedMaking(
-      index,
-      board.withSizes(
-        making,
-        rows.map(({ sizeMm }) => sizeMm),
-      ),
-    );
+    const parsed = parsedMaking(index, board.withSizes(making, fitted(board.sizes(making), rows)));
     if ('reasons' in parsed) return parsed;
     const next = parsed.making;
     const before = [...ring.woods];

@@ -49,6 +49,21 @@ describe('rows of a board', () => {
     expect(new Set(of(copied, 24))).toEqual(new Set(['purpleheart']));
   });
 
+  test('rows that are added take of the one that has what is left: mirrored or copied, the board can be made', () => {
+    const before = layered([2]);
+    const left = 12;
+    const layersOf = (piece: typeof before) =>
+      (piece.rings[RING]!.making as { board: { layersMm: number[] } }).board.layersMm;
+    const mirrored = after(before, edit.setRows([RING], [row(2, 0), row(left, 1), row(2, 0)]));
+    expect(layersOf(mirrored)).toEqual([2, left - 2]);
+    expect(layersOf(after(before, edit.setRows([RING], [row(2, 0), row(left, 1), row(left, 1)])))).toEqual([
+      2,
+      left / 2,
+    ]);
+    // Where nothing would be left of it rows are as they are asked for, and the ring says so.
+    expect(layersOf(after(before, edit.setRows([RING], [row(9, 0), row(4, 1), row(9, 0)])))).toEqual([9, 4]);
+  });
+
   test('what no board can be is refused with its limit, and nothing changes; rings without a board are left alone', () => {
     expect(refusal(layered([4]), edit.setRows([RING], [row(0.1, 0), row(9, 1)]))).toMatch(
       /Ring 9: Layer is 0.1/,
