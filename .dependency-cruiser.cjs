@@ -7,6 +7,7 @@ const ORDER = [
   'ring',
   'making',
   'surface',
+  'inlay',
   'pattern',
   'lumber',
   'blank',
@@ -14,6 +15,7 @@ const ORDER = [
   'check',
   'simulate',
   'project',
+  'record',
   'exchange',
   'demo',
 ];

@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { resolve } from 'node:path';
 import { defineConfig } from 'vitest/config';
 
@@ -10,13 +11,15 @@ const project = (name: string, include: string, environment = 'node') => ({
     name,
     include: [include],
     environment,
-    testTimeout: 60_000,
+    testTimeout: 180_000,
     setupFiles: name === 'core' ? [seed] : [],
   },
 });
 
 export default defineConfig({
   test: {
+    // One for every core: vitest leaves one idle by itself, which of two is half of them.
+    maxWorkers: availableParallelism(),
     projects: [
       project('core', 'packages/core/src/**/*.test.ts'),
       project('database', 'packages/database/src/**/*.test.ts'),

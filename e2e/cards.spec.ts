@@ -117,6 +117,7 @@ for (const [width, height] of [
     await page.setViewportSize({ width, height });
     await open(page, fellside, 'Fell Race Cup');
     await page.getByRole('link', { name: 'Make' }).click();
+    await expect(page).toHaveURL(/\/make/);
     for (const job of ['ring-r9/saw', 'ring-r9/flatten', 'ring-r9/joint/r8', 'hollow/r15', 'coat-1']) {
       await page.goto(`${page.url().split('?')[0]}?job=${encodeURIComponent(job)}`);
       await expect(title(page)).toBeVisible();

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
-import { open, saved, test, totals } from './server.js';
+import { chooseWay, open, saved, test, totals } from './server.js';
 
 const bar = (page: Page) => page.getByRole('region', { name: 'Selected rings' });
 const ring = (page: Page, number: number) =>
@@ -23,7 +23,7 @@ test('a zigzag from nothing: the board it needs, on the piece, its pieces in Cut
 }) => {
   await open(page, fellside, 'Fell Race Cup', 'Rings');
   await ring(page, 8).click();
-  await bar(page).getByLabel('Made as').selectOption('Laminated board');
+  await chooseWay(page, 'Laminated board');
   await ring(page, 8).press('Enter');
   const dialog = page.getByRole('dialog', { name: 'Ring 8: laminated board' });
   await expect(dialog).toBeVisible();
@@ -71,7 +71,7 @@ test('letters of a shipped face are set into segments, one each, and go out as o
 }) => {
   await open(page, fellside, 'Best Fleece Bowl', 'Rings');
   await ring(page, 5).click();
-  await bar(page).getByLabel('Made as').selectOption('Letters and pictures');
+  await chooseWay(page, 'Letters and pictures');
   await type(bar(page), 'Height', '12mm');
   await bar(page).getByLabel('Letters, one a segment').fill('TARN 26');
   await bar(page).getByRole('button', { name: 'Set the letters' }).click();
@@ -203,7 +203,7 @@ test('what cannot be is told in a sentence with its limit', async ({ page, fells
   await open(page, fellside, 'Fell Race Cup', 'Rings');
   for (const [way, label, text, says] of BAD) {
     await ring(page, 9).click();
-    await bar(page).getByLabel('Made as').selectOption(way);
+    await chooseWay(page, way);
     const field = bar(page).getByLabel(label, { exact: true });
     await field.fill(text);
     await field.press('Enter');
@@ -226,7 +226,9 @@ test('a layer of a board keeps to one wood: painting a piece of it paints the la
     .getByRole('group', { name: 'Paint with' })
     .getByRole('button', { name: /walnut/ })
     .click();
-  await bar(page).getByLabel('Made as').waitFor();
+  await bar(page)
+    .getByRole('button', { name: /^Made as/ })
+    .waitFor();
   const wall = page.getByRole('region', { name: 'Wall, unrolled', exact: true });
   const box = (await wall.locator('[data-woods]').nth(4).boundingBox())!;
   // At the index mark half way up lies the layer in the middle; all of it follows.

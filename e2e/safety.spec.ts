@@ -40,14 +40,18 @@ test('a reload while the server was away brings the unsaved edit back', async ({
   await saved(page);
 });
 
-test('two windows on one piece: the later save is refused, both sides are kept', async ({
+test('two windows change the same of one piece: the later save is refused, both sides are kept', async ({
   page,
   context,
   fellside,
 }) => {
   await open(page, fellside, 'Best Fleece Bowl');
   const other = await context.browser()!.newPage();
+  // It hears nothing of what is saved elsewhere.
+  await other.route('**/progress/stream', (route) => route.abort());
   await other.goto(page.url());
+  await other.getByLabel('Wall, square to curve').waitFor();
+  await other.waitForLoadState('networkidle');
   const set = async (where: typeof page, value: string) => {
     await where.getByLabel('Wall, square to curve').fill(value);
     await where.getByLabel('Wall, square to curve').press('Enter');

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
-import { open, test, totals } from './server.js';
+import { fitting, open, test, totals } from './server.js';
 
 async function sound(page: Page) {
   const { violations } = await new AxeBuilder({ page }).analyze();
@@ -66,6 +66,7 @@ test('stations have addresses: back, forward and reload come back to the same ri
   await page.keyboard.press('ArrowUp');
   await expect(page).toHaveURL(/\/rings\/r10$/);
   await page.getByRole('link', { name: 'Cuts' }).click();
+  await expect(page).toHaveURL(/\/cuts$/);
   await page.goBack();
   await expect(page).toHaveURL(/\/rings\/r10$/);
   await page.reload();
@@ -128,4 +129,13 @@ test('a wood of one’s own, a kerf of one’s own', async ({ page, fellside }) 
   await page.getByRole('link', { name: 'Cuts' }).click();
   await expect(kerfs).toHaveText(/\d/);
   await expect(kerfs).not.toHaveText(before);
+});
+
+test('the bench on a phone is no wider than the window', async ({ page, fellside }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  for (const piece of ['Dewpond Bowl', 'Fell Race Cup'])
+    for (const station of ['Form', 'Rings', 'Pattern'] as const) {
+      await open(page, fellside, piece, station);
+      await fitting(page);
+    }
 });

@@ -112,8 +112,9 @@ test('an earlier version is looked at, taken back as an edit that can be undone,
   await expect(versions.getByRole('button').first()).toContainText('Wall 3/8", before');
   await versions.getByRole('button').nth(1).click();
   const look = page.getByRole('region', { name: 'How it was' });
-  await expect(look).toContainText('Changed since then');
-  await expect(look.getByRole('img')).toHaveJSProperty('complete', true);
+  await expect(look).toContainText('Changed from the one to the other');
+  await expect(look.getByRole('img')).toHaveCount(2);
+  await expect(look.getByRole('img').first()).toHaveJSProperty('complete', true);
   await look.getByRole('button', { name: 'Keep as a copy' }).click();
   await expect(look.getByRole('status')).toContainText('stands on the shelf as “Best Fleece Bowl (');
   await look.getByRole('button', { name: 'Take back to this' }).click();
@@ -161,20 +162,20 @@ test('a backup is made and saved, and comes back in an empty house; what it repl
     await page.getByRole('link', { name: 'Safe' }).click();
     await page.getByLabel('A backup file').setInputFiles(await download.path());
     const dialog = page.getByRole('dialog', { name: 'Put this backup back?' });
-    await expect(dialog).toContainText('14 pieces');
+    await expect(dialog).toContainText('15 pieces');
     await dialog.getByRole('button', { name: 'Put it back', exact: true }).click();
     await expect(
       page.getByRole('region', { name: 'Backups', exact: true }).getByRole('status'),
     ).toContainText('is kept as');
     await page.getByRole('link', { name: 'Fellside' }).click();
-    await expect(page.getByRole('link', { name: /^Open / })).toHaveCount(14);
+    await expect(page.getByRole('link', { name: /^Open / })).toHaveCount(15);
     // And by the terminal, beside the running server.
     const out = `${empty.dataFolder}-all.zip`;
     const ran = spawnSync('npx', ['--no-install', 'fellside', 'backup', out, '--data', empty.dataFolder], {
       cwd: ROOT,
       encoding: 'utf8',
     });
-    expect(ran.stdout).toContain('14 pieces');
+    expect(ran.stdout).toContain('15 pieces');
   } finally {
     await empty.stop();
   }

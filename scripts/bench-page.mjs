@@ -34,7 +34,8 @@ export function vase() {
   return laid.ok ? laid.value.project : piece;
 }
 
-async function freePort() {
+/** A port that nobody has. */
+export async function freePort() {
   const probe = createServer().listen(0, '127.0.0.1');
   await new Promise((ready) => probe.once('listening', ready));
   const { port } = probe.address();
@@ -42,13 +43,10 @@ async function freePort() {
   return port;
 }
 
-async function served(port) {
+/** A server on a folder, once it listens; a new folder where none is given. */
+export async function served(port, folder = mkdtempSync(join(tmpdir(), 'fellside-bench-')), more = {}) {
   const server = spawn(process.execPath, ['apps/server/dist/main.js'], {
-    env: {
-      ...process.env,
-      FELLSIDE_PORT: String(port),
-      FELLSIDE_DATA: mkdtempSync(join(tmpdir(), 'fellside-bench-')),
-    },
+    env: { ...process.env, FELLSIDE_PORT: String(port), FELLSIDE_DATA: folder, ...more },
   });
   await new Promise((ready) =>
     server.stdout.on('data', (text) => String(text).includes('Fellside is ready') && ready()),

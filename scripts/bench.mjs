@@ -20,3 +20,6 @@ await dragBench();
 
 const { tickBench } = await import('./tick-bench.mjs');
 await tickBench();
+
+const { startBench } = await import('./start-bench.mjs');
+await startBench();

@@ -35,7 +35,8 @@ const views = {
   turntable: `${piece('Shepherd’s Lantern')}/pattern/turntable`,
   builder: `${piece('Drystone Wall Vase')}/rings/r5/plan`,
   blanks: `${piece('Beacon Globe')}/blanks`,
-  slanted: `${piece('Three Becks Vase')}/rings`,
+  rehearsal: `${piece('Bindweed Vase')}/make/rehearsal`,
+  record: `${piece('Dewpond Bowl')}/record`,
   cuts: `${piece('Best Fleece Bowl')}/cuts`,
   saw: `${piece('Fell Race Cup')}/cuts/saw`,
   boards: `${piece('Drystone Wall Vase')}/cuts/boards/1`,
@@ -89,16 +90,6 @@ await page.goto(base, { waitUntil: 'load' });
 await page.getByRole('button', { name: 'New piece' }).click();
 await page.waitForTimeout(1500);
 await page.screenshot({ path: join(ROOT, 'docs/screenshots/new-piece.png') });
-await page.goto(`${base}${piece('Best Fleece Bowl')}/form`, { waitUntil: 'load' });
-for (const wall of ['3/8', '1/2']) {
-  await page.getByLabel('Wall, square to curve').fill(wall);
-  await page.getByLabel('Wall, square to curve').press('Enter');
-  await page.waitForTimeout(1500);
-}
-await page.getByRole('link', { name: 'Earlier versions' }).click();
-await page.getByRole('region', { name: 'Earlier versions' }).getByRole('button').nth(2).click();
-await page.waitForTimeout(1500);
-await page.screenshot({ path: join(ROOT, 'docs/screenshots/versions.png') });
 await page.goto(`${base}${piece('Fell Race Cup')}/make/day`, { waitUntil: 'load' });
 for (const _ of ['light', 'dark']) await page.getByRole('button', { name: /^Theme/ }).click();
 await page.waitForTimeout(4000);

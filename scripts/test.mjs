@@ -29,7 +29,7 @@ console.log('\n— Unit tests');
 node(
   'node_modules/vitest/vitest.mjs',
   'run',
-  '--reporter=dot',
+  '--reporter=default',
   '--reporter=json',
   `--outputFile.json=${join(REPORTS, 'unit.json')}`,
 );

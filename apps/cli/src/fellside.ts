@@ -1,21 +1,25 @@
 import { readFileSync, statSync, writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import {
+  ageingChecks,
   type Board,
   cutListCsv,
   DEFAULT_SHOP,
   done,
   judged,
   MOST_FILE_BYTES,
+  type Plan,
   type Project,
   plan,
   planFile,
+  prepare,
   type Reason,
   type Result,
   readBoardsCsv,
   readProjectFile,
   refuse,
   refused,
+  rippingOf,
   SHIPPED_WOODS,
   type Shop,
   type Species,
@@ -29,7 +33,7 @@ import { type Ask, askAtTerminal, type HouseGiven, house, isHouse } from './hous
 
 const USAGE = `Usage:
   fellside plan FILE.json [--shop SHOP.json]    everything computed from a project, as JSON
-  fellside check FILE.json [--shop SHOP.json]   what is worth a look, a line each
+  fellside check FILE.json [--shop SHOP.json]   what is worth a look or to note, a line each
   fellside cuts FILE.json [--shop SHOP.json]    the cut list, as CSV
   fellside sheets FILE.json --out OUT.pdf [--shop SHOP.json] [--boards BOARDS.csv]
                   [--paper a4|letter] [--quick]  the shop sheets, as PDF; --quick: boards not solved
@@ -136,9 +140,17 @@ async function answered(
   if (command === 'check')
     return {
       ok: true,
-      value: planned.value.checks.map(({ message }) => `${sentenceIn(message, shop.units)}\n`).join(''),
+      value: [...planned.value.checks, ...ageing(read.value.project, planned.value, woods, shop)]
+        .map(({ message, note }) => `${note ? 'To note: ' : ''}${sentenceIn(message, shop.units)}\n`)
+        .join(''),
     };
   return { ok: true, value: planFile(planned.value) };
+}
+
+/** What years and air do to it, to note. */
+function ageing(project: Project, planned: Plan, woods: readonly Species[], shop: Shop) {
+  const prepared = prepare(project, rippingOf(shop));
+  return prepared.ok ? ageingChecks(project, prepared.value, planned, woods, shop) : [];
 }
 
 /** The shop sheets into a file; boards on hand from a CSV, where one is given. */

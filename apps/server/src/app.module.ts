@@ -10,7 +10,11 @@ import { DoorController } from './door/door.controller.js';
 import { DrawingsController } from './drawings/drawings.controller.js';
 import { DrawingsService } from './drawings/drawings.service.js';
 import { HealthController } from './health/health.controller.js';
+import { JournalController } from './journal/journal.controller.js';
+import { JournalService } from './journal/journal.service.js';
+import { PhotosController } from './journal/photos.controller.js';
 import { UnreadableController } from './kept/unreadable.controller.js';
+import { PassportController } from './passport/passport.controller.js';
 import { PatternsController } from './patterns/patterns.controller.js';
 import { PicturesController } from './pictures/pictures.controller.js';
 import { PicturesService } from './pictures/pictures.service.js';
@@ -26,6 +30,7 @@ import { StashController } from './stash/stash.controller.js';
 import { StashService } from './stash/stash.service.js';
 import { WoodsController } from './woods/woods.controller.js';
 import { WoodsService } from './woods/woods.service.js';
+import { WorkbookController } from './workbook/workbook.controller.js';
 
 /** Files under /assets have a digest of their content in their names: they never change. */
 const cached = (response: ServerResponse, path: string): void => {
@@ -55,7 +60,9 @@ export class AppModule {
         BackupsController,
         ProjectsController,
         DrawingsController,
+        PassportController,
         WoodsController,
+        WorkbookController,
         ShopController,
         PicturesController,
         StashController,
@@ -63,6 +70,8 @@ export class AppModule {
         BoardsController,
         SheetsController,
         ProgressController,
+        JournalController,
+        PhotosController,
       ],
       providers: [
         { provide: Database, useValue: database },
@@ -78,6 +87,7 @@ export class AppModule {
         BackupsService,
         SheetsService,
         ProgressService,
+        JournalService,
       ],
     };
   }

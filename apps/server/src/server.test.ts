@@ -45,6 +45,55 @@ const taller = (project: Project): Project => {
 const query = (sql: string, values: unknown[] = []) =>
   app.get(Database).write((manager) => manager.query(sql, values));
 
+describe('what measured rings say', () => {
+  test('is told of all pieces on the shelf with how many measurements it rests on; of removed ones not', async () => {
+    expect((await http().get('/api/shop/learnt').expect(200)).body).toEqual([]);
+    const document = cup();
+    const off = [0.1, -0.3];
+    off.forEach((by, i) => {
+      const ring = document.rings[i]!;
+      document.rings[i] = { ...ring, measured: { heightMm: mm(ring.heightMm + by) } };
+    });
+    const { body } = await http().post('/api/projects').send({ document }).expect(201);
+    const [learnt] = (await http().get('/api/shop/learnt').expect(200)).body;
+    expect(learnt).toEqual({ kind: 'thicknessMm', spread: expect.closeTo(Math.sqrt(0.05), 9), count: 2 });
+    await http().delete(`/api/projects/${body.id}`);
+    expect((await http().get('/api/shop/learnt').expect(200)).body).toEqual([]);
+  });
+});
+
+describe('a passport', () => {
+  test('comes as a card of several sizes and as a page of its own; a size that there is not is refused', async () => {
+    const { id } = await stored();
+    const pdf = await http().get(`/api/projects/${id}/passport.pdf?size=label`).expect(200);
+    expect(pdf.headers['content-type']).toContain('application/pdf');
+    expect(pdf.body.subarray(0, 5).toString()).toBe('%PDF-');
+    const { text } = await http().get(`/api/projects/${id}/passport.html`).expect(200);
+    expect(text).toContain('data:image/png;base64,');
+    expect(text).toContain(cup().name);
+    const wrong = await http().get(`/api/projects/${id}/passport.pdf?size=a0`).expect(422);
+    expect(wrong.body.reasons[0].message).toContain('a6, a7, label');
+    await http().get('/api/projects/nobody/passport.html').expect(404);
+    await http().delete(`/api/projects/${id}`);
+  });
+});
+
+describe('the workbook', () => {
+  test('has every piece of the shelf that can be planned; what is taken off is not in it', async () => {
+    const before = (await http().get('/api/workbook').expect(200)).body.length;
+    const { id } = await stored();
+    const { body } = await http().get('/api/workbook').expect(200);
+    expect(body.length).toBe(before + 1);
+    expect(body.find((row: { id: string }) => row.id === id)).toMatchObject({
+      name: cup().name,
+      rings: 15,
+      hours: null,
+    });
+    await http().delete(`/api/projects/${id}`);
+    expect((await http().get('/api/workbook')).body.length).toBe(before);
+  });
+});
+
 describe('the database', () => {
   test('is in WAL mode and flushes every commit', async () => {
     const pragma = (name: string) => app.get(Database).read((manager) => manager.query(`PRAGMA ${name}`));
@@ -70,6 +119,7 @@ describe('the database', () => {
       'Honey Class Jar',
       'March Star Dish',
       'Secretary’s Bowl',
+      'Sheepwash Bowl',
       'Shepherd’s Lantern',
       'Three Becks Vase',
       'Whirlpool Goblet',

@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import type { Server } from 'node:http';
 import { MOST_BYTES, MOST_FILE_BYTES } from '@fellside/core';
-import { demoBoards, demoProjects, demoStash } from '@fellside/core/demo';
+import { demoBoards, demoJournal, demoProjects, demoStash } from '@fellside/core/demo';
 import { Database, openDatabase, Refusal, readMachine } from '@fellside/database';
 import { HttpAdapterHost, NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
@@ -13,6 +13,7 @@ import { insertBoards } from './boards/boards.service.js';
 import { standingAt } from './door/door.js';
 import { isLoopback } from './door/hosts.js';
 import { closingTheSilent } from './door/silent.js';
+import { insertEntries } from './journal/journal.service.js';
 import { MOST_PICTURE } from './pictures/pictures.service.js';
 import { insertPiece } from './projects/writing.js';
 import { BodyFilter } from './reasons/bodyFilter.js';
@@ -77,7 +78,11 @@ export async function createServer(settings: Settings): Promise<NestExpressAppli
 
 /** Puts the demo pieces, rings and boards into a new database. */
 async function fillShelf(manager: EntityManager): Promise<void> {
-  for (const piece of demoProjects().reverse()) await insertPiece(manager, piece);
+  const journal = demoJournal();
+  for (const piece of demoProjects().reverse()) {
+    const { id } = await insertPiece(manager, piece);
+    if (piece.name === journal.piece) await insertEntries(manager, id, journal.entries);
+  }
   for (const ring of demoStash()) await stashRing(manager, ring);
   await insertBoards(manager, demoBoards());
 }

@@ -1,83 +1,96 @@
+import type { ComponentType } from 'react';
 import { createBrowserRouter, Navigate } from 'react-router';
-import { BlanksStation } from './blanks/BlanksStation.js';
-import { BoardsView } from './cuts/boards/BoardsView.js';
-import { CutsStation } from './cuts/CutsStation.js';
-import { PapersView } from './cuts/PapersView.js';
-import { SawView } from './cuts/saw/SawView.js';
-import { WoodView } from './cuts/wood/WoodView.js';
-import { FormStation } from './form/FormStation.js';
-import { ChangesView } from './make/ChangesView.js';
-import { DryFitView } from './make/DryFitView.js';
-import { DayView } from './make/day/DayView.js';
-import { LatheView } from './make/lathe/LatheView.js';
-import { MakeStation } from './make/MakeStation.js';
-import { SettingView } from './make/setting/SettingView.js';
-import { WorkView } from './make/WorkView.js';
-import { PatternStation } from './pattern/PatternStation.js';
-import { RingPlan } from './plan/RingPlan.js';
-import { RingsStation } from './rings/RingsStation.js';
-import { SafePage } from './safe/SafePage.js';
-import { RemovedPage } from './shelf/RemovedPage.js';
-import { Shelf } from './shelf/Shelf.js';
-import { PieceShell } from './shell/PieceShell.js';
 import { Problem } from './shell/Problem.js';
 import { Shell } from './shell/Shell.js';
-import { ShopStation } from './shop/ShopStation.js';
-import { TurntablePage } from './turntable/TurntablePage.js';
-import { VersionsPage } from './versions/VersionsPage.js';
-import { WoodsStation } from './woods/WoodsStation.js';
+
+/** What is fetched besides: the turntable stands within several stations. */
+const stations: (() => Promise<unknown>)[] = [() => import('./turntable/Turntable.js')];
+
+/** A station that is fetched when somebody goes there, or when there is nothing else to do. */
+const station = <K extends string>(load: () => Promise<Readonly<Record<K, ComponentType>>>, name: K) => {
+  stations.push(load);
+  return { lazy: async () => ({ Component: (await load())[name] as ComponentType }) };
+};
+
+/** Fetches all stations: from then on none is missing when the server is away. */
+export const fetchStations = () => Promise.allSettled(stations.map((load) => load()));
 
 /** Every station has its own address; `ring` is counted from 1, as people do. */
 export const router = createBrowserRouter([
   {
     element: <Shell />,
     errorElement: <Problem />,
+    HydrateFallback: () => null,
     children: [
-      { path: '/', element: <Shelf /> },
-      { path: '/woods', element: <WoodsStation /> },
-      { path: '/shop', element: <ShopStation /> },
-      { path: '/safe', element: <SafePage /> },
-      { path: '/removed', element: <RemovedPage /> },
+      { path: '/', ...station(() => import('./shelf/Shelf.js'), 'Shelf') },
+      { path: '/woods', ...station(() => import('./woods/WoodsStation.js'), 'WoodsStation') },
+      { path: '/shop', ...station(() => import('./shop/ShopStation.js'), 'ShopStation') },
+      { path: '/safe', ...station(() => import('./safe/SafePage.js'), 'SafePage') },
+      { path: '/removed', ...station(() => import('./shelf/RemovedPage.js'), 'RemovedPage') },
+      { path: '/workbook', ...station(() => import('./workbook/WorkbookPage.js'), 'WorkbookPage') },
       {
         path: '/piece/:id',
-        element: <PieceShell />,
+        ...station(() => import('./shell/PieceShell.js'), 'PieceShell'),
         children: [
           { index: true, element: <Navigate to="form" replace /> },
-          { path: 'form', element: <FormStation /> },
-          { path: 'rings', element: <RingsStation /> },
+          { path: 'form', ...station(() => import('./form/FormStation.js'), 'FormStation') },
+          { path: 'rings', ...station(() => import('./rings/RingsStation.js'), 'RingsStation') },
           {
             path: 'rings/:ring',
-            element: <RingsStation />,
-            children: [{ path: 'plan', element: <RingPlan /> }],
+            ...station(() => import('./rings/RingsStation.js'), 'RingsStation'),
+            children: [{ path: 'plan', ...station(() => import('./plan/RingPlan.js'), 'RingPlan') }],
           },
           {
             path: 'pattern',
-            element: <PatternStation />,
-            children: [{ path: 'turntable', element: <TurntablePage /> }],
+            ...station(() => import('./pattern/PatternStation.js'), 'PatternStation'),
+            children: [
+              {
+                path: 'turntable',
+                ...station(() => import('./turntable/TurntablePage.js'), 'TurntablePage'),
+              },
+            ],
           },
           {
             path: 'make',
-            element: <MakeStation />,
+            ...station(() => import('./make/MakeStation.js'), 'MakeStation'),
             children: [
-              { index: true, element: <WorkView /> },
-              { path: 'day', element: <DayView /> },
-              { path: 'setting', element: <SettingView /> },
-              { path: 'dry-fit', element: <DryFitView /> },
-              { path: 'lathe', element: <LatheView /> },
-              { path: 'changes', element: <ChangesView /> },
+              { index: true, ...station(() => import('./make/WorkView.js'), 'WorkView') },
+              {
+                path: 'rehearsal',
+                ...station(() => import('./make/rehearsal/RehearsalView.js'), 'RehearsalView'),
+              },
+              { path: 'day', ...station(() => import('./make/day/DayView.js'), 'DayView') },
+              { path: 'setting', ...station(() => import('./make/setting/SettingView.js'), 'SettingView') },
+              { path: 'dry-fit', ...station(() => import('./make/DryFitView.js'), 'DryFitView') },
+              { path: 'lathe', ...station(() => import('./make/lathe/LatheView.js'), 'LatheView') },
+              { path: 'ageing', ...station(() => import('./make/ageing/AgeingView.js'), 'AgeingView') },
+              { path: 'changes', ...station(() => import('./make/ChangesView.js'), 'ChangesView') },
             ],
           },
-          { path: 'blanks', element: <BlanksStation /> },
-          { path: 'versions', element: <VersionsPage /> },
+          {
+            path: 'record',
+            ...station(() => import('./record/RecordStation.js'), 'RecordStation'),
+            children: [
+              { index: true, ...station(() => import('./record/journal/JournalView.js'), 'JournalView') },
+              { path: 'passport', ...station(() => import('./record/PassportView.js'), 'PassportView') },
+              { path: 'again', ...station(() => import('./record/AgainView.js'), 'AgainView') },
+              { path: 'boards', ...station(() => import('./record/OtherBoardsView.js'), 'OtherBoardsView') },
+            ],
+          },
+          { path: 'blanks', ...station(() => import('./blanks/BlanksStation.js'), 'BlanksStation') },
+          { path: 'versions', ...station(() => import('./versions/VersionsPage.js'), 'VersionsPage') },
           {
             path: 'cuts',
-            element: <CutsStation />,
+            ...station(() => import('./cuts/CutsStation.js'), 'CutsStation'),
             children: [
-              { index: true, element: <WoodView /> },
-              { path: 'saw', element: <SawView /> },
-              { path: 'boards', element: <BoardsView /> },
-              { path: 'boards/:board', element: <BoardsView /> },
-              { path: 'papers', element: <PapersView /> },
+              { index: true, ...station(() => import('./cuts/wood/WoodView.js'), 'WoodView') },
+              { path: 'saw', ...station(() => import('./cuts/saw/SawView.js'), 'SawView') },
+              { path: 'boards', ...station(() => import('./cuts/boards/BoardsView.js'), 'BoardsView') },
+              {
+                path: 'boards/:board',
+                ...station(() => import('./cuts/boards/BoardsView.js'), 'BoardsView'),
+              },
+              { path: 'papers', ...station(() => import('./cuts/PapersView.js'), 'PapersView') },
             ],
           },
         ],

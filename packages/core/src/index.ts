@@ -2,12 +2,15 @@ export type { MadeBlank } from './blank/contract.js';
 export { BLANKS, type BlankKind, type BlankMaking, makeBlank } from './blank/registry.js';
 export type { Check } from './check/check.js';
 export { type LayerMargin, layerMargins, marginSaid } from './check/layerMargins.js';
+export { ringsSaid } from './check/said.js';
 export { boardsCsv } from './exchange/boardsCsv.js';
 export { type CalendarEvent, calendarFile } from './exchange/calendarFile.js';
 export { cutListCsv } from './exchange/cutListCsv.js';
 export { type DrawingFormat, drawingFile, type FlatDrawing } from './exchange/drawing.js';
+export { inlayDrawing } from './exchange/inlayDrawing.js';
 export { layoutDrawing } from './exchange/layoutDrawing.js';
 export { glyphFromLoops, inlayFile, readOutline } from './exchange/outlineFile.js';
+export { passportPage, type Turning } from './exchange/passportPage.js';
 export {
   type Pattern,
   patternSchema,
@@ -36,12 +39,27 @@ export { accountCsv, buyingCsv, layoutCsv, ringsCsv, ripsCsv, setupsCsv } from '
 export { templateSvg } from './exchange/templateSvg.js';
 export { profileDrawing, segmentTemplates } from './exchange/templates.js';
 export { PAPERS, type Paper, wallPages, wallSvg } from './exchange/wallSvg.js';
+export {
+  ALL_ROWS,
+  choicesIn,
+  foundIn,
+  type Stored,
+  type WorkbookAsked,
+  type WorkbookRow,
+  workbookCsv,
+  workbookOf,
+  workbookTotals,
+} from './exchange/workbook.js';
 export type { Fit } from './form/corridor.js';
 export { type Curve, type CurvePoint, curveThrough, extremes, radiusAt, topOf } from './form/curve.js';
 export { landmarksOf } from './form/landmarks.js';
 export type { Form, FormPoint, Inside, Lid, Recess, WallAt } from './form/shape.js';
 export { STARTING_SHAPES, startingForm } from './form/starting.js';
 export { brimOf, insideAt, type Vessel, vesselOf, wallAt } from './form/vessel.js';
+export { frontMarks } from './inlay/front.js';
+export { copiesOf, type InlayLies, placeInlay } from './inlay/placed.js';
+export { type Inlay, MOST_INLAYS, type Outline } from './inlay/schema.js';
+export { inlayCuts } from './inlay/section.js';
 export { type AccountRow, accountRows, type WoodShare, woodShares } from './lumber/accountRows.js';
 export {
   type Board,
@@ -55,6 +73,7 @@ export {
   surfacedThickness,
 } from './lumber/board.js';
 export { fencesFor } from './lumber/fences.js';
+export { type GlueUpRow, glueUpRows } from './lumber/glueUps.js';
 export { accountsOf, type WoodAccount } from './lumber/layout/account.js';
 export { areasOf, type BoardAreas } from './lumber/layout/areas.js';
 export { laidAtOnce } from './lumber/layout/atOnce.js';
@@ -98,6 +117,7 @@ export {
 export { afterCutting, splitBoard } from './lumber/splitBoard.js';
 export { CUTTING_SAID } from './lumber/strips.js';
 export { lumberTimes } from './lumber/times.js';
+export { type WaitingBoard, waitingBoards } from './lumber/waiting.js';
 export type { Made, PieceKind } from './making/contract.js';
 export { FIGURE_NAMES, type Figure, type FigureKey } from './making/figures.js';
 export { partsFromDegrees } from './making/flat/parts.js';
@@ -125,7 +145,7 @@ export { compoundAngles } from './making/staved/staved.js';
 export { cautionsOf, type Step, setOf, TOOLS, type Tool } from './making/step.js';
 export { mitred, type Stock } from './making/stock.js';
 export { turnOf } from './making/turnOf.js';
-export { slicesOf } from './making/twisted/twisted.js';
+export { slicesOf } from './making/twisted/told.js';
 export {
   editableLength,
   formatAngle,
@@ -133,6 +153,7 @@ export {
   formatExact,
   formatLength,
   formatStop,
+  gapUnits,
   INCH,
   POUND,
   trimZeros,
@@ -176,19 +197,22 @@ export type { Raster } from './pattern/raster.js';
 export { column, diagonal, patch, repeated, type Spot, type Wall } from './pattern/reach.js';
 export { stretchAt } from './pattern/showing.js';
 export { keyOfTone, TONES, type Tone, type ToneName, toneNames } from './pattern/tones.js';
+export { ageingChecks, finishedPalette, MOVING_NAMES } from './project/ageingChecks.js';
 export { type AtTheLathe, atTheLathe } from './project/atTheLathe.js';
 export type { PlannedBlank } from './project/blanks.js';
 export { changesBetween } from './project/changes.js';
+export { type ColourNote, colourNotes, darkestOf, fillerMm3 } from './project/colourNotes.js';
 export { type Change, type Command, run } from './project/commands/command.js';
 export * as edit from './project/commands/edits.js';
 export type { Stroke } from './project/commands/paintCommands.js';
 export type { RowChange } from './project/commands/rowCommands.js';
 export { liftOfBands, USUAL_SEGMENTS } from './project/commands/stack.js';
 export type { StashedRing } from './project/commands/stashCommands.js';
+export { type Keeps, ringHeightsOf } from './project/commands/substituteCommands.js';
 export { projectedSections } from './project/commands/twistCommands.js';
 export { AGES, type TouchingPair, touchingPairs, weakShare } from './project/contrast.js';
 export { copyOf, fromStash } from './project/copy.js';
-export { elevationPicture, type SmallPicture } from './project/elevation.js';
+export { elevationPicture, flatPicture, type SmallPicture } from './project/elevation.js';
 export {
   type Edited,
   type History,
@@ -200,6 +224,7 @@ export {
 } from './project/history.js';
 export { readProject } from './project/inspect.js';
 export { judged } from './project/judged.js';
+export { LEAST_LEARNT, type Learnt, learntFrom } from './project/learnt.js';
 export { meshesOf, type StackMesh } from './project/meshes.js';
 export { mirrorImage } from './project/mirror.js';
 export { workOf, workPlanned } from './project/ordered.js';
@@ -212,6 +237,7 @@ export {
   type Stacking,
   stackUp,
 } from './project/prepare.js';
+export { asBuilt, toBuild } from './project/rehearsal.js';
 export { AS_DRAWN, type Ripping, rippingOf } from './project/ripping.js';
 export {
   type PaletteEntry,
@@ -235,9 +261,26 @@ export {
 export { type Beginning, startProject } from './project/start.js';
 export { type RingSize, startFromRings } from './project/startFromRings.js';
 export { type StashEntry, stashedRingSchema, stashTaken, stashUsedBy } from './project/stash.js';
+export { broughtTogether, type Prevails, type Together } from './project/together.js';
+export { type Trial, trialsFor } from './project/trials.js';
 export { turnedBalance } from './project/turnedBalance.js';
 export { keptUpToDate, upgradedSteps } from './project/upgrade.js';
 export { cellAspect, trueTurns, wallOf } from './project/wall.js';
+export { MOST_AT_ONCE, madeAgain, manyOf, type Once } from './record/again.js';
+export { happenedBetween } from './record/happened.js';
+export { type Hours, hoursIn, hoursTold, spanSaid } from './record/hours.js';
+export { entrySaid, type JournalDay, type JournalLine, journalOf, journalText } from './record/journal.js';
+export {
+  type HandEntry,
+  type Happened,
+  handEntrySchema,
+  type JournalEntry,
+  journalEntrySchema,
+  MOST_ENTRIES,
+  type Written,
+} from './record/journalEntry.js';
+export { type Passport, passportOf, passportRows, passportText } from './record/passport.js';
+export { WORK_KINDS, type WorkKind, workKindOf } from './record/workKind.js';
 export { type Bond, bondOf } from './ring/bond.js';
 export type { RingNeed } from './ring/need.js';
 export { bandAt } from './ring/overlap.js';
@@ -257,10 +300,32 @@ export {
 } from './ring/owner.js';
 export { type Point, polar, turned } from './ring/plane.js';
 export { SANDED, type Sanded } from './ring/sanded.js';
-export { type Cuts, type HalfSpace, MOST_SLANTS, type Slant, sidesOf } from './ring/slant.js';
+export { bandWoods, type Cuts, type HalfSpace, MOST_SLANTS, type Slant, sidesOf } from './ring/slant.js';
 export type { Thickness } from './ring/slicing.js';
 export type { Point3, Solid } from './ring/space.js';
 export { CAUTION_NOTE, CAUTIONS, type CautionId } from './settings/cautions.js';
+export { type Climate, climateSchema } from './settings/climate.js';
+export {
+  ALIGNINGS,
+  CLOSINGS,
+  ERROR_KINDS,
+  ERRORS,
+  type ErrorKind,
+  type Errors,
+  errorsSchema,
+  type School,
+  USUAL_ERRORS,
+} from './settings/errors.js';
+export {
+  FINISH_IDS,
+  FINISHES,
+  type Finish,
+  type FinishId,
+  sandedOff,
+  takenByGrit,
+} from './settings/finishes.js';
+export { WEEKDAYS, type WorkingHours } from './settings/hours.js';
+export { outBySled, type RememberedSetup, setupsFor, withSetup } from './settings/setups.js';
 export { DEFAULT_SHOP, type Shop, shopSchema, withUnits } from './settings/shop.js';
 export { shopUpToDate } from './settings/shopUpToDate.js';
 export {
@@ -269,8 +334,6 @@ export {
   type Chore,
   EQUIPMENT,
   type Equipment,
-  WEEKDAYS,
-  type WorkingHours,
   type Workshop,
 } from './settings/workshop.js';
 export { type Balance, calmUpTo, GRAVITY, shakeAt } from './shop/balance.js';
@@ -285,9 +348,11 @@ export { type OneMore, oneMore } from './shop/day/whatIf.js';
 export { closingWedge, diagnosed, type Recut, recut, type Seen } from './shop/dryFit.js';
 export { type Halves, halvesOf } from './shop/halves.js';
 export { meantRing } from './shop/meant.js';
+export { MOST_SIDE, type Moving, movingOf } from './shop/moves.js';
 export { type Assembly, cannotBe, USUAL_BATCH } from './shop/order/assembly.js';
 export { counted, nextJob, upTo } from './shop/order/counting.js';
 export { cutsFor, type OwnCut, testsFor } from './shop/order/cutsFor.js';
+export { finishOf } from './shop/order/finishJobs.js';
 export { HOLDERS, type Hold, type Holder } from './shop/order/held.js';
 export {
   type Job,
@@ -338,8 +403,15 @@ export {
   type MeantRing,
   type WrongRing,
 } from './shop/wrongAngle.js';
+export type { Outcomes, RingOutcomes } from './simulate/counting.js';
+export { type Halved, halvings } from './simulate/helps.js';
+export { buildMany } from './simulate/many.js';
+export { SEEN_GAP } from './simulate/seen.js';
+export type { Method } from './simulate/subject.js';
+export type { Spread } from './simulate/tally.js';
 export { clipped, type Triangle } from './surface/clip.js';
 export { insideLine, outsideLine, type SectionPoint, woodOutline } from './surface/drawing.js';
+export { type ExamplePicture, examplePicture } from './surface/example.js';
 export {
   FINE_MESH,
   type MeshFineness,
@@ -362,5 +434,16 @@ export { type UnrolledPart, unrolledParts } from './surface/unrolled.js';
 export { agedColour } from './wood/ageing.js';
 export { SHIPPED_WOODS } from './wood/catalogue.js';
 export { INVISIBLE, READS_WELL, SIGHTS, type Sight, seen } from './wood/colour.js';
+export {
+  climateIn,
+  daysToWait,
+  equilibriumMoisture,
+  humidityFor,
+  moistureRange,
+  REGIONS,
+  type Region,
+  weightOver,
+} from './wood/moisture.js';
 export { changeCoefficient } from './wood/movement.js';
 export { density, type Hatch, type Species, speciesSchema } from './wood/species.js';
+export { underFinish } from './wood/underFinish.js';

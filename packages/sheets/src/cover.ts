@@ -5,9 +5,12 @@ import {
   drawnOf,
   extremes,
   formatLength,
+  frontMarks,
   outsideLine,
   outsidePatches,
+  sampledCuts,
   sentenceIn,
+  shownOn,
 } from '@fellside/core';
 import { INK, MARGIN, type Pages, PT, QUIET } from './page.js';
 import type { Shown } from './shown.js';
@@ -73,7 +76,7 @@ export function coverSheet(pages: Pages, shown: Shown): void {
 }
 
 /** The outside from the front: every wood filled at once, joints over it. */
-function elevation(pages: Pages, { prepared, project, species }: Shown): void {
+function elevation(pages: Pages, { prepared, project, finished }: Shown): void {
   const { doc } = pages;
   const { vessel } = prepared;
   const widest = 2 * extremes(vessel.outside, 0, vessel.heightMm).most;
@@ -94,6 +97,11 @@ function elevation(pages: Pages, { prepared, project, species }: Shown): void {
       else outlines.set(wood, [outline]);
     }
   }
+  const shown = shownOn(prepared);
+  const inlaid = (sampledCuts(prepared).marks ?? []).map((mark) => ({
+    wood: woodOf.get(shown[mark.ring]!.woods[mark.place] ?? '') ?? '',
+    loops: frontMarks(mark, vessel, VIEW),
+  }));
   const box = {
     x: axis - (widest * scale) / 2,
     y: foot - vessel.heightMm * scale,
@@ -101,7 +109,7 @@ function elevation(pages: Pages, { prepared, project, species }: Shown): void {
     height: vessel.heightMm * scale,
   };
   for (const [wood, all] of outlines) {
-    fillWood(doc, species(wood), box, (of) => {
+    fillWood(doc, finished(wood), box, (of) => {
       for (const outline of all) {
         outline.forEach((p, i) => {
           if (i === 0) of.moveTo(...at(p));
@@ -122,6 +130,21 @@ function elevation(pages: Pages, { prepared, project, species }: Shown): void {
       doc.closePath();
     }
   doc.stroke().strokeOpacity(1);
+  for (const { wood, loops } of inlaid) {
+    const path = (of: PDFKit.PDFDocument) => {
+      for (const loop of loops) {
+        loop.forEach((p, i) => {
+          if (i === 0) of.moveTo(...at(p));
+          else of.lineTo(...at(p));
+        });
+        of.closePath();
+      }
+      return of;
+    };
+    if (loops.length === 0) continue;
+    fillWood(doc, finished(wood), box, path);
+    path(doc).lineWidth(0.3).strokeColor(INK).stroke();
+  }
   const line = outsideLine(vessel);
   for (const side of [-1, 1]) {
     line.forEach(({ r, z }, i) => {

@@ -1,9 +1,9 @@
-import { formatLength, mm, ripList, sayLaid, sentenceIn } from '@fellside/core';
+import { formatLength, glueUpRows, mm, ringsSaid, ripList, sayLaid, sentenceIn } from '@fellside/core';
 import type { Pages } from './page.js';
 import type { Shown } from './shown.js';
 
 /** The rip list in the order of the work: fence by fence, the widest first, all woods; then the blocks by what they are for. */
-export function ripSheets(pages: Pages, { lumber, layouts, shop, species, roll }: Shown): void {
+export function ripSheets(pages: Pages, { plan, lumber, layouts, shop, species, roll }: Shown): void {
   const { units } = shop;
   const fences = ripList(layouts);
   if (fences.length === 0) return;
@@ -65,5 +65,18 @@ export function ripSheets(pages: Pages, { lumber, layouts, shop, species, roll }
       formatLength(panel.widthMm, units),
       formatLength(mm(panel.thicknessMm), units),
     ]),
+  );
+  const glueUps = glueUpRows(plan.rings);
+  if (glueUps.length === 0) return;
+  pages.need(20, title);
+  pages.heading('Boards that are glued up');
+  pages.table(
+    title,
+    [
+      { name: 'For', share: 18 },
+      { name: 'What is done', share: 100 },
+      { name: 'Done', share: 8 },
+    ],
+    glueUps.map(({ rings, says }) => [sentenceIn(ringsSaid(rings), units), sentenceIn(says, units), '[  ]']),
   );
 }

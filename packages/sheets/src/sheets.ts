@@ -22,6 +22,7 @@ import {
   type Shop,
   type Species,
   solverOf,
+  underFinish,
   type WoodLayout,
 } from '@fellside/core';
 import { boardSheets } from './boardSheets.js';
@@ -91,6 +92,8 @@ export async function shopSheets(
   const lumber = lumberTimes(planned.value.lumber, ask.copies ?? 1);
   const layouts = layoutsOf(ask, planned.value, lumber, highs);
   if (!layouts.ok) return layouts;
+  const finish = project.finish ?? shop.workshop.finish.usual;
+  const finished = woods.map((wood) => underFinish(wood, finish));
   const shown: Shown = {
     project,
     plan: planned.value,
@@ -102,6 +105,7 @@ export async function shopSheets(
     layouts: layouts.value,
     accounts: accountsOf(lumber, layouts.value, shop),
     species: (wood) => woods.find(({ id }) => id === wood),
+    finished: (wood) => finished.find(({ id }) => id === wood),
     roll: rollOf(planned.value),
   };
   const pages = new Pages(ask.paper, project.name);

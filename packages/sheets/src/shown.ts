@@ -23,5 +23,7 @@ export interface Shown {
   readonly layouts: readonly WoodLayout[];
   readonly accounts: readonly WoodAccount[];
   species(wood: string): Species | undefined;
+  /** The same as it looks under the finish of the piece. */
+  finished(wood: string): Species | undefined;
   readonly roll: Roll;
 }

@@ -1,6 +1,7 @@
 import {
   type FlatDrawing,
   formatLength,
+  inlayDrawing,
   mitred,
   profileDrawing,
   ringDrawing,
@@ -37,6 +38,11 @@ export function templateSheets(pages: Pages, shown: Shown): void {
     pages.inner,
   );
   if (segments.lines.length > 0) tiled(pages, segments, 'Segments, full size');
+  for (const [i, { inlay, placed }] of shown.prepared.inlays.entries())
+    if (placed.ok) {
+      const name = `${inlay.patch ? 'Patch' : 'Inlay'} ${i + 1}, full size`;
+      tiled(pages, inlayDrawing(inlay, placed.value, shown.prepared, shown.shop.units), name);
+    }
   for (const { ring, made, turn, course } of shown.prepared.rings)
     if (ring.making.way === 'medallion' && made.ok) {
       const name = `Ring ${course.index + 1} from above, full size`;

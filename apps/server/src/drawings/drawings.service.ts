@@ -1,6 +1,7 @@
 import { Database, DrawingEntity } from '@fellside/database';
 import { Injectable, NotFoundException, type OnModuleDestroy } from '@nestjs/common';
 import { ProjectsService } from '../projects/projects.service.js';
+import { shopIn } from '../shop/shop.controller.js';
 import { Threads } from '../threads/threads.js';
 import { WoodsService } from '../woods/woods.service.js';
 import { type DrawAsk, drawn } from './draw.js';
@@ -27,7 +28,9 @@ export class DrawingsService implements OnModuleDestroy {
     const kept = await this.database.read((manager) => manager.findOneBy(DrawingEntity, { projectId }));
     if (kept?.revision === revision) return kept.png;
     const { document } = await this.projects.version(projectId, revision);
-    const png = await this.threads.run({ project: document, woods: await this.woods.list() }, signal);
+    const { workshop } = await this.database.read(shopIn);
+    const ask = { project: document, woods: await this.woods.list(), usual: workshop.finish.usual };
+    const png = await this.threads.run(ask, signal);
     if (!png) throw new NotFoundException({ statusCode: 404, message: 'This piece cannot be drawn.' });
     if (!kept || kept.revision < revision) await this.keep(projectId, revision, png);
     return png;

@@ -1,6 +1,8 @@
 import { Body, Controller, Get, HttpCode, type MessageEvent, Param, Post, Sse } from '@nestjs/common';
 import { interval, map, merge, type Observable } from 'rxjs';
 import { z } from 'zod';
+import { JournalService } from '../journal/journal.service.js';
+import { ProjectsService } from '../projects/projects.service.js';
 import { parsed } from '../reasons/answer.js';
 import { ProgressService } from './progress.service.js';
 
@@ -28,7 +30,11 @@ const BEAT = 20_000;
 
 @Controller('api/projects/:id/progress')
 export class ProgressController {
-  constructor(private readonly progress: ProgressService) {}
+  constructor(
+    private readonly progress: ProgressService,
+    private readonly journal: JournalService,
+    private readonly projects: ProjectsService,
+  ) {}
 
   @Get()
   async list(@Param('id') id: string) {
@@ -41,10 +47,19 @@ export class ProgressController {
     return this.progress.add(id, parsed(body, given).ticks);
   }
 
-  /** Ticks as they come, from whatever device. */
+  /** Ticks as they come, from whatever device; a word whenever the journal was written in or the piece saved. */
   @Sse('stream')
   stream(@Param('id') id: string): Observable<MessageEvent> {
     const ticks = this.progress.added(id).pipe(map(({ ticks }): MessageEvent => ({ data: { ticks } })));
-    return merge(ticks, interval(BEAT).pipe(map((): MessageEvent => ({ type: 'beat', data: '' }))));
+    const written = this.journal.changed(id).pipe(map((): MessageEvent => ({ type: 'journal', data: '' })));
+    const saved = this.projects
+      .saved(id)
+      .pipe(map((revision): MessageEvent => ({ type: 'saved', data: { revision } })));
+    return merge(
+      ticks,
+      written,
+      saved,
+      interval(BEAT).pipe(map((): MessageEvent => ({ type: 'beat', data: '' }))),
+    );
   }
 }

@@ -1,4 +1,11 @@
-import { type History, historySchema, readProject, readProjectFile, writeProjectFile } from '@fellside/core';
+import {
+  type History,
+  historySchema,
+  MOST_AT_ONCE,
+  readProject,
+  readProjectFile,
+  writeProjectFile,
+} from '@fellside/core';
 import { Database, PictureEntity } from '@fellside/database';
 import {
   Body,
@@ -17,10 +24,16 @@ import { z } from 'zod';
 import { accepted, parsed } from '../reasons/answer.js';
 import { WoodsService } from '../woods/woods.service.js';
 import { ProjectsService } from './projects.service.js';
-import { MOST_ON_PAGE } from './shelf.js';
+import { MOST_ON_PAGE, SHELF_ORDERS } from './shelf.js';
 import { takeIn } from './taking.js';
 
 const newBody = z.strictObject({ document: z.unknown() });
+const manyBody = z.strictObject({
+  documents: z
+    .array(z.unknown())
+    .min(1, { error: 'There is no piece to put on the shelf.' })
+    .max(MOST_AT_ONCE, { error: `At most ${MOST_AT_ONCE} pieces are made at once.` }),
+});
 const saveBody = z.strictObject({ revision: z.int().min(1), document: z.unknown(), history: historySchema });
 const takeBody = z.strictObject({
   text: z.string(),
@@ -42,6 +55,10 @@ const pageAsk = z.strictObject({
     .default('false')
     .transform((given) => given === 'true'),
   named: z.string().max(80).default(''),
+  order: z
+    .enum(SHELF_ORDERS, { error: () => `Order is one of ${SHELF_ORDERS.join(', ')}.` })
+    .default('saved'),
+  wood: z.string().max(80).default(''),
 });
 
 @Controller('api/projects')
@@ -60,6 +77,14 @@ export class ProjectsController {
   @Post()
   create(@Body() body: unknown) {
     return this.projects.create(accepted(readProject(parsed(newBody, body).document)));
+  }
+
+  /** Several pieces at once, all of them or none. */
+  @Post('many')
+  createMany(@Body() body: unknown) {
+    return this.projects.createMany(
+      parsed(manyBody, body).documents.map((each) => accepted(readProject(each))),
+    );
   }
 
   /** Takes in a project file: its text, or that with what to do about woods that differ and rings from the stash. */

@@ -1,7 +1,9 @@
 import { changesBetween, type History, type Project, plain, sentenceIn } from '@fellside/core';
 import { Database, ProjectEntity, shelved, VersionEntity } from '@fellside/database';
 import { ConflictException, Injectable, NotFoundException } from '@nestjs/common';
+import { filter, map, type Observable, Subject } from 'rxjs';
 import { type EntityManager, IsNull, Not } from 'typeorm';
+import { writeHappened } from '../journal/journal.service.js';
 import { accepted } from '../reasons/answer.js';
 import { shopIn } from '../shop/shop.controller.js';
 import { assertFree } from '../stash/stash.service.js';
@@ -22,7 +24,17 @@ const missing = (message = 'There is no such piece on the shelf.') =>
 
 @Injectable()
 export class ProjectsService {
+  private readonly saves = new Subject<{ readonly id: string; readonly revision: number }>();
+
   constructor(private readonly database: Database) {}
+
+  /** Revisions of a piece as they are saved, by whatever device. */
+  saved(piece: string): Observable<number> {
+    return this.saves.pipe(
+      filter(({ id }) => id === piece),
+      map(({ revision }) => revision),
+    );
+  }
 
   list(ask: ShelfAsk): Promise<ShelfPage> {
     return this.database.read((manager) => shelfPage(manager, ask));
@@ -46,24 +58,39 @@ export class ProjectsService {
     });
   }
 
+  /** Puts several on the shelf, all or none; gives the first. */
+  createMany(documents: readonly Project[]): Promise<SavedPiece> {
+    return this.database.write(async (manager) => {
+      const made: SavedPiece[] = [];
+      for (const document of documents) {
+        await assertFree(manager, document, null);
+        made.push(await insertPiece(manager, document));
+      }
+      return made[0]!;
+    });
+  }
+
   /** Saves over `revision`; 409 with the piece as it stands when somebody saved since, or took it off the shelf. */
-  save(
+  async save(
     id: string,
     revision: number,
     project: Project,
     history: History,
   ): Promise<Pick<SavedPiece, 'id' | 'revision' | 'savedAt'>> {
-    return this.database.write(async (manager) => {
+    const saved = await this.database.write(async (manager) => {
       const savedAt = new Date().toISOString();
       const document = JSON.stringify(project);
-      await this.assertCurrent(manager, id, revision);
+      const was = await this.assertCurrent(manager, id, revision);
       await assertFree(manager, project, id);
       const change = { revision: revision + 1, document, history: JSON.stringify(history), savedAt };
       await manager.update(ProjectEntity, { id }, { ...change, ...shelved(document).columns });
       await keepVersion(manager, { projectId: id, revision: revision + 1, document, savedAt });
       await keepUses(manager, id, document);
+      await writeHappened(manager, id, was, project, savedAt);
       return { id, revision: revision + 1, savedAt };
     });
+    this.saves.next(saved);
+    return saved;
   }
 
   /** The removed piece's document, whoever asks for it. */
@@ -132,14 +159,14 @@ export class ProjectsService {
     return { revision, savedAt: found.savedAt, document: accepted(readStored(found.document)).document };
   }
 
-  /** 409 unless the piece stands at a revision; a document of a newer Fellside is never written over. */
-  private async assertCurrent(manager: EntityManager, id: string, revision: number): Promise<void> {
+  /** The piece as it stands at a revision; 409 where it stands at another. A document of a newer Fellside is never written over. */
+  private async assertCurrent(manager: EntityManager, id: string, revision: number): Promise<Project> {
     const found = await manager.findOneBy(ProjectEntity, { id });
     if (!found) throw missing();
     const stored = readStored(found.document, found.history);
     if (!stored.ok)
       throw new ConflictException({ statusCode: 409, message: plain(stored.reasons[0]!.message) });
-    if (found.revision === revision && found.removedAt === null) return;
+    if (found.revision === revision && found.removedAt === null) return stored.value.document;
     const current = { id, revision: found.revision, savedAt: found.savedAt, ...stored.value };
     if (found.removedAt !== null) {
       const message = 'The piece was taken off the shelf in another window. Nothing was overwritten.';

@@ -23,6 +23,32 @@ describe('the shelf', () => {
     await http().get('/api/projects?count=100000').expect(422);
   });
 
+  test('is sorted by name, height and width, and asked for a wood', async () => {
+    const make = (name: string, wide: number) => {
+      const document = cup(name);
+      const points = document.form.points.map((point) => ({ ...point, radiusMm: point.radiusMm * wide }));
+      const palette = document.palette.map((entry, i) =>
+        wide > 1 && i === 0 ? { ...entry, wood: 'yew' } : entry,
+      );
+      return http()
+        .post('/api/projects')
+        .send({ document: { ...document, palette, form: { ...document.form, points } } })
+        .expect(201);
+    };
+    await make('Sorted b', 1);
+    await make('sorted A', 1.1);
+    const names = async (more: string): Promise<string[]> =>
+      (await http().get(`/api/projects?named=sorted${more}`).expect(200)).body.pieces.map(
+        ({ name }: { name: string }) => name,
+      );
+    expect(await names('&order=name')).toEqual(['sorted A', 'Sorted b']);
+    expect(await names('&order=width')).toEqual(['sorted A', 'Sorted b']);
+    expect(await names('&order=saved')).toEqual(['sorted A', 'Sorted b']);
+    expect(await names('&wood=yew')).toEqual(['sorted A']);
+    expect((await http().get('/api/projects?named=sorted&wood=yew').expect(200)).body.total).toBe(1);
+    await http().get('/api/projects?order=weight').expect(422);
+  });
+
   test('one unreadable piece costs one piece, and its raw text can be saved; a newer one is left alone', async () => {
     const [broken, newer] = [await stored('Broken'), await stored('Newer')];
     await query(`UPDATE projects SET document = '{"name": "Bro' WHERE id = ?`, [broken.id]);
@@ -62,5 +88,14 @@ describe('the shelf', () => {
     const darker = await http().get(`/api/projects/${id}/drawings/2`).expect(200);
     expect(Buffer.compare(darker.body, png.body)).not.toBe(0);
     await http().get(`/api/projects/${id}/drawings/9`).expect(404);
+    // Another finish of the shop: in its colours, although the piece is the same.
+    const shop = (await http().get('/api/shop').expect(200)).body;
+    const unfinished = { ...shop.workshop, finish: { ...shop.workshop.finish, usual: 'none' } };
+    await http()
+      .put('/api/shop')
+      .send({ ...shop, workshop: unfinished })
+      .expect(200);
+    const bare = await http().get(`/api/projects/${id}/drawings/2`).expect(200);
+    expect(Buffer.compare(bare.body, darker.body)).not.toBe(0);
   });
 });

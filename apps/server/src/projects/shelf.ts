@@ -27,12 +27,26 @@ export interface ShelfPage {
   readonly pieces: readonly ShelvedPiece[];
 }
 
+/** What the shelf is sorted by. */
+export const SHELF_ORDERS = ['saved', 'name', 'height', 'width'] as const;
+export type ShelfOrder = (typeof SHELF_ORDERS)[number];
+
+const ORDERS: Readonly<Record<ShelfOrder, string>> = {
+  saved: '"savedAt" DESC',
+  name: '"name" COLLATE NOCASE',
+  height: '"heightMm" DESC',
+  width: '"diameterMm" DESC',
+};
+
 export interface ShelfAsk {
   readonly from: number;
   readonly count: number;
   readonly removed: boolean;
   /** Part of a name; empty for all. */
   readonly named: string;
+  readonly order: ShelfOrder;
+  /** Id of a wood that it has; empty for any. */
+  readonly wood: string;
 }
 
 interface Row extends Omit<ShelvedPiece, 'woods' | 'unreadable' | 'name'> {
@@ -48,15 +62,15 @@ const HEALTH = `json_valid("document") AS "readable", CASE WHEN json_valid("docu
 
 /** A page of the pieces on the shelf or of those taken off it, from the columns beside the documents. */
 export async function shelfPage(manager: EntityManager, ask: ShelfAsk): Promise<ShelfPage> {
-  const where = `"removedAt" IS ${ask.removed ? 'NOT ' : ''}NULL AND coalesce("name", '') LIKE ? ESCAPE '\\'`;
+  const where = `"removedAt" IS ${ask.removed ? 'NOT ' : ''}NULL AND coalesce("name", '') LIKE ? ESCAPE '\\' AND (? = '' OR EXISTS (SELECT 1 FROM "uses" WHERE "kind" = 'wood' AND "key" = ? AND "projectId" = "projects"."id"))`;
   const like = `%${ask.named.replace(/[\\%_]/g, '\\$&')}%`;
   const [all] = await manager.query(
     `SELECT count(*) AS "total", max("heightMm") AS "tallestMm", max("diameterMm") AS "widestMm" FROM "projects" WHERE ${where}`,
-    [like],
+    [like, ask.wood, ask.wood],
   );
   const rows: Row[] = await manager.query(
-    `SELECT ${PIECE}, ${HEALTH} FROM "projects" WHERE ${where} ORDER BY ${ask.removed ? '"removedAt"' : '"savedAt"'} DESC, "id" LIMIT ? OFFSET ?`,
-    [like, ask.count, ask.from],
+    `SELECT ${PIECE}, ${HEALTH} FROM "projects" WHERE ${where} ORDER BY ${ask.removed ? '"removedAt" DESC' : ORDERS[ask.order]}, "id" LIMIT ? OFFSET ?`,
+    [like, ask.wood, ask.wood, ask.count, ask.from],
   );
   return {
     total: all.total,

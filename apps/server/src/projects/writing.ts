@@ -2,7 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { type History, NO_HISTORY, type Project } from '@fellside/core';
 import {
   DrawingEntity,
+  JournalEntity,
   keepers,
+  PhotoEntity,
   ProjectEntity,
   shelved,
   TickEntity,
@@ -72,5 +74,7 @@ export async function deletePiece(manager: EntityManager, id: string): Promise<v
   await manager.delete(UseEntity, { projectId: id });
   await manager.delete(DrawingEntity, { projectId: id });
   await manager.delete(TickEntity, { projectId: id });
+  await manager.delete(JournalEntity, { projectId: id });
+  await manager.delete(PhotoEntity, { projectId: id });
   await manager.delete(ProjectEntity, { id });
 }

@@ -13,7 +13,7 @@ export function BenchTools({ unrolled, section }: { unrolled: boolean; section: 
   const zoom = useApp((state) => state.session.zoom);
   const side = useApp((state) => state.session.side);
   return (
-    <div className="flex items-center gap-4 px-3 py-1.5 text-sm text-quiet">
+    <div className="flex items-center gap-4 overflow-x-auto px-3 py-1.5 text-sm whitespace-nowrap text-quiet *:shrink-0">
       <label className="flex items-center gap-1.5">
         <input
           type="checkbox"

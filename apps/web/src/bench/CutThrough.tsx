@@ -3,6 +3,7 @@ import {
   type Drawn,
   drawnOf,
   edit,
+  inlayCuts,
   insideLine,
   mm,
   outsideLine,
@@ -55,6 +56,10 @@ export const CutThrough = memo(function CutThrough({ prepared, palette, at, view
     () => blanksOf({ prepared, palette, at, direction }),
     [prepared, palette, at, direction],
   );
+  const inlaid = useMemo(
+    () => inlaidOf({ prepared, palette, at, direction }),
+    [prepared, palette, at, direction],
+  );
   const allowances = useApp((state) => projectOf(state).allowances);
   return (
     <g>
@@ -64,6 +69,7 @@ export const CutThrough = memo(function CutThrough({ prepared, palette, at, view
       <g opacity={faint ? 0.18 : 0.38}>{blanks}</g>
       <g clipPath="url(#wall-left)" opacity={faint ? 0.55 : 1}>
         {blanks}
+        {inlaid}
       </g>
       <path d={envelope(rings, allowances, at)} fill="none" stroke="var(--color-ink)" strokeDasharray="1 3" />
       <path d={inside} fill="none" stroke="var(--color-teal)" strokeWidth="1.5" strokeDasharray="5 3" />
@@ -124,6 +130,18 @@ function blanksOf({ prepared, palette, at, direction }: BlanksProps) {
           {blankOf({ part, shift: region.shift, palette, at, direction })}
         </g>
       );
+    });
+  });
+}
+
+/** What the cut shows of inlays: in the turned wall only. */
+function inlaidOf({ prepared: { inlays, vessel }, palette, at, direction }: BlanksProps) {
+  return inlays.flatMap(({ inlay, placed }) => {
+    if (!placed.ok) return [];
+    return inlayCuts(inlay, placed.value, vessel, direction).map(({ place, outline }) => {
+      const d = `${linePath(outline, at)}Z`;
+      const wood = palette.get(place === 1 ? inlay.seam!.wood : inlay.wood);
+      return <path key={d} d={d} fill={woodFill(wood, 'bench')} stroke="#1d2527" strokeWidth={0.75} />;
     });
   });
 }

@@ -38,7 +38,7 @@ export function LevelHandles({ vessel, at, scale }: LevelsProps) {
             strokeDasharray="2 3"
           />
           <Level
-            name="Lid line"
+            name={lid.joined ? 'Joint of the halves' : 'Lid line'}
             heightMm={lid.heightMm}
             set={(heightMm) => edit.setLid({ ...lid, heightMm })}
             x={at.x(0) - 22}

@@ -1,4 +1,4 @@
-import { drawnOwner, groupsOf, type Prepared, placeName, type Species } from '@fellside/core';
+import { bandWoods, drawnOwner, groupsOf, type Prepared, placeName, type Species } from '@fellside/core';
 import { type ReactNode, useCallback, useMemo } from 'react';
 import { clickOwner } from '../store/selection.js';
 import { paletteOf } from '../store/selectors.js';
@@ -120,7 +120,8 @@ function nameOf(
 ): string {
   const here = rings[ring]?.ring;
   const band = bands[ring - rings.length];
-  if (band) return `slanted band ${ring - rings.length + 1}: ${palette.get(band.slant.wood)?.name ?? ''}`;
+  if (band)
+    return `slanted band ${ring - rings.length + 1}: ${palette.get(bandWoods(band.slant)[place ?? 0] ?? '')?.name ?? ''}`;
   if (!here) return '';
   const { woods, making } = here;
   const groups = groupsOf(making);

@@ -1,9 +1,10 @@
-import { type BlankMaking, edit, type Mm } from '@fellside/core';
+import { type BlankMaking, edit, type Mm, mm } from '@fellside/core';
 import { editPiece } from '../store/edits.js';
 import { useActions } from '../store/store.js';
 import { Choice } from '../ui/Choice.js';
 import { LengthField } from '../ui/LengthField.js';
 import { NumberField } from '../ui/NumberField.js';
+import { Switch } from '../ui/Switch.js';
 
 type Globe = Extract<BlankMaking, { kind: 'globe' }>;
 type Bent = Extract<BlankMaking, { kind: 'bent' }>;
@@ -65,9 +66,17 @@ const LENGTHS: readonly (readonly [keyof Bent & `${string}Mm`, string])[] = [
   ['linkAsideMm', 'Second link, aside'],
 ];
 
+/** Straight lengths as they are begun. */
+const STRAIGHT = { lengthMm: mm(30), rings: 2 };
+
 function BentControls({ index, making }: { index: number; making: Bent }) {
   const dispatch = useActions();
-  const set = (change: Partial<Bent>) => dispatch(editPiece(edit.setBlank(index, { ...making, ...change })));
+  const { straight } = making;
+  const set = ({ ...change }: Partial<Bent>) => {
+    const changed = { ...making, ...change };
+    if (changed.straight === undefined) delete changed.straight;
+    return dispatch(editPiece(edit.setBlank(index, changed)));
+  };
   return (
     <>
       {LENGTHS.map(([name, label]) => (
@@ -98,6 +107,27 @@ function BentControls({ index, making }: { index: number; making: Bent }) {
         value={making.sweepDeg}
         onChange={(sweepDeg) => set({ sweepDeg })}
       />
+      <Switch
+        label="halves joined by straights"
+        on={straight !== undefined}
+        onChange={(on) => set({ straight: on ? STRAIGHT : undefined })}
+      />
+      {straight && (
+        <>
+          <LengthField
+            label="Straight, long"
+            className="w-24"
+            value={straight.lengthMm}
+            onChange={(lengthMm) => set({ straight: { ...straight, lengthMm } })}
+          />
+          <NumberField
+            label="Its rings"
+            className="w-20"
+            value={straight.rings}
+            onChange={(rings) => set({ straight: { ...straight, rings } })}
+          />
+        </>
+      )}
     </>
   );
 }

@@ -1,6 +1,15 @@
-import { type Board, chargedFeet, formatLength, mm, type Species, surfacedThickness } from '@fellside/core';
+import {
+  type Board,
+  chargedFeet,
+  formatLength,
+  mm,
+  type Species,
+  surfacedThickness,
+  waitingBoards,
+} from '@fellside/core';
 import { Pencil, Scissors, Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import { waitSaid } from '../make/ageing/waitSaid.js';
 import { api, sentencesOf } from '../store/api.js';
 import { shopOf, woodsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
@@ -104,9 +113,10 @@ interface RowProps {
 }
 
 function Row({ board, species, scale, onEdit, onSplit, onRemove }: RowProps) {
-  const { units, prices, currency, charges } = useApp(shopOf);
+  const { units, prices, currency, charges, workshop } = useApp(shopOf);
   const { lengthMm, widthMm, thicknessMm, surfaced, moisturePercent, note, wood } = board;
   const price = board.price ?? prices[wood];
+  const days = waitingBoards([board], species ? [species] : [], workshop.climate)[0]?.days ?? 0;
   const name = `${species?.name ?? wood}, ${formatLength(mm(lengthMm), units)}`;
   const each = 'h-6! px-1.5!';
   return (
@@ -134,7 +144,10 @@ function Row({ board, species, scale, onEdit, onSplit, onRemove }: RowProps) {
       <td>{formatLength(lengthMm, units)}</td>
       <td>{chargedFeet(board, { charges }).toFixed(2)}</td>
       <td>{price === undefined || price === null ? '–' : `${currency}${price.toFixed(2)} / bd ft`}</td>
-      <td>{moisturePercent === null ? '–' : `${moisturePercent} %`}</td>
+      <td>
+        {moisturePercent === null ? '–' : `${moisturePercent} %`}
+        {days > 0 && <span className="block text-rust">wait {waitSaid(days)}</span>}
+      </td>
       <td className="max-w-48 whitespace-normal">{note}</td>
       <td>
         <span className="flex gap-1">

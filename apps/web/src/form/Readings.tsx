@@ -21,16 +21,18 @@ export function Readings() {
   if (!plan.ok || !prepared.ok) return null;
   const { capacityMm3, massKg, woodMm3 } = plan.value;
   const pints = `${usPints(capacityMm3).toFixed(1)} US pt, ${imperialPints(capacityMm3).toFixed(1)} imp pt`;
-  const marks = landmarksOf(prepared.value.vessel.outside);
-  const widest = marks.find(({ name }) => name === 'widest')!.radiusMm;
   const { vessel } = prepared.value;
+  const marks = landmarksOf(vessel.outside);
+  const widest = marks.find(({ name }) => name === 'widest')!.radiusMm;
   /** How wide it is inside there; nothing where it is solid. */
   const boreAt = (heightMm: number): string => {
     const bore = insideAt(vessel, heightMm) ?? 0;
     return bore > 0 ? `, bore ${formatLength(mm(2 * bore), units)}` : '';
   };
   const rows: (readonly [label: string, value: string, rest: string])[] = [
-    ['Holds', `${litres(capacityMm3).toFixed(2)} l`, pints],
+    vessel.joined
+      ? ['Holds', 'nothing', 'closed at both ends']
+      : ['Holds', `${litres(capacityMm3).toFixed(2)} l`, pints],
     ['Weighs', `${massKg.toFixed(2)} kg`, units === 'mm' ? '' : `${(massKg / POUND).toFixed(2)} lb`],
     [
       'Wood left',

@@ -126,7 +126,7 @@ describe('the panel', () => {
     expect(project().form.recess).toMatchObject({ depthMm: 3 });
     await set('Recess diameter', '6');
     expect(screen.getAllByRole('alert')[0]!.textContent).toMatch(/leaves no rim/);
-    await userEvent.click(screen.getByLabelText('Body and lid'));
+    await userEvent.click(screen.getByLabelText('body and lid'));
     await set('Lid line, height', '1');
     expect(screen.getAllByRole('alert').at(-1)!.textContent).toMatch(/has to lie in the hollow/);
     await set('Lid line, height', '8');

@@ -1,5 +1,6 @@
 import {
   cutWrong,
+  degrees,
   diagnosed,
   done,
   type MeantRing,
@@ -18,6 +19,7 @@ import { useApp } from '../store/store.js';
 import { Choice } from '../ui/Choice.js';
 import { LengthField } from '../ui/LengthField.js';
 import { DryRing } from './DryRing.js';
+import { RememberFit } from './RememberFit.js';
 
 const SEEN = [
   ['last', 'one joint open, all others tight'],
@@ -84,7 +86,12 @@ export function DryFit({ ring }: { ring: MeantRing }) {
             ? sentenceIn(wrongSaid(found.value), units)
             : sentenceIn(found.reasons[0]!.message, units)}
         </p>
-        {found.ok && <Ways wrong={found.value} />}
+        {found.ok && (
+          <>
+            <RememberFit count={ring.count} errorDeg={degrees(found.value.error)} />
+            <Ways wrong={found.value} />
+          </>
+        )}
       </div>
       <DryRing wrong={wrong} />
     </div>

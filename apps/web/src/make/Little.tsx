@@ -1,8 +1,7 @@
-import { formatAngle, formatLength, type MeantRing, whatItDoes } from '@fellside/core';
+import { formatAngle, formatLength, gapUnits, type MeantRing, whatItDoes } from '@fellside/core';
 import { unitsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { Heads } from '../ui/Heads.js';
-import { gapUnits } from '../ui/LengthField.js';
 import { tableClass } from '../ui/tables.js';
 
 /** What a little too much or too little does on this very ring. */

@@ -30,7 +30,7 @@ const shown = (view = <WorkView />, project = cup) => {
   const opened = showWith(view, project);
   act(() => {
     opened.store.dispatch(progress.opened({ piece: 'cup', pending: [] }));
-    opened.store.dispatch(progress.listed({ piece: 'cup', ticks: [] }));
+    opened.store.dispatch(progress.heard({ piece: 'cup', ticks: [] }));
   });
   const heard = (ticks: readonly Partial<Tick>[]) =>
     act(
@@ -146,7 +146,7 @@ describe('the day plan', () => {
   test('says when all is done, whether it could be sooner, and what each way of building comes to', async () => {
     const { project } = shown(<DayView />);
     expect(screen.getByText(/Done by .*; in these hours it cannot be sooner/)).toBeTruthy();
-    expect(screen.getByRole('img', { name: /Timeline of 79 jobs/ })).toBeTruthy();
+    expect(screen.getByRole('img', { name: /Timeline of 81 jobs/ })).toBeTruthy();
     expect(screen.getAllByRole('row')).toHaveLength(7);
     expect(screen.getByText(/has no lid/)).toBeTruthy();
     await userEvent.selectOptions(screen.getByLabelText('The stack'), 'halves');
@@ -165,7 +165,7 @@ describe('the day plan', () => {
       Date.parse(at),
     );
     expect(without).toEqual([]);
-    expect(tasks).toHaveLength(42);
+    expect(tasks).toHaveLength(44);
     expect(tasks.every(({ id }) => id.startsWith('b1|'))).toBe(true);
     expect(tasks[0]!.title).toMatch(/^Best Fleece Bowl: Ring/);
     const ids = new Set(tasks.map(({ id }) => id));

@@ -16,13 +16,15 @@ export function RingsStation() {
   const dispatch = useActions();
   const brush = useApp((state) => state.session.brush);
   const count = useApp((state) => projectOf(state).rings.length);
+  const bands = useApp((state) => projectOf(state).slants?.length ?? 0);
   useRingInAddress();
   const paint = (ring: number, place: number) => {
     if (!brush) return;
     const band = ring - count;
-    dispatch(
-      editPiece(band < 0 ? edit.setWood([ring], brush, [place]) : edit.setSlant(band, { wood: brush })),
-    );
+    const inlay = band - bands;
+    if (band < 0) dispatch(editPiece(edit.setWood([ring], brush, [place])));
+    else if (inlay < 0) dispatch(editPiece(edit.setSlantWood(band, brush, [place])));
+    else if (place === 0) dispatch(editPiece(edit.setInlay(inlay, { wood: brush })));
   };
   return (
     <>

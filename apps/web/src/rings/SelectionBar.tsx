@@ -1,14 +1,15 @@
-import { type Command, edit, MAKINGS, type Result, segmentsOf, WAYS, type Way } from '@fellside/core';
+import { type Command, edit, type Result, segmentsOf } from '@fellside/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { editPiece } from '../store/edits.js';
 import { projectOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
-import { controlClass, Field } from '../ui/Field.js';
 import { LengthField } from '../ui/LengthField.js';
 import { NumberField } from '../ui/NumberField.js';
 import { BondChoice } from './BondChoice.js';
+import { WayChoice } from './choice/WayChoice.js';
+import { Inlays } from './inlays/Inlays.js';
 import { PatchTool } from './PatchTool.js';
 import { RingActions } from './RingActions.js';
 import { SlantedBands } from './SlantedBands.js';
@@ -48,29 +49,13 @@ export function SelectionBar() {
           )}
         </p>
       </div>
-      <Field label="Made as">
-        {(control) => (
-          <select
-            {...control}
-            className={`${controlClass} w-50`}
-            value={shared(chosen.map(({ making }) => making.way)) ?? ''}
-            onChange={(event) => {
-              const way = event.target.value as Way;
-              if (way === 'stock') setFromStash(true);
-              else go(edit.setWay(targets, way));
-            }}
-          >
-            <option value="" disabled>
-              various
-            </option>
-            {WAYS.map((way) => (
-              <option key={way} value={way} title={MAKINGS[way].says}>
-                {MAKINGS[way].name}
-              </option>
-            ))}
-          </select>
-        )}
-      </Field>
+      <WayChoice
+        way={shared(chosen.map(({ making }) => making.way))}
+        onChoose={(way) => {
+          if (way === 'stock') setFromStash(true);
+          else go(edit.setWay(targets, way));
+        }}
+      />
       <NumberField
         label="Segments"
         className="w-16"
@@ -91,6 +76,7 @@ export function SelectionBar() {
       <SliceDialog />
       <PatchTool targets={targets} />
       <SlantedBands />
+      <Inlays />
       <Link to={`/piece/${id}/blanks`} className="flex h-8 items-center text-sm text-teal underline">
         Blanks that are no rings
       </Link>

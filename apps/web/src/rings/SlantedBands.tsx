@@ -9,6 +9,7 @@ import { Cautions } from '../ui/Cautions.js';
 import { controlClass, Field } from '../ui/Field.js';
 import { LengthField } from '../ui/LengthField.js';
 import { NumberField } from '../ui/NumberField.js';
+import { OptionalCount } from '../ui/OptionalCount.js';
 
 /** Bands of a contrasting wood that run aslant through the glued stack, in the order in which they are cut. */
 export function SlantedBands() {
@@ -27,7 +28,7 @@ export function SlantedBands() {
           align="end"
           sideOffset={4}
           aria-label="Slanted bands"
-          className="z-20 flex max-h-[70vh] w-190 max-w-[94vw] flex-col gap-3 overflow-y-auto rounded border border-line bg-raised p-3 shadow-lg"
+          className="z-20 flex max-h-[70vh] w-210 max-w-[94vw] flex-col gap-3 overflow-y-auto rounded border border-line bg-raised p-3 shadow-lg"
         >
           <p className="text-sm text-quiet">
             The glued stack is sawn through aslant, a board is glued in, and the work goes on. Each band is
@@ -85,7 +86,7 @@ function Band({ slant, index }: { slant: Slant; index: number }) {
       </Field>
       <LengthField
         label="Cut meets the axis at"
-        className="w-32"
+        className="w-28"
         value={slant.heightMm}
         onChange={(heightMm) => set({ heightMm })}
       />
@@ -112,6 +113,11 @@ function Band({ slant, index }: { slant: Slant; index: number }) {
         className="w-20"
         value={slant.kerfMm}
         onChange={(kerfMm) => set({ kerfMm })}
+      />
+      <OptionalCount
+        label="Segments"
+        value={slant.count}
+        onChange={(count) => set({ count } as Partial<Slant>)}
       />
       <Button
         aria-label={`Remove slanted band ${index + 1}`}

@@ -9,6 +9,7 @@ const NAMES: readonly (readonly [of: keyof BackupCounts, one: string, many: stri
   ['stash', 'ring in the stash', 'rings in the stash'],
   ['patterns', 'pattern', 'patterns'],
   ['pictures', 'picture', 'pictures'],
+  ['photos', 'photograph', 'photographs'],
 ];
 
 /** What a backup holds, in words: “12 pieces, 2 removed pieces, 140 versions”. */

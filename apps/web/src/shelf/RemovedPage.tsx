@@ -2,8 +2,8 @@ import { formatLength, mm } from '@fellside/core';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, drawingUrl, type ShelvedProject, sentencesOf } from '../store/api.js';
-import { unitsOf } from '../store/selectors.js';
+import { api, drawingUrl, type ShelvedProject, sentencesOf, WHOLE_SHELF } from '../store/api.js';
+import { unitsOf, usualFinishOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Sheet } from '../ui/Sheet.js';
@@ -12,7 +12,7 @@ import { ageOf, momentOf } from '../ui/times.js';
 /** Pieces that were taken off the shelf: to be put back, or taken away for good. */
 export function RemovedPage() {
   const { data, isError, hasNextPage, fetchNextPage } = api.useProjectsInfiniteQuery(
-    { removed: true, named: '' },
+    { ...WHOLE_SHELF, removed: true },
     { refetchOnMountOrArgChange: true },
   );
   const [restore] = api.useRestoreProjectMutation();
@@ -85,10 +85,11 @@ function Removed({
   onRemove: () => void;
 }) {
   const units = useApp(unitsOf);
+  const usual = useApp(usualFinishOf);
   const { name, heightMm, diameterMm, removedAt, unreadable } = piece;
   return (
     <li className="flex flex-wrap items-center gap-4 border-b border-line py-2">
-      <img src={drawingUrl(piece)} alt="" loading="lazy" className="h-16 w-16 object-contain" />
+      <img src={drawingUrl(piece, usual)} alt="" loading="lazy" className="h-16 w-16 object-contain" />
       <div className="min-w-48 flex-1">
         <p className="font-semibold">{name}</p>
         <p className="text-sm text-quiet">

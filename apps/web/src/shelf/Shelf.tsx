@@ -1,13 +1,13 @@
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import { api, type ShelvedProject, sentencesOf } from '../store/api.js';
-import { leavePiece } from '../store/autosave.js';
-import { useActions } from '../store/store.js';
+import { api, type ShelvedProject, sentencesOf, WHOLE_SHELF } from '../store/api.js';
+import { leavePiece } from '../store/opening.js';
+import { useActions, useApp } from '../store/store.js';
 import { useUnsent } from '../store/useUnsent.js';
 import { Button } from '../ui/Button.js';
-import { controlClass } from '../ui/Field.js';
 import { NewPiece } from './NewPiece.js';
 import { OpenFile } from './OpenFile.js';
+import { ShelfTools } from './ShelfTools.js';
 import { ShelvedPiece } from './ShelvedPiece.js';
 import { UnsentPieces } from './UnsentPieces.js';
 
@@ -16,12 +16,16 @@ const TALLEST = 330;
 const WIDEST = 340;
 /** From so many pieces on one looks for a piece by its name. */
 const MANY = 12;
+/** Small pieces are drawn so many times as large. */
+const SMALL = 0.45;
 
 /** The way in: the pieces as their own elevations standing on a line, to scale with each other. */
 export function Shelf() {
-  const [named, setNamed] = useState('');
+  const [ask, setAsk] = useState(WHOLE_SHELF);
+  const { named, wood } = ask;
+  const small = useApp((state) => state.look.smallShelf);
   const { data, isLoading, isError, hasNextPage, isFetchingNextPage, fetchNextPage, refetch } =
-    api.useProjectsInfiniteQuery({ removed: false, named }, { refetchOnMountOrArgChange: true });
+    api.useProjectsInfiniteQuery(ask, { refetchOnMountOrArgChange: true });
   const [trouble, setTrouble] = useState<readonly string[]>([]);
   const [removed, setRemoved] = useState<ShelvedProject | null>(null);
   const [restore] = api.useRestoreProjectMutation();
@@ -34,7 +38,8 @@ export function Shelf() {
   }, [dispatch, refetch, unsent.sending]);
   const pieces = data?.pages.flatMap((page) => page.pieces) ?? [];
   const [{ total, tallestMm, widestMm } = { total: 0, tallestMm: 0, widestMm: 0 }] = data?.pages ?? [];
-  const scale = Math.min(TALLEST / Math.max(1, tallestMm), WIDEST / Math.max(1, widestMm));
+  const scale =
+    (small ? SMALL : 1) * Math.min(TALLEST / Math.max(1, tallestMm), WIDEST / Math.max(1, widestMm));
   const putBack = async ({ id }: ShelvedProject) => {
     const answer = await restore(id);
     if (answer.error) setTrouble(sentencesOf(answer.error));
@@ -44,16 +49,7 @@ export function Shelf() {
     <div className="flex h-full flex-col overflow-auto p-6">
       <div className="mb-4 flex flex-wrap items-center gap-3">
         <h1 className="text-xl font-semibold">Shelf</h1>
-        {(total > MANY || named !== '') && (
-          <input
-            type="search"
-            aria-label="Find a piece"
-            placeholder="Find by name"
-            className={`${controlClass} w-48`}
-            value={named}
-            onChange={(event) => setNamed(event.target.value)}
-          />
-        )}
+        {(total > MANY || named !== '' || wood !== '') && <ShelfTools ask={ask} setAsk={setAsk} />}
         {total > MANY && <span className="text-sm text-quiet">{total} pieces</span>}
         <div className="flex-1" />
         <Link to="/removed" className="text-teal underline">
@@ -83,10 +79,12 @@ export function Shelf() {
         <p className="m-auto max-w-md text-center text-quiet">
           {named
             ? `No piece has “${named}” in its name.`
-            : 'Nothing on the shelf yet. Start with “New piece”: choose a shape, give its size, and the rings are laid out for you.'}
+            : wood
+              ? 'No piece on the shelf has that wood.'
+              : 'Nothing on the shelf yet. Start with “New piece”: choose a shape, give its size, and the rings are laid out for you.'}
         </p>
       )}
-      <ul className="flex flex-wrap items-end gap-x-8 gap-y-10 px-4">
+      <ul className={`flex flex-wrap items-end px-4 ${small ? 'gap-x-4 gap-y-5' : 'gap-x-8 gap-y-10'}`}>
         {pieces.map((piece) => (
           <ShelvedPiece
             key={piece.id}

@@ -3,7 +3,7 @@ import { Ellipsis } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { Link } from 'react-router';
 import { api, drawingUrl, type ShelvedProject, sentencesOf } from '../store/api.js';
-import { unitsOf } from '../store/selectors.js';
+import { unitsOf, usualFinishOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { saveBlob } from '../ui/saveFile.js';
 
@@ -21,6 +21,7 @@ interface ShelvedPieceProps {
 export function ShelvedPiece(props: ShelvedPieceProps) {
   const { piece, scale, unsent } = props;
   const units = useApp(unitsOf);
+  const usual = useApp(usualFinishOf);
   const { id, name, heightMm, diameterMm, unreadable } = piece;
   if (unreadable) return <Unreadable piece={piece} />;
   return (
@@ -31,7 +32,7 @@ export function ShelvedPiece(props: ShelvedPieceProps) {
         className="block border-b-2 border-quiet px-3"
       >
         <img
-          src={drawingUrl(piece)}
+          src={drawingUrl(piece, usual)}
           alt=""
           loading="lazy"
           decoding="async"

@@ -1,13 +1,23 @@
-import { copyOf, fromStash, type Project, writeProjectFile } from '@fellside/core';
+import {
+  broughtTogether,
+  copyOf,
+  fromStash,
+  type Project,
+  sentenceIn,
+  type UnitSystem,
+  writeProjectFile,
+} from '@fellside/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type SavedProject, sentencesOf } from '../store/api.js';
-import { openPiece, saveNow } from '../store/autosave.js';
+import { saveNow } from '../store/autosave.js';
 import { dropDraft } from '../store/drafts.js';
+import { openPiece } from '../store/opening.js';
 import { piece } from '../store/pieceSlice.js';
 import type { Other } from '../store/saving.js';
-import { woodsOf } from '../store/selectors.js';
+import { unitsOf, woodsOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
+import { bringTogether } from '../store/together.js';
 import { Button } from '../ui/Button.js';
 import { saveFile } from '../ui/saveFile.js';
 
@@ -25,6 +35,8 @@ export function Conflict() {
   const safety = useApp((state) => state.piece.safety);
   const edited = useApp((state) => state.piece.edited);
   const woods = useApp(woodsOf);
+  const units = useApp(unitsOf);
+  const base = useApp((state) => state.piece.base);
   const [create] = api.useCreateProjectMutation();
   const [restore] = api.useRestoreProjectMutation();
   const [said, setSaid] = useState('');
@@ -33,12 +45,18 @@ export function Conflict() {
   if (safety !== 'stale' || !other || !edited || !id) return null;
   const mine = edited.project;
   const theirs = other.what === 'changed' ? other.piece : null;
+  const knowsBase = base !== null;
   const show = async (found: SavedProject) => {
     await dropDraft(id);
     // Nothing is left to be sent: both sides are where the user wanted them.
     dispatch(piece.closed());
     await dispatch(openPiece(found));
     navigate(`/piece/${found.id}/form`);
+  };
+  const together = (found: SavedProject, prevails: 'mine' | 'theirs') => {
+    const trouble = dispatch((act, getState) => bringTogether(found, act as never, getState, prevails));
+    if (trouble) return setSaid(sentenceIn(trouble, units));
+    void dispatch(saveNow(id));
   };
   const keepAsCopy = async () => {
     const { data, error } = await create(copyOf(mine, `${mine.name} (my copy)`));
@@ -61,13 +79,19 @@ export function Conflict() {
   return (
     <div role="alert" className="flex flex-wrap items-center gap-3 bg-rust-wash px-4 py-2 text-rust">
       <p className="min-w-64 flex-1">
-        {SAYS[other.what]} {said}
+        {SAYS[other.what]} {theirs && odds(base, mine, theirs.document, units)} {said}
         {anew > 0 && ' In a copy, rings from the stash are planned anew.'}
       </p>
       <Button onClick={keepAsCopy}>Keep mine as a copy</Button>
       <Button onClick={() => asFile(mine, 'mine')}>Save mine as a file</Button>
       {other.what === 'removed' && (
         <Button onClick={() => putBack(other.piece)}>Put it back with mine</Button>
+      )}
+      {theirs && knowsBase && (
+        <>
+          <Button onClick={() => together(theirs, 'mine')}>Both; mine where both changed</Button>
+          <Button onClick={() => together(theirs, 'theirs')}>Both; the other’s where both changed</Button>
+        </>
       )}
       {theirs && (
         <>
@@ -77,4 +101,10 @@ export function Conflict() {
       )}
     </div>
   );
+}
+
+/** What both changed, in a sentence. */
+function odds(base: Project | null, mine: Project, theirs: Project, units: UnitSystem): string {
+  const both = base && broughtTogether(base, mine, theirs);
+  return both && !both.ok ? sentenceIn(both.reasons[0]!.message, units) : '';
 }

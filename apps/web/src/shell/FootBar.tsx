@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import type { Running } from '../cuts/runner.js';
 import { useCuts } from '../cuts/useCuts.js';
+import { ageingChecksOf } from '../store/ageing.js';
 import { editPiece } from '../store/edits.js';
 import { ringAddress } from '../store/selection.js';
 import { planOf, unitsOf, woodsOf } from '../store/selectors.js';
@@ -111,9 +112,9 @@ function Checks() {
   const id = useApp((state) => state.piece.id);
   const plan = useApp(planOf);
   const units = useApp(unitsOf);
-  if (!plan.ok || plan.value.checks.length === 0)
-    return <Figure label="Checks" value="Nothing" rest="to look at" />;
-  const { checks } = plan.value;
+  const ageing = useApp(ageingChecksOf);
+  const checks = plan.ok ? [...plan.value.checks, ...ageing] : [];
+  if (!plan.ok || checks.length === 0) return <Figure label="Checks" value="Nothing" rest="to look at" />;
   const roll = rollOf(plan.value);
   const [looks, notes] = [checks.filter(({ note }) => !note), checks.filter(({ note }) => note)];
   const first = looks[0] ?? notes[0]!;

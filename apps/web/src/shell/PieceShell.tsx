@@ -1,8 +1,9 @@
 import { useEffect } from 'react';
 import { Outlet, useParams } from 'react-router';
 import { api } from '../store/api.js';
-import { openPiece } from '../store/autosave.js';
+import { openPiece } from '../store/opening.js';
 import { planTold } from '../store/planning.js';
+import { useLive } from '../store/progress/useLive.js';
 import { planAskOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
@@ -31,6 +32,7 @@ export function PieceShell() {
   return (
     <>
       <Planning />
+      <Live id={id} />
       <h1 className="sr-only">{name}</h1>
       <Conflict />
       <div className="flex min-h-0 flex-1 flex-col">
@@ -40,6 +42,12 @@ export function PieceShell() {
       <FootBar />
     </>
   );
+}
+
+/** Follows what other devices do to the open piece. */
+function Live({ id }: { id: string }) {
+  useLive(id);
+  return null;
 }
 
 /** How long the hand rests within a gesture before figures follow it, ms: worked out meanwhile, they would slow it. */

@@ -1,6 +1,8 @@
 import {
   Archive,
+  BookOpenText,
   Hammer,
+  IdCard,
   Layers3,
   type LucideIcon,
   Paintbrush,
@@ -33,9 +35,11 @@ export function Rail() {
           <Station to={`/piece/${id}/pattern`} icon={Paintbrush} name="Pattern" />
           <Station to={`/piece/${id}/cuts`} icon={PencilRuler} name="Cuts" />
           <Station to={`/piece/${id}/make`} icon={Hammer} name="Make" />
+          <Station to={`/piece/${id}/record`} icon={IdCard} name="Record" />
         </>
       )}
       <div className="flex-1" />
+      <Station to="/workbook" icon={BookOpenText} name="Workbook" />
       <Station to="/woods" icon={Trees} name="Woods" />
       <Station to="/shop" icon={Settings2} name="Shop" />
       <Station to="/safe" icon={Archive} name="Safe" />
@@ -47,7 +51,7 @@ function Station({ to, icon: Icon, name }: { to: string; icon: LucideIcon; name:
   return (
     <NavLink
       to={to}
-      className="flex flex-col items-center gap-0.5 border-l-3 border-transparent py-2 text-xs text-quiet hover:text-ink aria-[current=page]:border-teal aria-[current=page]:bg-raised aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+      className="flex flex-col items-center gap-0.5 border-l-3 border-transparent py-2 text-xs tracking-tight text-quiet hover:text-ink aria-[current=page]:border-teal aria-[current=page]:bg-raised aria-[current=page]:font-semibold aria-[current=page]:text-ink"
     >
       <Icon aria-hidden size={18} />
       {name}

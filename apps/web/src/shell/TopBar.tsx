@@ -2,11 +2,13 @@ import { edit, UNIT_SYSTEMS, type UnitSystem, withUnits } from '@fellside/core';
 import { History, Redo2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { Search } from '../search/Search.js';
 import { api } from '../store/api.js';
 import { editPiece, redo, undo } from '../store/edits.js';
 import { shopOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
+import { EditList } from './EditList.js';
 import { SavedSign } from './SavedSign.js';
 import { ThemeButton } from './ThemeButton.js';
 import { useShortcuts } from './useShortcuts.js';
@@ -59,6 +61,7 @@ export function TopBar() {
           >
             <Redo2 aria-hidden size={16} />
           </Button>
+          <EditList />
           <Link
             to={`/piece/${id}/versions`}
             aria-label="Earlier versions"
@@ -69,6 +72,7 @@ export function TopBar() {
           </Link>
         </>
       )}
+      <Search />
       <UnitsButton />
       <span className="max-sm:hidden">
         <ThemeButton />

@@ -1,9 +1,21 @@
-import { CHORE_IDS, CHORES, type Mm, type Result, type Shop, type Workshop } from '@fellside/core';
+import {
+  CHORE_IDS,
+  CHORES,
+  FINISH_IDS,
+  FINISHES,
+  type Mm,
+  type Result,
+  type Shop,
+  type Workshop,
+} from '@fellside/core';
+import { Choice } from '../ui/Choice.js';
 import { LengthField } from '../ui/LengthField.js';
 import { NumberField } from '../ui/NumberField.js';
+import { ClimateInputs } from './ClimateInputs.js';
+import { ErrorInputs, SchoolInputs } from './ErrorInputs.js';
 import { HoursField } from './HoursField.js';
 
-type Group = Exclude<keyof Workshop, 'hours'>;
+type Group = Exclude<keyof Workshop, 'hours' | 'school' | 'errors' | 'climate' | 'setups'>;
 
 const LENGTHS = {
   tools: [
@@ -93,6 +105,41 @@ export function WorkshopFields({ shop: { workshop }, change }: WorkshopFieldsPro
           </div>
         </section>
       ))}
+      <section>
+        <h2 className="mb-2 border-b border-line pb-1 font-semibold">Wood and room over the year</h2>
+        <div className="grid grid-cols-2 items-end gap-3">
+          <Choice
+            label="Finish where a piece says none"
+            className="w-full"
+            value={workshop.finish.usual}
+            options={FINISH_IDS.map((id) => [id, FINISHES[id].name] as const)}
+            onChange={(usual) => {
+              const { coats, coatHours } = FINISHES[usual];
+              const hours = coatHours > 0 ? { coatHours } : {};
+              change({ workshop: { ...workshop, finish: { ...workshop.finish, usual, coats, ...hours } } });
+            }}
+          />
+          <ClimateInputs
+            climate={workshop.climate}
+            change={(climate) => change({ workshop: { ...workshop, climate } })}
+          />
+        </div>
+      </section>
+      <section>
+        <h2 className="mb-2 border-b border-line pb-1 font-semibold">How far things come out</h2>
+        <div className="grid grid-cols-2 items-end gap-3">
+          <ErrorInputs
+            errors={workshop.errors}
+            set={(kind, value) =>
+              change({ workshop: { ...workshop, errors: { ...workshop.errors, [kind]: value } } })
+            }
+          />
+          <SchoolInputs
+            school={workshop.school}
+            change={(school) => change({ workshop: { ...workshop, school } })}
+          />
+        </div>
+      </section>
       <section>
         <h2 className="mb-2 border-b border-line pb-1 font-semibold">Hours of the week</h2>
         <HoursField

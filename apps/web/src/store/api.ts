@@ -1,6 +1,10 @@
 import type {
   Board,
+  FinishId,
+  HandEntry,
   History,
+  JournalEntry,
+  Learnt,
   NewBoard,
   Pattern,
   Project,
@@ -9,6 +13,7 @@ import type {
   StashEntry,
   StashedRing,
   Tick,
+  WorkbookRow,
 } from '@fellside/core';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 
@@ -40,11 +45,16 @@ export interface ShelfPage {
   readonly widestMm: number;
   readonly pieces: readonly ShelvedProject[];
 }
-/** Which pieces are asked for: on the shelf or removed, by a part of their name. */
+/** Which pieces are asked for: on the shelf or removed, by a part of their name, with a wood; and in which order. */
 export interface ShelfAsk {
   readonly removed: boolean;
   readonly named: string;
+  readonly order: 'saved' | 'name' | 'height' | 'width';
+  /** Id; empty for any. */
+  readonly wood: string;
 }
+/** All pieces on the shelf, the last saved first. */
+export const WHOLE_SHELF: ShelfAsk = { removed: false, named: '', order: 'saved', wood: '' };
 export interface ListedVersion {
   readonly revision: number;
   readonly savedAt: string;
@@ -98,7 +108,7 @@ const askServer: typeof asked = async (args, context, extra) => {
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: askServer,
-  tagTypes: ['health', 'shelf', 'woods', 'shop', 'stash', 'patterns', 'boards'],
+  tagTypes: ['health', 'shelf', 'woods', 'shop', 'stash', 'patterns', 'boards', 'journal'],
   endpoints: (build) => ({
     projects: build.infiniteQuery<ShelfPage, ShelfAsk, number>({
       infiniteQueryOptions: {
@@ -106,9 +116,9 @@ export const api = createApi({
         getNextPageParam: ({ total, pieces }, _, from) =>
           pieces.length > 0 && from + pieces.length < total ? from + pieces.length : undefined,
       },
-      query: ({ queryArg: { removed, named }, pageParam }) => ({
+      query: ({ queryArg: { removed, named, order, wood }, pageParam }) => ({
         url: 'projects',
-        params: { from: pageParam, count: PAGE, removed, named },
+        params: { from: pageParam, count: PAGE, removed, named, order, wood },
       }),
       providesTags: ['shelf'],
       keepUnusedDataFor: 0,
@@ -116,6 +126,10 @@ export const api = createApi({
     project: build.query<SavedProject, string>({ query: (id) => `projects/${id}`, keepUnusedDataFor: 0 }),
     createProject: build.mutation<SavedProject, Project>({
       query: (document) => ({ url: 'projects', method: 'POST', body: { document } }),
+      invalidatesTags: ['shelf'],
+    }),
+    createMany: build.mutation<SavedProject, readonly Project[]>({
+      query: (documents) => ({ url: 'projects/many', method: 'POST', body: { documents } }),
       invalidatesTags: ['shelf'],
     }),
     importProject: build.mutation<SavedProject & { readonly notes: readonly string[] }, TakeIn>({
@@ -127,6 +141,47 @@ export const api = createApi({
     }),
     addTicks: build.mutation<void, { readonly id: string; readonly ticks: readonly Tick[] }>({
       query: ({ id, ticks }) => ({ url: `projects/${id}/progress`, method: 'POST', body: { ticks } }),
+    }),
+    journal: build.query<{ readonly entries: readonly JournalEntry[] }, string>({
+      query: (id) => `projects/${id}/journal`,
+      providesTags: ['journal'],
+      keepUnusedDataFor: 0,
+    }),
+    addEntries: build.mutation<void, { readonly piece: string; readonly entries: readonly HandEntry[] }>({
+      query: ({ piece, entries }) => ({
+        url: `projects/${piece}/journal`,
+        method: 'POST',
+        body: { entries },
+      }),
+      invalidatesTags: (_, error) => (error ? [] : ['journal']),
+    }),
+    changeEntry: build.mutation<void, { readonly piece: string; readonly entry: HandEntry }>({
+      query: ({ piece, entry }) => ({
+        url: `projects/${piece}/journal/${entry.id}`,
+        method: 'PUT',
+        body: entry,
+      }),
+      invalidatesTags: ['journal'],
+    }),
+    removeEntry: build.mutation<void, { readonly piece: string; readonly id: string }>({
+      query: ({ piece, id }) => ({ url: `projects/${piece}/journal/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['journal'],
+    }),
+    keepPhoto: build.mutation<{ readonly id: string }, { readonly piece: string; readonly original: Blob }>({
+      query: ({ piece, original }) => ({
+        url: `projects/${piece}/photos`,
+        method: 'POST',
+        body: original,
+        headers: { 'content-type': original.type },
+      }),
+    }),
+    showPhoto: build.mutation<void, { readonly id: string; readonly view: Blob }>({
+      query: ({ id, view }) => ({
+        url: `photos/${id}/view`,
+        method: 'PUT',
+        body: view,
+        headers: { 'content-type': view.type },
+      }),
     }),
     /** `body` is the JSON that `bodyOf` makes. */
     saveProject: build.mutation<
@@ -215,6 +270,10 @@ export const api = createApi({
       query: (id) => ({ url: `woods/${id}`, method: 'DELETE' }),
       invalidatesTags: ['woods'],
     }),
+    /** All pieces of the shelf, planned. */
+    workbook: build.query<WorkbookRow[], void>({ query: () => 'workbook' }),
+    /** What measured rings of all pieces say of how far the shop comes out. */
+    learnt: build.query<Learnt[], void>({ query: () => 'shop/learnt' }),
     shop: build.query<Shop, void>({ query: () => 'shop', providesTags: ['shop'] }),
     setShop: build.mutation<Shop, Shop>({
       query: (body) => ({ url: 'shop', method: 'PUT', body }),
@@ -226,9 +285,15 @@ export const api = createApi({
   }),
 });
 
-/** Where a small drawing of a piece at a revision is. */
-export const drawingUrl = ({ id, revision }: Pick<ShelvedProject, 'id' | 'revision'>): string =>
-  `${location.origin}/api/projects/${id}/drawings/${revision}`;
+/** Where a small drawing of a piece at a revision is, in the colours of what the shop usually finishes with. */
+export const drawingUrl = (
+  { id, revision }: Pick<ShelvedProject, 'id' | 'revision'>,
+  usual: FinishId,
+): string => `${location.origin}/api/projects/${id}/drawings/${revision}?finish=${usual}`;
+
+/** Where a photograph is, as it is looked at; `turn` so that a turned one is asked for again. */
+export const photoUrl = ({ photo, turn }: { readonly photo: string; readonly turn: number }): string =>
+  `${location.origin}/api/photos/${photo}/view?turn=${turn}`;
 
 /** The sentences in what a failed request answered. */
 export function sentencesOf(error: unknown): string[] {

@@ -1,21 +1,24 @@
 import type { Edited, History, Reason } from '@fellside/core';
-import { createListenerMiddleware } from '@reduxjs/toolkit';
+import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
 import { api, type SavedProject, sentencesOf } from './api.js';
-import { type Draft, draftsOf, dropDraft, keepDraft } from './drafts.js';
+import { dropDraft, keepDraft } from './drafts.js';
 import { type Outbox, outbox } from './outboxSlice.js';
-import { type PieceState, piece, pieceSlice } from './pieceSlice.js';
+import { type PieceState, pieceSlice } from './pieceSlice.js';
 import { type Other, type Pending, sameDocument, saving } from './saving.js';
-import { isOpen, windowName } from './windows.js';
+import { bringTogether } from './together.js';
+import { underWay } from './underWay.js';
 
 /** Pause in editing before a save, and between tries while the server is away (ms). */
 const SETTLE = 350;
 const RETRY = 2500;
+/** So often it is looked whether a gesture has ended (ms). */
+const HELD = 100;
 
-interface Seen {
+export interface Seen {
   readonly piece: PieceState;
   readonly outbox: Outbox;
 }
-type Tell = (action: unknown) => unknown;
+export type Tell = (action: unknown) => unknown;
 
 /** Edits of a piece that are not known to be on the server, wherever they are. */
 export const pendingOf = ({ piece: open, outbox: left }: Seen, id: string): Pending | null => {
@@ -33,12 +36,12 @@ export const autosave = createListenerMiddleware<Seen>();
 
 /** Every edit is first kept in this browser, then, after a short pause, sent; a later edit starts the pause again. */
 autosave.startListening({
-  actionCreator: pieceSlice.actions.edited,
+  matcher: isAnyOf(pieceSlice.actions.edited, pieceSlice.actions.merged),
   effect: async (_, { getState, dispatch, cancelActiveListeners, delay }) => {
     cancelActiveListeners();
-    const { id, revision, edited, safety } = getState().piece;
+    const { id, revision, edited, base, safety } = getState().piece;
     if (!id || !edited) return;
-    void keepDraft(id, { revision, edited }).then((kept) => {
+    void keepDraft(id, { revision, edited, base }).then((kept) => {
       const now = pendingOf(getState(), id);
       if (now && (kept ? now.kept !== 'here' : now.kept !== 'nowhere'))
         dispatch(saving.kept({ id, kept: kept ? 'here' : 'nowhere' }));
@@ -57,20 +60,7 @@ autosave.startListening({
   },
 });
 
-/** Work that is under way in a store, by piece. */
-function underWay() {
-  const stores = new WeakMap<Tell, Map<string, Promise<void>>>();
-  return (store: Tell, id: string, work: () => Promise<void>): Promise<void> => {
-    const pieces = stores.get(store) ?? new Map<string, Promise<void>>();
-    stores.set(store, pieces);
-    const now = pieces.get(id) ?? work().finally(() => pieces.delete(id));
-    pieces.set(id, now);
-    return now;
-  };
-}
-
 const savingNow = underWay();
-const openingNow = underWay();
 
 /** Saves a piece, one request at a time for each piece, until what is on disk is what was edited. */
 export const saveNow =
@@ -82,8 +72,8 @@ export const saveNow =
 export const savedFirst =
   (id: string) =>
   async (dispatch: Tell, getState: () => Seen): Promise<boolean> => {
-    const work = dispatch(saveNow(id)) as Promise<void>;
     for (;;) {
+      const work = dispatch(saveNow(id)) as Promise<void>;
       const pending = pendingOf(getState(), id);
       if (!pending) return true;
       if (['away', 'stale', 'refused'].includes(pending.safety)) return false;
@@ -100,9 +90,15 @@ async function drain(id: string, dispatch: Tell, getState: () => Seen): Promise<
     const answer = (await dispatch(
       api.endpoints.saveProject.initiate({ id, body: bodyOf(revision, edited) }),
     )) as SaveAnswer;
+    // Under a hand that moves nothing is exchanged.
+    while (answer.error?.status === 409 && isHeld(id, getState()))
+      await new Promise((go) => setTimeout(go, HELD));
     if (!settled(id, answer, edited, dispatch, getState)) await new Promise((go) => setTimeout(go, RETRY));
   }
 }
+
+/** Whether a gesture runs at a piece. */
+const isHeld = (id: string, { piece: open }: Seen): boolean => open.id === id && open.preview !== null;
 
 /** Takes in what the server answered; false where it has to be asked again after a while. */
 function settled(
@@ -117,6 +113,7 @@ function settled(
   const other = otherOf(status, data);
   if (other?.what === 'changed' && sameDocument(other.piece.document, edited.project))
     return saved(id, other.piece, edited, dispatch, getState);
+  if (other?.what === 'changed' && bringTogether(other.piece, dispatch, getState) === null) return true;
   if (other) dispatch(saving.stale({ id, other }));
   else if (typeof status === 'number' && status >= 400 && status < 500 && status !== 401) {
     const reasons = sentencesOf(answer.error).map(
@@ -148,7 +145,7 @@ function saved(
 ): true {
   dispatch(saving.done({ id, revision, savedAt, sent }));
   const rest = pendingOf(getState(), id);
-  if (rest) void keepDraft(id, { revision, edited: rest.edited });
+  if (rest) void keepDraft(id, { revision, edited: rest.edited, base: sent.project });
   else void dropDraft(id);
   return true;
 }
@@ -174,73 +171,3 @@ function stepJson(step: History['past'][number]): string {
 /** What is sent to save a piece. */
 export const bodyOf = (revision: number, { project, history: { past, future } }: Edited): string =>
   `{"revision":${revision},"document":${JSON.stringify(project)},"history":{"past":[${past.map(stepJson).join(',')}],"future":[${future.map(stepJson).join(',')}]}}`;
-
-/** Puts the open piece away; what of it is not saved yet goes on being saved. */
-export const leavePiece = () => (dispatch: Tell, getState: () => Seen) => {
-  const { piece: open } = getState();
-  const pending = open.id === null ? null : pendingOf(getState(), open.id);
-  if (pending) dispatch(outbox.left(pending));
-  if (open.id !== null) dispatch(piece.closed());
-};
-
-/**
- * Opens a piece as the server has it, and puts edits that never reached the server back on top: those of this window, and
- * those of a window that was closed. What another open window has under way is left to it.
- */
-export const openPiece =
-  (found: SavedProject) =>
-  (dispatch: Tell, getState: () => Seen): Promise<void> =>
-    openingNow(dispatch, found.id, () => open(found, dispatch, getState));
-
-async function open(found: SavedProject, dispatch: Tell, getState: () => Seen): Promise<void> {
-  dispatch(leavePiece());
-  // Before anything can be edited: a new draft of this window takes the place of its old one.
-  const draft = getState().outbox[found.id] ? null : await looseDraft(found.id);
-  const left = getState().outbox[found.id];
-  dispatch(piece.opened(found));
-  if (left) {
-    dispatch(outbox.taken(found.id));
-    putBack(found, { revision: left.revision, edited: left.edited }, dispatch);
-    if (left.other) dispatch(saving.stale({ id: found.id, other: left.other }));
-  } else if (draft && sameDocument(draft.edited.project, found.document))
-    await dropDraft(found.id, draft.window);
-  else if (draft) {
-    putBack(found, draft, dispatch);
-    // From here on it is this window's; the other one is gone.
-    if (draft.window !== (await windowName()))
-      void keepDraft(found.id, draft).then(async (kept) => {
-        if (kept) await dropDraft(found.id, draft.window);
-      });
-  }
-}
-
-function putBack(
-  found: SavedProject,
-  { revision, edited }: Pick<Draft, 'revision' | 'edited'>,
-  dispatch: Tell,
-): void {
-  dispatch(piece.edited({ edited, note: 'Edits that had not been saved were put back.' }));
-  if (revision !== found.revision && !sameDocument(edited.project, found.document))
-    dispatch(saving.stale({ id: found.id, other: { what: 'changed', piece: found } }));
-}
-
-/** A window that kept a draft so short a while ago may only be reloading, ms; it is asked again, with pauses between. */
-const RELOADING = 60_000;
-const ASKS = 4;
-const PAUSE = 400;
-
-/** The newest draft of a piece that no other open window has under way. */
-async function looseDraft(id: string): Promise<Draft | null> {
-  const own = await windowName();
-  for (const draft of await draftsOf(id)) if (draft.window === own || (await isClosed(draft))) return draft;
-  return null;
-}
-
-async function isClosed({ window, at }: Draft): Promise<boolean> {
-  const asks = Date.now() - Date.parse(at) < RELOADING ? ASKS : 1;
-  for (let n = 0; n < asks; n++) {
-    if (n > 0) await new Promise((go) => setTimeout(go, PAUSE));
-    if (await isOpen(window)) return false;
-  }
-  return true;
-}

@@ -1,4 +1,11 @@
-import { type Edited, NO_HISTORY, readProject, SCHEMA_VERSION, upgradedSteps } from '@fellside/core';
+import {
+  type Edited,
+  NO_HISTORY,
+  type Project,
+  readProject,
+  SCHEMA_VERSION,
+  upgradedSteps,
+} from '@fellside/core';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { windowName } from './windows.js';
 
@@ -10,12 +17,15 @@ export interface Draft {
   readonly piece: string;
   readonly revision: number;
   readonly edited: Edited;
+  /** The document that they were made to, as the server had it; null where it is not known. */
+  readonly base: Project | null;
   /** ISO time of the last edit. */
   readonly at: string;
 }
 
 /** A draft as it lies in the store: its steps to undo each in a row of their own, so that an edit writes only its own. */
-interface Row extends Omit<Draft, 'edited'> {
+interface Row extends Omit<Draft, 'edited' | 'base'> {
+  readonly base?: Project | null;
   readonly project: Edited['project'];
   readonly past: readonly number[];
   readonly future: readonly number[];
@@ -67,6 +77,7 @@ function numberOf(step: Step): number {
 interface Keeping {
   readonly revision: number;
   readonly edited: Edited;
+  readonly base?: Project | null;
 }
 
 /** What is to be written next for each piece, and the write that is under way. */
@@ -107,6 +118,7 @@ async function write(piece: string): Promise<boolean> {
     window,
     piece,
     revision: draft.revision,
+    base: draft.base ?? null,
     project,
     past: history.past.map(numberOf),
     future: history.future.map(numberOf),
@@ -164,13 +176,13 @@ export async function unsentPieces(): Promise<
 }
 
 async function whole(db: IDBPDatabase<Drafts>, row: Row): Promise<Draft> {
-  const { window, piece, revision, project, at } = row;
+  const { window, piece, revision, project, base = null, at } = row;
   const steps = async (ns: readonly number[]) => {
     const found = await Promise.all(ns.map((n) => db.get('steps', [window, piece, n])));
     return found.every(Boolean) ? found.map((each) => each!.step) : [];
   };
   const history = { past: await steps(row.past), future: await steps(row.future) };
-  return { window, piece, revision, edited: { project, history }, at };
+  return { window, piece, revision, edited: { project, history }, base, at };
 }
 
 /** A draft that an older Fellside kept, brought up to date with those of its steps to undo that still fit. */
@@ -179,7 +191,14 @@ function upToDate(draft: Draft): Draft | null {
   if (project.schema === SCHEMA_VERSION) return draft;
   const read = readProject(project);
   const steps = upgradedSteps(history, project.schema);
-  return read.ok ? { ...draft, edited: { project: read.value, history: steps ?? NO_HISTORY } } : null;
+  const base = draft.base && readProject(draft.base);
+  return read.ok
+    ? {
+        ...draft,
+        edited: { project: read.value, history: steps ?? NO_HISTORY },
+        base: base?.ok ? base.value : null,
+      }
+    : null;
 }
 
 const OLD = 'fellside.draft.';

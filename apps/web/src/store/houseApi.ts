@@ -10,6 +10,7 @@ export interface BackupCounts {
   readonly stash: number;
   readonly patterns: number;
   readonly pictures: number;
+  readonly photos: number;
 }
 export interface CheckedBackup {
   readonly madeAt: string;

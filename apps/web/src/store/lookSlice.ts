@@ -12,10 +12,12 @@ export interface Look {
   readonly inset: boolean;
   /** Ids of pieces that are planned into the same hours. */
   readonly together: readonly string[];
+  /** Whether the shelf shows its pieces small. */
+  readonly smallShelf: boolean;
 }
 
 const KEY = 'fellside.look';
-const USUAL: Look = { theme: 'system', columns: {}, inset: true, together: [] };
+const USUAL: Look = { theme: 'system', columns: {}, inset: true, together: [], smallShelf: false };
 
 function kept(): Look {
   try {
@@ -48,6 +50,9 @@ export const lookSlice = createSlice({
     together(state, { payload: { id, on } }: PayloadAction<{ id: string; on: boolean }>) {
       const others = state.together.filter((other) => other !== id);
       state.together = on ? [...others, id] : others;
+    },
+    shelved(state, { payload }: PayloadAction<boolean>) {
+      state.smallShelf = payload;
     },
     column(state, { payload }: PayloadAction<{ id: string; shown: boolean }>) {
       state.columns = { ...state.columns, [payload.id]: payload.shown };

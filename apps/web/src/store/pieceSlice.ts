@@ -1,4 +1,4 @@
-import type { Change, Edited, Reason, Said } from '@fellside/core';
+import type { Change, Edited, Project, Reason, Said } from '@fellside/core';
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 import type { SavedProject } from './api.js';
 import { awayFor, type Kept, type Standing, saving, staleFor, standing } from './saving.js';
@@ -8,6 +8,8 @@ export type PieceState = Standing & {
   readonly id: string | null;
   readonly revision: number;
   readonly edited: Edited | null;
+  /** The document as it is on the server at that revision, as far as it is known: what the edits are to be told from. */
+  readonly base: Project | null;
   /** What a gesture that is under way would come to; shown in place of the document, saved when it ends. */
   readonly preview: Change | null;
   readonly savedAt: string | null;
@@ -21,6 +23,7 @@ const closed: PieceState = {
   id: null,
   revision: 0,
   edited: null,
+  base: null,
   preview: null,
   savedAt: null,
   ...standing('saved'),
@@ -40,11 +43,17 @@ export const pieceSlice = createSlice({
       id: payload.id,
       revision: payload.revision,
       edited: editedOf(payload),
+      base: payload.document,
       savedAt: payload.savedAt,
     }),
-    edited: (state: PieceState, { payload }: PayloadAction<{ edited: Edited; note?: Said }>): PieceState => ({
+    edited: (
+      state: PieceState,
+      { payload }: PayloadAction<{ edited: Edited; note?: Said; base?: Project | null }>,
+    ): PieceState => ({
       ...state,
       edited: payload.edited,
+      // Edits of an earlier visit were made to another state than the one that was opened.
+      ...(payload.base !== undefined && { base: payload.base }),
       preview: null,
       ...(state.safety !== 'stale' && standing('unsaved')),
       note: payload.note ?? null,
@@ -68,6 +77,21 @@ export const pieceSlice = createSlice({
       note: null,
     }),
     dismissed: (state: PieceState): PieceState => ({ ...state, refused: [], note: null }),
+    /** What another device saved was brought together with what was edited here. */
+    merged: (
+      state: PieceState,
+      {
+        payload: { found, edited, note },
+      }: PayloadAction<{ found: SavedProject; edited: Edited; note: Said | null }>,
+    ): PieceState => ({
+      ...state,
+      revision: found.revision,
+      edited,
+      base: found.document,
+      ...standing('unsaved'),
+      note,
+      refused: [],
+    }),
     closed: (): PieceState => closed,
     /** The edits are to be saved over a revision after all. */
     resumed: (state: PieceState, { payload }: PayloadAction<number>): PieceState => ({
@@ -90,6 +114,7 @@ export const pieceSlice = createSlice({
         change(state as PieceState, id, {
           revision,
           savedAt,
+          base: sent.project,
           ...standing(original(state)?.edited === sent ? 'saved' : 'unsaved'),
         }),
       )

@@ -3,6 +3,8 @@ import {
   DEFAULT_SHOP,
   done,
   dress,
+  type FinishId,
+  finishedPalette,
   type Owned,
   type Plan,
   type Prepared,
@@ -49,13 +51,15 @@ const motifsOf = (state: State) => projectOf(state).motifs;
 const palettedOf = (state: State) => projectOf(state).palette;
 const allowancesOf = (state: State) => projectOf(state).allowances;
 const slantsOf = (state: State) => projectOf(state).slants;
+export const inlaysOf = (state: State) => projectOf(state).inlays;
 /** Slanted bands, the same array as long as nothing but their woods changes. */
 export const shapedSlantsOf = (state: State) => shapedSlants(projectOf(state).slants);
 
 /** Form and rings worked out; painting and renaming do not ask for it again. */
 const stackOf = createSelector(
-  [formOf, shapedRingsOf, allowancesOf, shapedSlantsOf, rippedOf],
-  (form, rings, allowances, slants, ripping) => stackUp({ form, rings, allowances, slants }, ripping),
+  [formOf, shapedRingsOf, allowancesOf, shapedSlantsOf, inlaysOf, rippedOf],
+  (form, rings, allowances, slants, inlays, ripping) =>
+    stackUp({ form, rings, allowances, slants, inlays }, ripping),
 );
 
 /** The same in the woods that show. */
@@ -106,16 +110,16 @@ export const ownedOf: (state: State) => Owned = createSelector(
 
 const ids = (all: readonly { readonly id: string }[] = []) => all.map(({ id }) => ({ id }));
 
-/** Species by palette key, as the shop knows them. */
+/** What the shop usually finishes with. */
+export const usualFinishOf = (state: State): FinishId => shopOf(state).workshop.finish.usual;
+
+/** What the open piece is finished with. */
+export const finishIdOf = (state: State): FinishId => projectOf(state).finish ?? usualFinishOf(state);
+
+/** Species by palette key, in the colours that they have under the piece's finish. */
 export const speciesOf: (state: State) => ReadonlyMap<string, Species> = createSelector(
-  [palettedOf, woodsOf],
-  (palette, woods) =>
-    new Map(
-      palette.flatMap(({ key, wood }) => {
-        const species = woods.find(({ id }) => id === wood);
-        return species ? [[key, species] as const] : [];
-      }),
-    ),
+  [palettedOf, woodsOf, finishIdOf],
+  finishedPalette,
 );
 
 /** The same in the colours to be drawn: as old and as seen as the viewer chose. */

@@ -2,14 +2,14 @@ import { plain } from '@fellside/core';
 import { saving } from './saving.js';
 import { clickRing, type Keys, selectedRingsOf } from './selection.js';
 import 'fake-indexeddb/auto';
-import { edit, mm, NO_HISTORY, type Project, plan } from '@fellside/core';
+import { edit, mm, NO_HISTORY, type Project, plan, run } from '@fellside/core';
 import { demoProjects } from '@fellside/core/demo';
 import { IDBFactory } from 'fake-indexeddb';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import type { SavedProject } from './api.js';
-import { leavePiece, openPiece } from './autosave.js';
 import { draftsOf, dropDraft, forgetDatabase, keepDraft, unsentPieces } from './drafts.js';
 import { editPiece, previewPiece, redo, settlePreview, undo } from './edits.js';
+import { leavePiece, openPiece } from './opening.js';
 import { piece } from './pieceSlice.js';
 import { planTold } from './planning.js';
 import { planAskOf, planOf, preparedOf, projectOf } from './selectors.js';
@@ -136,8 +136,12 @@ describe('autosave', () => {
     await until(() => safetyOf(store) === 'saved', 8000);
   });
 
+  const after = (document: Project, value: number): Project => {
+    const changed = run(document, edit.setWall(mm(value)));
+    return changed.ok ? changed.value.project : document;
+  };
   test.each([
-    ['changed', { current: { ...saved(5), document: { ...saved().document, name: 'Theirs' } } }],
+    ['changed', { current: { ...saved(5), document: after(saved().document, 8) } }],
     ['removed', { code: 'removed', current: saved(5) }],
   ] as const)('a piece %s elsewhere: both sides are kept and nothing more is sent', async (what, body) => {
     answers = [{ status: 409, body }];
@@ -200,6 +204,22 @@ describe('drafts', () => {
     });
     await keepDraft('cup', { revision: 0, edited: edited! });
     expect(safetyOf(await open(saved(4)))).toBe('stale');
+  });
+
+  test('edits of an earlier visit, and others that were saved elsewhere since, are brought together when it is opened', async () => {
+    const first = await open();
+    first.dispatch(wall(6));
+    const { edited, base } = first.getState().piece;
+    await keepDraft('cup', { revision: 1, edited: edited!, base });
+    const theirs = { ...saved(4), document: { ...saved().document, name: 'Named elsewhere' } };
+    const again = await open(theirs);
+    await until(() => safetyOf(again) === 'saved');
+    expect(projectOf(again.getState()).name).toBe('Named elsewhere');
+    expect(wallIn(projectOf(again.getState()))).toBe(6);
+    expect(sent.at(-1)!.revision).toBe(4);
+    // Not knowing what they were made to, it is asked.
+    await keepDraft('cup', { revision: 1, edited: edited! });
+    expect(safetyOf(await open(theirs))).toBe('stale');
   });
 
   test('of another window that is open is neither taken nor dropped; of one that was closed is taken over', async () => {

@@ -1,5 +1,6 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useContext, useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { ShownInstead } from '../surfaces/shownPiece.js';
 import { PaneBoundary } from '../ui/PaneBoundary.js';
 import { Resting } from './Resting.js';
 import type { TurntableProps } from './Turntable.js';
@@ -30,6 +31,7 @@ const COMING = <p className="p-3 text-sm text-quiet">The turntable is coming…<
 export function LazyTurntable(props: TurntableProps) {
   const { id } = useParams();
   const idle = useIdle();
+  const instead = useContext(ShownInstead);
   if (!idle) return COMING;
   if (!ability().webgl)
     return (
@@ -51,7 +53,7 @@ export function LazyTurntable(props: TurntableProps) {
           )}
         </Suspense>
       </PaneBoundary>
-      {props.size === 'panel' && (
+      {props.size === 'panel' && !instead && (
         <Link
           to={`/piece/${id}/pattern/turntable`}
           className="absolute top-1 right-2 rounded bg-raised/80 px-2 py-0.5 text-sm text-teal underline"

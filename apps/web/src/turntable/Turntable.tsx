@@ -1,7 +1,8 @@
 import { type Prepared, shownOn } from '@fellside/core';
 import { memo, useCallback, useMemo, useRef, useState } from 'react';
-import { paletteOf, planOf, preparedOf } from '../store/selectors.js';
+import { paletteOf, planOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
+import { usePrepared } from '../surfaces/shownPiece.js';
 import { Slider } from '../ui/Slider.js';
 import { Switch } from '../ui/Switch.js';
 import { ExportModel } from './ExportModel.js';
@@ -29,7 +30,7 @@ const bareIn = (rings: Prepared['rings']) => (ring: number) =>
 
 /** The piece in space: from the blank as glued to the piece as turned. */
 function Turntable({ size, onPlace }: TurntableProps) {
-  const prepared = useApp(preparedOf);
+  const prepared = usePrepared();
   const plan = useApp(planOf);
   const palette = useApp(paletteOf);
   const { meshes: made, current } = useMeshes(`turntable-${size}`);

@@ -1,7 +1,7 @@
 import { type StackMesh, VIEW_MESH } from '@fellside/core';
 import { useEffect, useState } from 'react';
-import { shapeOf } from '../store/shape.js';
 import { useApp } from '../store/store.js';
+import { useShape } from '../surfaces/shownPiece.js';
 import { geometryService } from '../workers/client.js';
 
 /** Meshes, and whether the piece still has the shape that they were made of. */
@@ -12,7 +12,7 @@ export interface Meshes {
 
 /** The meshes of the open piece's rings, made anew when its shape has changed and nothing is being dragged; null at first. */
 export function useMeshes(asker: string): Meshes {
-  const shape = useApp(shapeOf);
+  const shape = useShape();
   const dragging = useApp((state) => state.piece.preview !== null);
   const [meshes, setMeshes] = useState<{ made: readonly StackMesh[]; version: number } | null>(null);
   useEffect(() => {

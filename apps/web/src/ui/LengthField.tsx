@@ -1,12 +1,12 @@
 import {
   editableLength,
   formatLength,
+  gapUnits,
   type Mm,
   parseLength,
   type Result,
   type Said,
   sentenceIn,
-  type UnitSystem,
 } from '@fellside/core';
 import { useState } from 'react';
 import { unitsOf } from '../store/selectors.js';
@@ -57,6 +57,3 @@ interface LengthFieldProps {
   readonly gap?: boolean;
   readonly unlabelled?: boolean;
 }
-
-/** The units that a gap is read in. */
-export const gapUnits = (units: UnitSystem): UnitSystem => (units === 'mm' ? 'mm' : 'inch-decimal');

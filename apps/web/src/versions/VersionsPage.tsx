@@ -1,14 +1,10 @@
-import { copyOf, edit, sentenceIn } from '@fellside/core';
+import { sentenceIn } from '@fellside/core';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
-import { api, drawingUrl, type ListedVersion, sentencesOf } from '../store/api.js';
-import { saveNow } from '../store/autosave.js';
-import { editPiece } from '../store/edits.js';
-import { projectOf, unitsOf } from '../store/selectors.js';
-import { useActions, useApp } from '../store/store.js';
-import { Button } from '../ui/Button.js';
+import { api, drawingUrl, type ListedVersion } from '../store/api.js';
+import { unitsOf, usualFinishOf } from '../store/selectors.js';
+import { useApp } from '../store/store.js';
 import { ageOf, momentOf } from '../ui/times.js';
-import { VersionLook } from './VersionLook.js';
+import { VersionShown } from './VersionShown.js';
 
 /** Earlier versions of the open piece: when, what changed, how it looked; to take back or keep as a copy. */
 export function VersionsPage() {
@@ -41,7 +37,9 @@ export function VersionsPage() {
           ))}
         </ol>
       </section>
-      {shown && <Look key={shown.revision} id={id} version={shown} now={shown.revision === revision} />}
+      {shown && (
+        <VersionShown key={shown.revision} id={id} version={shown} now={revision} all={versions ?? []} />
+      )}
     </div>
   );
 }
@@ -58,6 +56,7 @@ function Version({
   onChoose: () => void;
 }) {
   const units = useApp(unitsOf);
+  const usual = useApp(usualFinishOf);
   const id = useApp((state) => state.piece.id)!;
   const words = (changes ?? []).map((sentence) => sentenceIn(sentence, units));
   return (
@@ -69,7 +68,7 @@ function Version({
         className="flex min-h-14 w-full items-center gap-3 border-b border-line px-2 py-1.5 text-left aria-pressed:bg-teal-wash hover:bg-raised"
       >
         <img
-          src={drawingUrl({ id, revision })}
+          src={drawingUrl({ id, revision }, usual)}
           alt=""
           loading="lazy"
           className="h-11 w-11 shrink-0 object-contain"
@@ -86,55 +85,5 @@ function Version({
         </span>
       </button>
     </li>
-  );
-}
-
-function Look({
-  id,
-  version: { revision, savedAt },
-  now,
-}: {
-  id: string;
-  version: ListedVersion;
-  now: boolean;
-}) {
-  const dispatch = useActions();
-  const navigate = useNavigate();
-  const name = useApp(projectOf).name;
-  const { data, error } = api.useVersionQuery({ id, revision });
-  const [create] = api.useCreateProjectMutation();
-  const [said, setSaid] = useState('');
-  const takeBack = async () => {
-    if (!data) return;
-    const taken = dispatch(editPiece(edit.becomes(data.document, `Taken back to ${momentOf(savedAt)}`)));
-    if (!taken.ok) return setSaid(taken.reasons.map(({ message }) => message).join(' '));
-    await dispatch(saveNow(id));
-    navigate(`/piece/${id}/form`);
-  };
-  const keep = async () => {
-    if (!data) return;
-    const copy = await create(copyOf(data.document, `${name} (${momentOf(savedAt)})`));
-    if (copy.error) setSaid(sentencesOf(copy.error).join(' '));
-    else setSaid(`It stands on the shelf as “${copy.data.document.name}”.`);
-  };
-  return (
-    <section aria-label="How it was" className="flex min-w-0 flex-1 flex-col gap-4 overflow-auto p-6">
-      <div className="flex flex-wrap items-center gap-3">
-        <h2 className="flex-1 text-lg font-semibold">{now ? 'As it is now' : momentOf(savedAt)}</h2>
-        <Button onClick={keep} disabled={!data}>
-          Keep as a copy
-        </Button>
-        {!now && (
-          <Button kind="main" onClick={takeBack} disabled={!data}>
-            Take back to this
-          </Button>
-        )}
-      </div>
-      <p role="status" className="text-sm">
-        {said}
-        {error && sentencesOf(error).join(' ')}
-      </p>
-      {data && <VersionLook id={id} revision={revision} document={data.document} />}
-    </section>
   );
 }

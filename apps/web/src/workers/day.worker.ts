@@ -1,3 +1,4 @@
+import '../noEval.js';
 import { expose } from 'comlink';
 import { type DayService, improved } from './day.js';
 import { otherWork } from './others.js';

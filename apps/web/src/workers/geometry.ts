@@ -1,6 +1,9 @@
 import {
+  asBuilt,
+  type Errors,
   type Fineness,
   type MeshFineness,
+  type Method,
   meshesOf,
   type Prepared,
   type Ripping,
@@ -17,6 +20,8 @@ export interface Shape {
   readonly version: number;
   readonly stacking: Stacking;
   readonly ripping: Ripping;
+  /** As one build of it comes out; left out where it is as drawn. */
+  readonly build?: { readonly errors: Errors; readonly method: Method; readonly seed: number };
 }
 
 /** Heavy geometry, for a worker or for where there is none: the answers are the same. */
@@ -35,10 +40,11 @@ const pause = () => new Promise<void>((go) => setTimeout(go, 0));
 export function createGeometry(): Geometry {
   const asked = new Map<string, number>();
   let last: { version: number; prepared: Prepared | null } = { version: Number.NaN, prepared: null };
-  const preparedOf = ({ version, stacking, ripping }: Shape): Prepared | null => {
+  const preparedOf = ({ version, stacking, ripping, build }: Shape): Prepared | null => {
     if (last.version !== version) {
       const stack = stackUp(stacking, ripping);
-      last = { version, prepared: stack.ok ? stack.value : null };
+      const shown = stack.ok && build ? asBuilt(stack.value, build.errors, build.method, build.seed) : stack;
+      last = { version, prepared: shown.ok ? shown.value : null };
     }
     return last.prepared;
   };

@@ -1,3 +1,4 @@
+import '../noEval.js';
 import { type Plan, plan, type Result } from '@fellside/core';
 import type { PlanAsk } from './planning.js';
 

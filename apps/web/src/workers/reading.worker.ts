@@ -1,3 +1,4 @@
+import '../noEval.js';
 import { readBoardsCsv, readOutline, readPatternFile, readProfile } from '@fellside/core';
 
 /** What can be read from a file. */

@@ -1,3 +1,4 @@
+import '../noEval.js';
 import { expose } from 'comlink';
 import load from 'highs';
 import wasm from 'highs/runtime?url';

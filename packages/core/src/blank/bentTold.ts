@@ -11,11 +11,12 @@ interface BentTold {
   readonly curveMm: number;
   readonly sweepDeg: number;
   readonly linkAsideMm: number;
+  readonly straight?: { readonly lengthMm: number; readonly rings: number } | undefined;
 }
 
 /** What can be looked at in a bent stack that can be made all the same. */
 export function bentWarnings(
-  { curveMm, linkAsideMm }: BentTold,
+  { curveMm, linkAsideMm, straight }: BentTold,
   thin: number,
   clearance: number | null,
   linked: boolean,
@@ -29,7 +30,7 @@ export function bentWarnings(
   if (clearance !== null && !linked)
     told.push({
       code: 'links-apart',
-      message: say`With its middle ${sayMm(linkAsideMm)} aside the second link does not pass through the first; less than ${sayMm(2 * curveMm)} does.`,
+      message: say`With its middle ${sayMm(linkAsideMm)} aside the second link does not pass through the first; less than ${sayMm(2 * curveMm + (straight?.lengthMm ?? 0))} does.`,
     });
   else if (clearance !== null && clearance < 0)
     told.push({
@@ -41,7 +42,7 @@ export function bentWarnings(
 
 /** What is done to make a bent stack, in order. */
 export const bentSteps = (
-  { outerRadiusMm, innerRadiusMm, segments, wedges, curveMm, sweepDeg }: BentTold,
+  { outerRadiusMm, innerRadiusMm, segments, wedges, curveMm, sweepDeg, straight }: BentTold,
   angle: number,
   thick: number,
   thin: number,
@@ -59,6 +60,16 @@ export const bentSteps = (
     say`Sand each to a wedge of ${sayRad(angle, 'cut-angle')}: ${sayMm(thick)} outside, ${sayMm(thin)} inside. A sled with a tapered stop makes them alike.`,
     ['tapers', 'dust'],
   ),
+  ...(straight
+    ? [
+        step(
+          'straights',
+          'clamps',
+          say`Glue ${sayMade(straight.rings * (sweepDeg === 360 ? 2 : 1))} rings of the same section with level faces, ${sayMm(straight.lengthMm / straight.rings, 'thickness')} high, into ${sweepDeg === 360 ? 'two straight lengths' : 'a straight length'} of ${sayMm(straight.lengthMm, 'length')}; they come between the two halves of the curve.`,
+          ['short-pieces', 'dust'],
+        ),
+      ]
+    : []),
   step(
     'curve',
     'clamps',

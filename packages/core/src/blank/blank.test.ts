@@ -5,7 +5,9 @@ import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { volumeOfSolid } from '../ring/space.js';
 import { between } from '../testing/randomMakings.js';
-import { type BentParams, isLinked, linkClearance, volumeOfBlank, wedgeThickness } from './bent.js';
+import { type BentParams, bentPlaces, volumeOfBlank } from './bent.js';
+import { isLinked, linkClearance, straightForTwo } from './bentPath.js';
+import { wedgeThickness } from './bentPieces.js';
 import type { MadeBlank } from './contract.js';
 import { type GlobeParams, globeFigures } from './globe.js';
 import { BLANKS, type BlankMaking, blankPlaces, makeBlank } from './registry.js';
@@ -130,6 +132,41 @@ describe('a bent stack', () => {
     expect(Math.abs(least - told)).toBeLessThan(4);
     expect(made(bent()).beside).toEqual([]);
   });
+  test('half bends joined by straight lengths: the wood of the bends and of two prisms, nothing in two pieces', () => {
+    const straight = { lengthMm: mm(40), rings: 3 };
+    const [round, long] = [made(bent()), made(bent({ straight }))];
+    expect(long.solids).toHaveLength(bentPlaces(bent({ straight })));
+    expect(bentPlaces(bent({ straight }))).toBe((24 + 6) * 6);
+    // A hexagon of apothem 14 is 6·14²·tan 30° in section.
+    const section = 6 * 14 * 14 * Math.tan(Math.PI / 6);
+    expect(volumeOfBlank(long) - volumeOfBlank(round)).toBeCloseTo(2 * 40 * section, 6);
+    const [handle, bow] = [made(bent({ sweepDeg: 180, straight })), made(bent({ sweepDeg: 180 }))];
+    expect(volumeOfBlank(handle) - volumeOfBlank(bow)).toBeCloseTo(40 * section, 6);
+    expect(long.kinds.map(({ name, places }) => [name, places.length])).toEqual([
+      ['Segment', 24 * 6],
+      ['Segment of the straights', 6 * 6],
+    ]);
+    const ys = long.solids.flatMap(({ corners }) => corners.map(({ y }) => y));
+    const old = round.solids.flatMap(({ corners }) => corners.map(({ y }) => y));
+    expect(Math.max(...ys) - Math.min(...ys) - (Math.max(...old) - Math.min(...old))).toBeCloseTo(40, 6);
+    expect(refusal(bent({ straight, wedges: 25 }))?.code).toBe('wedges-odd');
+  });
+  test('room between two long links, corner by corner; two go through one hole from 6r − 2R of straight on', () => {
+    const straight = { lengthMm: mm(50), rings: 2 };
+    const blank = made(bent({ linkAsideMm: mm(100), wedges: 36, straight }));
+    let least = Infinity;
+    for (const { corners } of blank.solids)
+      for (const p of corners)
+        for (const { corners: others } of blank.beside)
+          for (const q of others) least = Math.min(least, Math.hypot(p.x - q.x, p.y - q.y, p.z - q.z));
+    const told = blank.figures.find(({ key }) => key === 'room-between-the-links')!.value;
+    expect(Math.abs(least - told)).toBeLessThan(5);
+    expect(straightForTwo(60, 16)).toBe(0);
+    expect(straightForTwo(40, 16)).toBe(16);
+    // With just so much the hole is as long as two tubes are thick: 2·(40 − 16) + 16 = 4·16.
+    expect(2 * (40 - 16) + straightForTwo(40, 16)).toBe(4 * 16);
+    expect(isLinked(60, 160, 50)).toBe(true);
+  });
   test('links that collide or miss each other are told', () => {
     const codes = (change: Partial<BentParams>) => made(bent(change)).warnings.map(({ code }) => code);
     expect(codes({ linkAsideMm: mm(110) })).toContain('links-collide');
@@ -152,6 +189,8 @@ describe.each([
   globe({ part: 'half', bevels: 'centre' }),
   bent(),
   bent({ sweepDeg: 120, innerRadiusMm: mm(6) }),
+  bent({ straight: { lengthMm: mm(30), rings: 2 } }),
+  bent({ sweepDeg: 180, straight: { lengthMm: mm(30), rings: 2 } }),
 ])('the blank %o', (making) => {
   const blank = made(making);
   test('sampling gives the volume of its pieces, and every piece at its own middle', () => {

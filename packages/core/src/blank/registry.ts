@@ -4,7 +4,7 @@ import { mm } from '../measure/quantity.js';
 import type { Result } from '../measure/reason.js';
 import { blankOwner } from '../ring/owner.js';
 import { volumeOfSolid } from '../ring/space.js';
-import { type BentParams, bentParams, makeBent } from './bent.js';
+import { type BentParams, bentParams, bentPlaces, makeBent } from './bent.js';
 import type { MadeBlank } from './contract.js';
 import { type GlobeParams, globeParams, globePlaces, makeGlobe } from './globe.js';
 
@@ -51,7 +51,7 @@ export const makeBlank = (making: BlankMaking): Result<MadeBlank> =>
 
 /** Places of a blank, by its parameters alone. */
 export const blankPlaces = (making: BlankMaking): number =>
-  making.kind === 'globe' ? globePlaces(making) : making.wedges * making.segments;
+  making.kind === 'globe' ? globePlaces(making) : bentPlaces(making);
 
 /** Pieces of a blank, by its id in the document, by kind and wood. */
 export function blankPieces(made: MadeBlank, id: string, woodAt: (place: number) => string): OwnedPieces[] {

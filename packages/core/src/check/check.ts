@@ -1,5 +1,7 @@
 import type { MadeBlank } from '../blank/contract.js';
 import type { Vessel } from '../form/vessel.js';
+import type { InlayLies } from '../inlay/placed.js';
+import type { Inlay } from '../inlay/schema.js';
 import type { Lumber } from '../lumber/lumber.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
 import type { RingMaking } from '../making/registry.js';
@@ -8,6 +10,7 @@ import type { Said } from '../measure/said.js';
 import type { MotifUse } from '../pattern/motifUse.js';
 import type { Tone } from '../pattern/tones.js';
 import type { Owner, Roll } from '../ring/owner.js';
+import type { FinishId } from '../settings/finishes.js';
 import type { Shop } from '../settings/shop.js';
 import type { CheckCode } from './codes.js';
 
@@ -24,7 +27,16 @@ export type Remedy =
   | { readonly does: 'split'; readonly ring: number; readonly atMm: number }
   | { readonly does: 'remove'; readonly rings: readonly number[] }
   | { readonly does: 'top-up' }
-  | { readonly does: 'form-to-stack' };
+  | { readonly does: 'form-to-stack' }
+  | { readonly does: 'finish'; readonly finish: FinishId }
+  | {
+      readonly does: 'other-wood';
+      /** Of the palette entry, and the wood that it is given, with the names of both. */
+      readonly key: string;
+      readonly wood: string;
+      readonly name: string;
+      readonly instead: string;
+    };
 
 /** Something to look at: a sentence with its numbers, lengths in mm, what it is about from the bottom, what helps. */
 export interface Check {
@@ -50,6 +62,8 @@ export interface Subject {
     readonly widthMm: number;
     readonly leastMm: { readonly lengthMm: number; readonly widthMm: number };
   }[];
+  /** What is let into the outside; a sentence where the form no longer takes it. */
+  readonly inlays: readonly { readonly inlay: Inlay; readonly placed: Result<InlayLies> }[];
   readonly lumber: Lumber;
   readonly roll: Roll;
   readonly blanks: readonly { readonly id: string; readonly made: Result<MadeBlank> }[];

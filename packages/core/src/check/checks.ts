@@ -3,6 +3,7 @@ import { blankChecks } from './blanks.js';
 import type { Check, Subject } from './check.js';
 import { hollowDiscChecks } from './hollowDisc.js';
 import { impossibleChecks } from './impossible.js';
+import { inlayChecks } from './inlays.js';
 import { latheChecks } from './lathe.js';
 import { layerChecks } from './layers.js';
 import { lidChecks } from './lid.js';
@@ -36,6 +37,7 @@ const CHECKS = [
   otherHandChecks,
   meetingPointChecks,
   hollowDiscChecks,
+  inlayChecks,
   blankChecks,
   latheChecks,
   toneChecks,

@@ -5,11 +5,17 @@ import type { ReasonCode } from '../measure/reasonCodes.js';
 const CHECKS = [
   'band-short',
   'bed',
+  'closed-hollow',
   'hollow-disc',
+  'inlay-cut-through',
+  'inlay-open',
+  'inlay-wall',
+  'inlays-meet',
   'jaws',
   'layer-line',
   'lid-across',
   'meeting-points',
+  'moves',
   'no-contact',
   'open-above',
   'open-below',
@@ -25,6 +31,9 @@ const CHECKS = [
   'tone-missing',
   'too-few-to-read',
   'too-narrow',
+  'woods-alike',
+  'woods-bleed',
+  'woods-turn-round',
 ] as const;
 
 export type CheckCode = (typeof CHECKS)[number] | WarningCode | ReasonCode;

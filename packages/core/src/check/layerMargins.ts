@@ -22,7 +22,7 @@ export interface LayerMargin {
 
 /** The margins of all layer lines and bottoms of plugs of a ring that the finished wall meets. */
 export const layerMargins = (
-  { layers, course, reaches, gives }: RingPlan,
+  { layers, course, reaches, gives }: Pick<RingPlan, 'layers' | 'course' | 'reaches' | 'gives'>,
   vessel: Subject['vessel'],
 ): LayerMargin[] =>
   layers.flatMap(({ name, nearMm, farMm, fromMm = 0, toMm = course.topMm - course.bottomMm }) => {

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { linkClearance, makeBent } from '../blank/bent.js';
+import { makeBent } from '../blank/bent.js';
+import { linkClearance } from '../blank/bentPath.js';
 import { BLANKS } from '../blank/registry.js';
 import { demoProjects } from '../demo/index.js';
 import { edit } from '../index.js';

@@ -1,6 +1,7 @@
 import type { Project } from '../project/schema.js';
 import { dewpondBowl, drystoneVase, secretarysBowl } from './bands.js';
 import { bindweedVase } from './climbing.js';
+import { sheepwashBowl } from './inlaid.js';
 import { shepherdsLantern } from './lantern.js';
 import { bestFleeceBowl, fellRaceCup, honeyClassJar } from './pieces.js';
 import { threeBecksVase } from './slanted.js';
@@ -22,7 +23,9 @@ export const demoProjects = (): Project[] => [
   beaconGlobe(),
   threeBecksVase(),
   bindweedVase(),
+  sheepwashBowl(),
 ];
 
 export { demoBoards } from './boards.js';
+export { demoJournal } from './journal.js';
 export { demoStash } from './stash.js';

@@ -3,6 +3,7 @@ import Papa from 'papaparse';
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
 import { radiusAt } from '../form/curve.js';
+import { slopeLength } from '../form/slope.js';
 import { INCH } from '../measure/format.js';
 import { motifOf } from '../pattern/motifs/registry.js';
 import { begunMotif } from '../pattern/motifUse.js';
@@ -14,7 +15,7 @@ import { SHIPPED_WOODS } from '../wood/catalogue.js';
 import { cutListCsv } from './cutListCsv.js';
 import { type Pattern, readPatternFile, writePatternFile } from './patternFile.js';
 import { MOST_FILE_BYTES, readProjectFile, writeProjectFile } from './projectFile.js';
-import { slantMm, wallPages, wallSvg } from './wallSvg.js';
+import { wallPages, wallSvg } from './wallSvg.js';
 
 const own = { ...SHIPPED_WOODS[0]!, id: 'garden-plum', name: 'Garden plum' };
 
@@ -149,7 +150,7 @@ describe('the unrolled wall at full size', () => {
       const { vessel } = prepared.value;
       const top = Math.min(course.topMm, vessel.heightMm);
       const round = 2 * Math.PI * radiusAt(vessel.outside, (course.bottomMm + top) / 2);
-      const area = round * slantMm(vessel.outside, course.bottomMm, top);
+      const area = round * slopeLength(vessel.outside, course.bottomMm, top);
       for (const key of ring.woods) {
         const { colour } = palette.get(key)!;
         exact.set(colour, (exact.get(colour) ?? 0) + area / ring.woods.length);

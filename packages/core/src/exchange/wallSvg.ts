@@ -1,6 +1,8 @@
 import { radiusAt } from '../form/curve.js';
+import { slopeLength } from '../form/slope.js';
 import type { Prepared } from '../project/prepare.js';
-import { type Drawn, drawnOf } from '../project/standing.js';
+import { type Drawn, drawnOf, sampledCuts, shownOn } from '../project/standing.js';
+import { copyLoops, type WallMark } from '../surface/marks.js';
 import { type UnrolledPart, unrolledParts } from '../surface/unrolled.js';
 import type { Species } from '../wood/species.js';
 
@@ -29,6 +31,8 @@ interface Row {
 }
 
 interface Sheet {
+  /** What is let into the outside, each with the wood that it shows. */
+  readonly marks: readonly { readonly wood: string; readonly loops: WallMark['loops'] }[];
   readonly rows: readonly Row[];
   readonly widthMm: number;
   readonly heightMm: number;
@@ -40,7 +44,7 @@ function sheetOf(prepared: Prepared): Sheet {
   const rows: Row[] = [];
   for (const drawn of drawnOf(prepared).sort((a, b) => b.fromMm + b.toMm - a.fromMm - a.toMm)) {
     const { fromMm, toMm } = drawn;
-    const slant = slantMm(outside, fromMm, toMm);
+    const slant = slopeLength(outside, fromMm, toMm);
     rows.push({
       drawn,
       parts: unrolledParts(drawn, outside, fromMm, toMm),
@@ -50,19 +54,16 @@ function sheetOf(prepared: Prepared): Sheet {
     });
     down += slant;
   }
-  return { rows, widthMm: NUMBERS + Math.max(0, ...rows.map(({ widthMm }) => widthMm)), heightMm: down };
-}
-
-/** Steps in which a slope is followed. */
-const SLOPE_STEPS = 16;
-
-/** Length of the wall along the slope between two heights, mm. */
-export function slantMm(outside: Prepared['vessel']['outside'], from: number, to: number): number {
-  let sum = 0;
-  const step = (to - from) / SLOPE_STEPS;
-  for (let i = 0; i < SLOPE_STEPS; i++)
-    sum += Math.hypot(step, radiusAt(outside, from + (i + 1) * step) - radiusAt(outside, from + i * step));
-  return sum;
+  const shown = shownOn(prepared);
+  const marks = (sampledCuts(prepared).marks ?? []).flatMap(({ ring, place, loops, copies }) =>
+    copies.map((copy) => ({ wood: shown[ring]!.woods[place]!, loops: copyLoops(loops, copy) })),
+  );
+  return {
+    marks,
+    rows,
+    widthMm: NUMBERS + Math.max(0, ...rows.map(({ widthMm }) => widthMm)),
+    heightMm: down,
+  };
 }
 
 const figure = (mm: number): number => Math.round(mm * 100) / 100;
@@ -71,7 +72,12 @@ const escaped = (text: string): string =>
   text.replace(/[&<>"]/g, (letter) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[letter]!);
 
 /** Everything on the sheet that lies between two distances from the left, as SVG in mm. */
-function drawing({ rows }: Sheet, palette: ReadonlyMap<string, Species>, from: number, to: number): string {
+function drawing(
+  { rows, marks }: Sheet,
+  palette: ReadonlyMap<string, Species>,
+  from: number,
+  to: number,
+): string {
   return rows
     .flatMap(({ drawn, parts, widthMm, top, bottom }) => {
       const { index, band, woods, fromMm, toMm } = drawn;
@@ -91,9 +97,50 @@ function drawing({ rows }: Sheet, palette: ReadonlyMap<string, Species>, from: n
         return `<polygon points="${points}" fill="${palette.get(woods[place]!)?.colour ?? '#999999'}"/>`;
       });
       const number = `<text x="1" y="${figure((top + bottom) / 2 + 1.2)}">${band === undefined ? index + 1 : `b${band + 1}`}</text>`;
-      return [...shapes, number];
+      return [
+        ...shapes,
+        ...inlaid(marks, { x, y, fromMm, toMm, top, bottom, widthMm }, `row-${index}`, palette),
+        number,
+      ];
     })
     .join('\n');
+}
+
+/** Where a row lies on the sheet. */
+interface RowPlace extends Pick<Row, 'top' | 'bottom' | 'widthMm'> {
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly x: (share: number) => number;
+  readonly y: (z: number) => number;
+}
+
+/** What is let into a ring: outlines cut off at its edges, where they run over into the next row. */
+function inlaid(
+  marks: Sheet['marks'],
+  { x, y, fromMm, toMm, top, bottom, widthMm }: RowPlace,
+  id: string,
+  palette: ReadonlyMap<string, Species>,
+): string[] {
+  const turn = 2 * Math.PI;
+  const here = marks.filter(({ loops }) =>
+    loops.some((loop) => loop.some(({ z }) => z > fromMm && z < toMm)),
+  );
+  if (here.length === 0) return [];
+  const paths = here.map(({ wood, loops }) => {
+    const laps = [-1, 0, 1].map((lap) =>
+      loops
+        .map(
+          (loop) =>
+            `M${loop.map(({ angle, z }) => `${figure(x(0) + (angle / turn + lap) * widthMm)} ${figure(y(z))}`).join('L')}Z`,
+        )
+        .join(''),
+    );
+    return `<path d="${laps.join('')}" fill="${palette.get(wood)?.colour ?? '#999999'}" fill-rule="evenodd"/>`;
+  });
+  return [
+    `<clipPath id="${id}"><rect x="${figure(x(0))}" y="${figure(top)}" width="${figure(widthMm)}" height="${figure(bottom - top)}"/></clipPath>`,
+    `<g clip-path="url(#${id})">${paths.join('')}</g>`,
+  ];
 }
 
 const svg = (widthMm: number, heightMm: number, title: string, body: string): string =>

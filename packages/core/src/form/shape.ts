@@ -13,7 +13,8 @@ const slopeSchema = z.strictObject({
 
 /** A point that the outside of the piece passes through. */
 const pointSchema = z.strictObject({
-  radiusMm: length('Radius', 1, 1000),
+  /** 0 where the piece ends in a point; else at least 1. */
+  radiusMm: length('Radius', 0, 1000),
   heightMm: length('Height', 0, 2000),
   kind,
   /** Kept of a curve that was sawn off, so that what stands keeps its shape. */
@@ -49,10 +50,14 @@ const recessSchema = z.strictObject({
   depthMm: length('Foot recess, depth', 0.1, 500),
 });
 
-/** Where body and lid part, and how much wood is left above the hollow of the lid, from the top of its knob down. */
+/**
+ * Where body and lid part, and how much wood is left above the hollow of the lid, from the top of its knob down. Two halves
+ * that are joined for good are no lid: the hollow is closed at both ends (ball, egg, spindle).
+ */
 const lidSchema = z.strictObject({
   heightMm: length('Lid line', 0, 2000),
   roofMm: length('Lid thickness', 0.5, 500),
+  joined: z.literal(true).optional(),
 });
 
 /** A half-section. The outside passes through `points`, bottom to top, the first at height 0 and the last at the top. */

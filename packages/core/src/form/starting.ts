@@ -11,9 +11,15 @@ interface StartingShape {
   readonly points: readonly (readonly [radius: number, height: number, corner?: 'corner'])[];
   /** Height of the floor as a share of the height; null when it is as thick as the wall and a little more. */
   readonly floor: number | null;
-  /** Lid line and thickness of the lid at its top, knob and all, as shares of the height. */
-  readonly lid?: { readonly line: number; readonly roof: number };
+  /**
+   * Lid line and thickness of the lid at its top, knob and all, as shares of the height (0: as the floor); joined for good where
+   * the hollow has no mouth.
+   */
+  readonly lid?: { readonly line: number; readonly roof: number; readonly joined?: true };
 }
+
+/** How far from its poles a ball or an egg is cut off flat, radians. */
+const FLAT = 0.2;
 
 export const STARTING_SHAPES: readonly StartingShape[] = [
   {
@@ -141,7 +147,58 @@ export const STARTING_SHAPES: readonly StartingShape[] = [
     ],
     floor: null,
   },
+  {
+    id: 'ball',
+    name: 'Ball',
+    says: 'closed at both ends, two halves joined',
+    proportion: Math.cos(FLAT),
+    points: ballPoints(10),
+    floor: null,
+    lid: { line: 0.5, roof: 0, joined: true },
+  },
+  {
+    id: 'egg',
+    name: 'Egg',
+    says: 'closed, blunt below and narrow above',
+    proportion: 1.35,
+    points: ballPoints(10, 0.2),
+    floor: null,
+    lid: { line: 0.42, roof: 0, joined: true },
+  },
+  {
+    id: 'spindle',
+    name: 'Spindle',
+    says: 'closed, running out into points',
+    proportion: 2.2,
+    points: [
+      [0, 0],
+      [0.12, 0.1],
+      [0.5, 0.26],
+      [0.95, 0.42],
+      [1, 0.5],
+      [0.95, 0.58],
+      [0.5, 0.74],
+      [0.12, 0.9],
+      [0, 1],
+    ],
+    floor: 0.2,
+    lid: { line: 0.5, roof: 0.2, joined: true },
+  },
 ];
+
+/**
+ * Points of a ball by their angles from below, cut off flat at both ends so far as it can stand; `narrower` draws the upper
+ * half in and lets the lower one bulge, as an egg's: r = sin θ·(1 − n·cos(π − θ)).
+ */
+function ballPoints(parts: number, narrower = 0): StartingShape['points'] {
+  const raw = Array.from({ length: parts + 1 }, (_, i) => {
+    const angle = FLAT + ((Math.PI - 2 * FLAT) * i) / parts;
+    return { r: Math.sin(angle) * (1 + narrower * Math.cos(angle)), z: -Math.cos(angle) };
+  });
+  const [low, high] = [raw[0]!.z, raw.at(-1)!.z];
+  const widest = Math.max(...raw.map(({ r }) => r));
+  return raw.map(({ r, z }) => [r / widest, (z - low) / (high - low)] as const);
+}
 
 /** The starting shape scaled to a height, a greatest diameter and a wall (all mm). */
 export function startingForm(
@@ -165,7 +222,11 @@ export function startingForm(
     },
     recess: null,
     lid: shape.lid
-      ? { heightMm: mm(shape.lid.line * heightMm), roofMm: mm(shape.lid.roof * heightMm) }
+      ? {
+          heightMm: mm(shape.lid.line * heightMm),
+          roofMm: mm(shape.lid.roof > 0 ? shape.lid.roof * heightMm : floorMm),
+          ...(shape.lid.joined && { joined: true as const }),
+        }
       : null,
   };
 }

@@ -32,6 +32,8 @@ export interface Vessel {
   readonly recess: Cap | null;
   /** Height of the lid line. */
   readonly lidMm: number | null;
+  /** Two halves are joined at that line for good: the hollow has no mouth. */
+  readonly joined: boolean;
 }
 
 /** Inside radius at one height; null where the piece is solid. Heights that differ by rounding alone are the same. */
@@ -68,7 +70,7 @@ const sameRecess = (a: Cap | null, b: Cap | null, from: number): boolean =>
   Math.max(a?.depthMm ?? 0, b?.depthMm ?? 0) <= from ||
   (a?.depthMm === b?.depthMm && a?.radiusMm === b?.radiusMm);
 
-/** Height up to which the piece can be filled: the lip of the body. */
+/** Height up to which the body is open: its lip, or where two halves are joined. */
 export const brimOf = ({ lidMm, hollowToMm }: Vessel): number =>
   lidMm === null ? hollowToMm : Math.min(lidMm, hollowToMm);
 
@@ -108,6 +110,7 @@ export const vesselOf = rememberedWhenFrozen((form: Form): Result<Vessel> => {
     hollowToMm: inside.value ? topOf(inside.value) : heightMm,
     recess: form.recess && capOf(form.recess),
     lidMm: form.lid?.heightMm ?? null,
+    joined: form.lid?.joined === true,
   };
   const recess = form.recess ? recessReasons(form.recess, outside, vessel.hollowFromMm) : [];
   return recess.length > 0 ? refused(...recess) : done(vessel);
@@ -179,6 +182,7 @@ function lidReasons({ lid, inside }: Form, heightMm: number): Reason[] {
   const floor = inside.by === 'wall' ? inside.floorMm : inside.points[0]!.heightMm;
   const ceiling = inside.by === 'wall' ? heightMm - lid.roofMm : inside.points.at(-1)!.heightMm;
   if (lid.heightMm > floor && lid.heightMm < ceiling) return [];
-  const message = say`The lid line is at height ${sayMm(lid.heightMm)}; it has to lie in the hollow, above the floor at ${sayMm(floor)} and below the lid's roof at ${sayMm(ceiling)}.`;
+  const [line, roof] = lid.joined ? ['joint of the halves', 'upper end'] : ['lid line', "lid's roof"];
+  const message = say`The ${line} is at height ${sayMm(lid.heightMm)}; it has to lie in the hollow, above the floor at ${sayMm(floor)} and below the ${roof} at ${sayMm(ceiling)}.`;
   return [{ code: 'lid-line', path: 'form.lid.heightMm', message, limits: { least: floor, most: ceiling } }];
 }

@@ -71,10 +71,8 @@ export function lumberFor(
     const quarter = quarterFor(want.thicknessMm);
     const wrong = [...whyNoLength(want, shop, roll), ...whyTooThick(want.thicknessMm, group[0]!.owner, roll)];
     const need = of(want.wood);
-    for (const cut of want.cuts) {
-      if (cut.purpose === 'piece') need.segmentsMm3 += keptVolume(want, cut);
-      else if (cut.purpose !== 'other-hand' && wrong.length === 0) need.spares += cut.count;
-    }
+    need.segmentsMm3 += keptOf(want);
+    if (wrong.length === 0) need.spares += sparesOf(want);
     reasons.push(...wrong);
     return quarter && wrong.length === 0 ? [entryOf(want, quarter.name)] : [];
   });
@@ -94,12 +92,31 @@ export function lumberFor(
 export const keptVolume = (want: Omit<StripWant, 'cuts'>, { count, longEdgeMm, keptMm }: Cut): number =>
   count * meanLength({ ...want, kerfMm: 0 }, longEdgeMm) * want.widthMm * keptMm;
 
+/** What all pieces of the work that come of a want's strips come to, mm³. */
+const keptOf = remembered((want: StripWant): number =>
+  want.cuts.reduce((sum, cut) => (cut.purpose === 'piece' ? sum + keptVolume(want, cut) : sum), 0),
+);
+
+/** Spares and test pieces of a want. */
+const sparesOf = remembered((want: StripWant): number =>
+  want.cuts.reduce(
+    (sum, { purpose, count }) => (purpose === 'piece' || purpose === 'other-hand' ? sum : sum + count),
+    0,
+  ),
+);
+
+/** The first pieces of a want of whose length nothing is left along the strip. */
+const withoutLength = remembered((want: StripWant, kerfMm: number): Cut | undefined => {
+  const setting: StripSetting = { ...want, kerfMm };
+  const kerf = kerfAlong(setting);
+  return want.cuts.find(
+    ({ longEdgeMm, boardEdgeMm }) => !(pieceAlong(setting, longEdgeMm, boardEdgeMm) + kerf > 0),
+  );
+});
+
 /** Why pieces cannot be cut from a strip: so wide for its angle that nothing of its length is left. */
 function whyNoLength(want: StripWant, { kerfMm }: Shop, roll: Roll): Reason[] {
-  const setting: StripSetting = { ...want, kerfMm };
-  const without = want.cuts.find(
-    ({ longEdgeMm, boardEdgeMm }) => !(pieceAlong(setting, longEdgeMm, boardEdgeMm) + kerfAlong(setting) > 0),
-  );
+  const without = withoutLength(want, kerfMm);
   if (!without) return [];
   const whose = without.owner === null ? 'A spare segment' : `A segment of ${roll.nameOf(without.owner)}`;
   return [

@@ -44,6 +44,7 @@ function blocksOf(
 ): { readonly count: number; readonly pieceMm3: number } {
   const all = stock.from === 'panel' ? stock.blocks : undefined;
   const slices = stock.from === 'panel' && stock.slicing ? stock.slicing.keptMm / heightMm : 1;
+  if (stock.from === 'panel' && stock.givesMm3 !== undefined) return { count, pieceMm3: stock.givesMm3 };
   if (all === undefined) return { count, pieceMm3: slices * volumeMm3 };
   const blocks = Math.ceil((all * count) / places.length);
   return { count: blocks, pieceMm3: (count * volumeMm3) / blocks };

@@ -18,11 +18,14 @@ const settingOf = remembered(({ wood, sanded, kind: { stock } }: OwnedPieces, sh
   return { wood, widthMm, thicknessMm, cutAngle, bladeTilt, cutting };
 });
 
-const widest = (a: Setting, b: Setting): Setting => ({
-  ...a,
-  widthMm: mm(Math.max(a.widthMm, b.widthMm)),
-  thicknessMm: mm(Math.max(a.thicknessMm, b.thicknessMm)),
-});
+const widest = (a: Setting, b: Setting): Setting =>
+  b.widthMm <= a.widthMm && b.thicknessMm <= a.thicknessMm
+    ? a
+    : {
+        ...a,
+        widthMm: mm(Math.max(a.widthMm, b.widthMm)),
+        thicknessMm: mm(Math.max(a.thicknessMm, b.thicknessMm)),
+      };
 
 /** Pieces put together that one strip can serve: same wood, width, thickness and setting. */
 export function stripGroups(pieces: readonly OwnedPieces[], shop: Shop): (readonly OwnedPieces[])[] {
@@ -34,8 +37,7 @@ export function stripGroups(pieces: readonly OwnedPieces[], shop: Shop): (readon
     if (!group) groups.push({ setting, pieces: [of] });
     else {
       group.pieces.push(of);
-      if (setting.widthMm > group.setting.widthMm || setting.thicknessMm > group.setting.thicknessMm)
-        group.setting = widest(group.setting, setting);
+      group.setting = widest(group.setting, setting);
     }
   }
   return groups.map((group) => group.pieces);
@@ -44,24 +46,31 @@ export function stripGroups(pieces: readonly OwnedPieces[], shop: Shop): (readon
 /** What is wanted of the strips of one group, with test pieces and spares; the same as before as long as all of it is. */
 export const wantOf = rememberedTogether((group: readonly Besides[], shop: Shop): StripWant => {
   const setting = group.map(({ of }) => settingOf(of, shop)!).reduce(widest);
-  const cuts = group.map(({ of }) => cutOf(of, of.kind.stock as StripStock));
-  const more = group.flatMap(({ spares, asked, tests }, i) => {
-    const cut = cuts[i]!;
-    return [
-      moreOf(cut, 'test', tests),
-      { ...moreOf(cut, 'spare', asked), asked: true as const },
-      moreOf(cut, 'spare', spares),
-    ];
-  });
+  const cuts = group.map((each) => cutsOf(each).own);
   const all = setting.cutting === 'two-fences' ? withOtherHand(cuts) : cuts;
-  return { ...setting, cuts: [...all, ...more.filter(({ count }) => count > 0)] };
+  return { ...setting, cuts: [...all, ...group.flatMap((each) => cutsOf(each).more)] };
 });
+
+/** The pieces that a ring takes of one kind and wood, and what is cut besides: to try the saw, asked for, in case. */
+const cutsOf = remembered(
+  ({ of, spares, asked, tests }: Besides): { readonly own: Cut; readonly more: readonly Cut[] } => {
+    const own = cutOf(of, of.kind.stock as StripStock);
+    return {
+      own,
+      more: [
+        ...(tests > 0 ? [moreOf(own, 'test', tests)] : []),
+        ...(asked > 0 ? [{ ...moreOf(own, 'spare', asked), asked: true as const }] : []),
+        ...(spares > 0 ? [moreOf(own, 'spare', spares)] : []),
+      ],
+    };
+  },
+);
 
 function cutOf({ owner, kind, count, places }: OwnedPieces, stock: StripStock): Cut {
   const { slicing, inOrder, hand, boardEdgeMm, longEdgeMm } = stock;
   const inRing = slicing?.inRing ?? 1;
   const half = kind.places.length / inRing;
-  const numbered = places.filter((place) => inRing === 1 || place < half).map((place) => place + 1);
+  const numbered = () => places.filter((place) => inRing === 1 || place < half).map((place) => place + 1);
   return {
     owner,
     purpose: 'piece',
@@ -71,7 +80,7 @@ function cutOf({ owner, kind, count, places }: OwnedPieces, stock: StripStock): 
     resawMm: slicing ? mm((slicing.slices - 1) * slicing.kerfMm + slicing.cleanUpMm) : mm(0),
     ...(boardEdgeMm !== undefined && { boardEdgeMm }),
     ...(hand && { hand }),
-    ...(inOrder && { numbers: numbered }),
+    ...(inOrder && { numbers: numbered() }),
   };
 }
 

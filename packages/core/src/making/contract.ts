@@ -148,6 +148,8 @@ export interface Making<P extends { readonly way: string }> {
   make(params: P, need: RingNeed): Result<Made>;
   /** Parameters near these that can be made, when these cannot; null when none are at hand. */
   instead?(params: P, need: RingNeed): P | null;
+  /** The same with what lies in its joints so many times as thick; null where nothing lies in them. Left out where nothing can. */
+  thicker?(params: P, times: number): P | null;
   /** The same as seen in a mirror that stands on the index mark; left out where nothing has a hand. */
   mirror?(params: P): P;
   /**
@@ -157,6 +159,8 @@ export interface Making<P extends { readonly way: string }> {
   stripWidth?(params: P, size: RingNeed): number | null;
   /** Rings that name the same body are one glue-up, sawn apart: they share parameters, woods and radii. */
   body?(params: P): string;
+  /** Glue-ups with the same text here, of the same woods, are marked out on one board; null where each has its own. */
+  board?(params: P): string | null;
   /** Faces that its rings are usually sanded on; left out where it is both. Rings with gaps cannot be flattened once they are glued. */
   usuallySanded?(params: P): Sanded;
   /**

@@ -5,6 +5,7 @@ export const FIGURE_NAMES = {
   'step-between-outside-corners': 'Step between outside corners',
   slices: 'Slices',
   'spare-slices': 'Spare slices',
+  'slices-from-the-ends': 'Slices from the two ends of a board',
   'slice-width': 'Slice, width',
   'slice-height-that-can-be-used': 'Slice, height that can be used',
   'offcut-above-and-below-each-slice': 'Offcut above and below each slice',
@@ -15,7 +16,9 @@ export const FIGURE_NAMES = {
   'slices-of-the-section': 'Slices of the section',
   'board-thickness-for-them': 'Board, thickness for them',
   'board-width': 'Board, width',
+  'discs-on-the-board': 'Discs on the board',
   'strips-in-the-disc': 'Strips in the disc',
+  'strips-in-all-slices': 'Strips in all slices',
   'thick-ring': 'Thick ring',
   'slices-of-it': 'Slices of it',
   'face-width': 'Face, width',
@@ -59,6 +62,8 @@ export const FIGURE_NAMES = {
   'wedge-in-the-middle': 'Wedge, in the middle',
   'wedge-inside': 'Wedge, inside',
   'room-between-the-links': 'Room between the links',
+  'straight-for-two-links-in-one': 'Straight for two links in one, at least',
+  'ring-of-a-straight': 'Ring of a straight length',
 } as const;
 export type FigureKey = keyof typeof FIGURE_NAMES;
 

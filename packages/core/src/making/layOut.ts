@@ -56,6 +56,7 @@ export function centreOf(parts: readonly LaidPiece[]): Point | null {
 
 /** Volume of a part, mm³: corners go straight up, so areas are quadratic in the height and Simpson's rule is exact. */
 export function volumeOf(piece: LaidPiece): number {
+  if (piece.bottom === piece.top) return (piece.toMm - piece.fromMm) * area(piece.bottom);
   const [low, middle, high] = [0, 0.5, 1].map((share) => area(outlineAt(piece, share))) as [
     number,
     number,

@@ -34,7 +34,8 @@ import { fromStock, type StockParams } from './stock/fromStock.js';
 import type { TiltedParams } from './tilted/params.js';
 import { tilted } from './tilted/tilted.js';
 import type { MeantTone } from './tone.js';
-import { type TwistedParams, twisted } from './twisted/twisted.js';
+import type { TwistedParams } from './twisted/params.js';
+import { twisted } from './twisted/twisted.js';
 
 /** Ways of making a ring at the saw. */
 export type SawnMaking =
@@ -128,6 +129,8 @@ export const isSolid = (making: RingMaking): boolean => definition(making).solid
 export const bondOfWay = (way: Way): Making<RingMaking>['bond'] => definition({ way }).bond;
 export const pitchOf = (making: RingMaking): Rad => definition(making).pitch(making);
 export const bodyOf = (making: RingMaking): string | null => definition(making).body?.(making) ?? null;
+/** What the board is made of that a ring's glue-up is marked out on with others; null of all others. */
+export const boardOf = (making: RingMaking): string | null => definition(making).board?.(making) ?? null;
 /** The rows of a ring's board; null of all others. */
 export const boardRowsOf = (making: RingMaking): BoardRows<RingMaking> | null =>
   definition(making).rows ?? null;
@@ -158,6 +161,9 @@ export const mirrored = (making: RingMaking): RingMaking => {
   const own = making.way === 'stock' ? making.of : making;
   return definition(own).mirror?.(own) ?? own;
 };
+/** With stripes in its joints so many times as thick; null where there are none. */
+export const thicker = (making: RingMaking, times: number): RingMaking | null =>
+  definition(making).thicker?.(making, times) ?? null;
 /** Another number of segments, as far as the way has segments. */
 export const withSegments = (making: RingMaking, count: number): RingMaking =>
   definition(making).withSegments(making, count);

@@ -58,6 +58,8 @@ export interface PanelStock {
   readonly slicing?: Slicing;
   /** Blocks of this size that all pieces of the kind come from; one for each piece where it is left out. */
   readonly blocks?: number;
+  /** Volume of all pieces that come from one, mm³, where some of them go to rings of other glue-ups. */
+  readonly givesMm3?: number;
 }
 
 /** Volume of a round piece, mm³: drawn with many corners, but turned. */

@@ -11,6 +11,7 @@ const WARNINGS = [
   'links-collide',
   'little-hold',
   'oval',
+  'pin-shows',
   'section-too-thick',
   'thick-spacer',
   'wedge-thin',

@@ -1,7 +1,7 @@
 import { type Mm, mm } from '../measure/quantity.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import type { Band } from '../ring/overlap.js';
-import type { Point } from '../ring/plane.js';
+import { fromAxis, type Point } from '../ring/plane.js';
 
 /**
  * A mitred piece in plan: what lies between two joint lines through its apex, a line outside and a line inside, both
@@ -40,6 +40,8 @@ export const radialWedge = (middle: number, half: number, shift = ON_AXIS): Wedg
   tiltTo: 0,
 });
 
+const isUpright = ({ tiltFrom, tiltTo }: Wedge): boolean => tiltFrom === 0 && tiltTo === 0;
+
 /** Its apex seen from its own middle: along it, and counter-clockwise across it. */
 function apexOf({ middle, shift }: Wedge): Point {
   const [cos, sin] = [Math.cos(middle), Math.sin(middle)];
@@ -62,12 +64,14 @@ export function wedgeOutline(
   const from = (x: number) => at(x, -x * tan + dz * tiltFrom * secant);
   const to = (x: number) => at(x, x * tan + dz * tiltTo * secant);
   const [outer, inner] = [outerRadiusMm + lean * dz, innerRadiusMm + lean * dz];
-  const points = innerRadiusMm === 0 && lean === 0 && tiltFrom === 0 && tiltTo === 0;
+  const points = innerRadiusMm === 0 && lean === 0 && isUpright(wedge);
   return [from(outer), to(outer), to(inner), ...(points ? [] : [from(inner)])];
 }
 
-/** Heights from the middle at which a piece reaches out farthest or least. */
+/** Heights from the middle at which a piece reaches out farthest or least, as shares of its own. */
 const ENDS = [-0.5, 0.5] as const;
+/** One that stands upright is the same at every height. */
+const ANYWHERE = [0] as const;
 
 /**
  * The least ao with which pieces hold the circle of radius `outerRadiusMm` at every height: the nearest point of each outer
@@ -134,11 +138,11 @@ export function nearest(p: Point, q: Point): number {
   const [dx, dy] = [q.x - p.x, q.y - p.y];
   const square = dx * dx + dy * dy;
   const t = square === 0 ? 0 : Math.min(1, Math.max(0, -(p.x * dx + p.y * dy) / square));
-  return Math.hypot(p.x + t * dx, p.y + t * dy);
+  return fromAxis({ x: p.x + t * dx, y: p.y + t * dy });
 }
 
 export const farthest = (points: readonly Point[]): number =>
-  points.reduce((most, { x, y }) => Math.max(most, Math.hypot(x, y)), 0);
+  points.reduce((most, point) => Math.max(most, fromAxis(point)), 0);
 
 /** A band without the rounding that keeps it from the one that was asked for. */
 export const asAsked = ({ outerRadiusMm, innerRadiusMm }: Band, asked: Band): Band => ({
@@ -156,7 +160,7 @@ export function bandOf(
 ): { gives: Band; cornerMm: Mm } {
   let [outer, inner, corner] = [Infinity, 0, 0];
   for (const wedge of wedges)
-    for (const end of ENDS) {
+    for (const end of faces.lean === 0 && isUpright(wedge) ? ANYWHERE : ENDS) {
       const dz = end * heightMm;
       const outline = wedgeOutline(wedge, faces, dz);
       outer = Math.min(outer, nearest(outline[0]!, outline[1]!) - faces.lean * dz);

@@ -33,6 +33,9 @@ export function formatLength(length: Mm, system: UnitSystem): string {
   return `${trimZeros(length.toFixed(2))} mm`;
 }
 
+/** The units that a gap is read in: thousandths of an inch, as a feeler gauge has them, and not fractions. */
+export const gapUnits = (units: UnitSystem): UnitSystem => (units === 'mm' ? 'mm' : 'inch-decimal');
+
 /** What stands in a field before editing: reads back as the length itself, to a ten-thousandth of a millimetre. */
 export function editableLength(length: Mm, system: UnitSystem): string {
   if (system === 'mm') return trimZeros(length.toFixed(4));

@@ -1,4 +1,12 @@
-import { formatAngle, formatArea, formatLength, INCH, trimZeros, type UnitSystem } from './format.js';
+import {
+  formatAngle,
+  formatArea,
+  formatLength,
+  gapUnits,
+  INCH,
+  trimZeros,
+  type UnitSystem,
+} from './format.js';
 import { mm, rad } from './quantity.js';
 
 /** What a quantity is measured in: mm, radians, square millimetres, or a plain count. */
@@ -25,6 +33,8 @@ export interface Quantity {
   readonly unit: Unit;
   readonly value: number;
   readonly sets?: Purpose;
+  /** A length as small as a gap: never in fractions. */
+  readonly fine?: true;
 }
 
 /**
@@ -32,6 +42,9 @@ export interface Quantity {
  * quantities is plain text. `sentenceIn` is the only place that turns one into text.
  */
 export type Said = string | readonly (string | Quantity)[];
+
+/** A length in a sentence as a feeler gauge has it. */
+export const sayGap = (value: number): Quantity => ({ unit: 'mm', value, fine: true });
 
 /** A length in a sentence. */
 export const sayMm = (value: number, sets?: Purpose): Quantity => quantity('mm', value, sets);
@@ -83,8 +96,8 @@ export const sentenceIn = (said: Said, system: UnitSystem): string =>
     : said.map((part) => (typeof part === 'string' ? part : shownIn(part, system))).join('');
 
 /** A quantity as its reader reads it. */
-export function shownIn({ unit, value }: Quantity, system: UnitSystem): string {
-  if (unit === 'mm') return lengthShown(value, system);
+export function shownIn({ unit, value, fine }: Quantity, system: UnitSystem): string {
+  if (unit === 'mm') return lengthShown(value, fine ? gapUnits(system) : system);
   if (unit === 'rad') return formatAngle(rad(value));
   return unit === 'mm2' ? formatArea(value, system) : trimZeros(String(value));
 }

@@ -1,21 +1,47 @@
+import { setTheSaw } from '../making/segments.js';
 import { type Step, step } from '../making/step.js';
-import { say, sayMm, sayRad } from '../measure/said.js';
+import type { StripStock } from '../making/stock.js';
+import { say, sayMade, sayMm, sayRad } from '../measure/said.js';
 import type { Slant } from '../ring/slant.js';
+import type { PreparedBand } from './preparedBand.js';
 
 const radians = (degrees: number) => (degrees * Math.PI) / 180;
 
-/** What is done to put a slanted band into the work, in order; sizes of its board in mm. */
-export const bandSteps = (
-  { heightMm, slantDeg, towardDeg, thicknessMm, kerfMm }: Slant,
-  lengthMm: number,
-  widthMm: number,
-): Step[] => [
+/** What is done to put a slanted band into the work, in order. */
+export const bandSteps = ({ slant, made, lengthMm, widthMm }: PreparedBand): Step[] => {
+  const { stock } = made.kinds[0]!;
+  return [
+    ...(stock.from === 'strip' ? ringSteps(slant, stock) : [boardStep(slant, lengthMm, widthMm)]),
+    ...putIn(slant),
+  ];
+};
+
+const boardStep = ({ thicknessMm }: Slant, lengthMm: number, widthMm: number): Step =>
   step(
     'board',
     'planer',
     say`Plane a board to ${sayMm(thicknessMm, 'thickness')}, ${sayMm(lengthMm, 'length')} up the slope and ${sayMm(widthMm, 'width')} across it.`,
     ['dust'],
+  );
+
+/** A ring of segments is glued up like any other, flat, and thin. */
+const ringSteps = ({ count = 0, thicknessMm }: Slant, stock: StripStock): Step[] => [
+  step(
+    'board',
+    'planer',
+    say`Plane strips to ${sayMm(thicknessMm, 'thickness')} and a little for flattening, and rip them ${sayMm(stock.widthMm, 'width')} wide.`,
+    ['thin-stock', 'dust'],
   ),
+  setTheSaw(stock, count),
+  step(
+    'ring',
+    'clamps',
+    say`Glue the ${sayMade(count)} segments into a flat ring and flatten it to ${sayMm(thicknessMm, 'thickness')}; a joint goes where the cut is lowest.`,
+    ['dust'],
+  ),
+];
+
+const putIn = ({ heightMm, slantDeg, towardDeg, kerfMm, count }: Slant): Step[] => [
   step(
     'mark',
     'bench',
@@ -36,7 +62,9 @@ export const bandSteps = (
   step(
     'glue',
     'clamps',
-    'Glue the board between the parts, line on line, and saw it round when the glue is hard.',
+    count === undefined
+      ? 'Glue the board between the parts, line on line, and saw it round when the glue is hard.'
+      : 'Glue the ring between the parts, its middle on the axis, a joint on the line where the cut is lowest, and saw it round when the glue is hard.',
     ['bandsaw', 'dust'],
   ),
 ];

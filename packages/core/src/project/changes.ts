@@ -1,5 +1,6 @@
 import { MAKINGS, segmentsOf } from '../making/registry.js';
 import { plain, type Said, say, sayMm } from '../measure/said.js';
+import { FINISHES } from '../settings/finishes.js';
 import type { Project, Ring } from './schema.js';
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
@@ -20,7 +21,13 @@ export function changesBetween(before: Project, after: Project): Said[] {
   if (!same(before.blanks, after.blanks)) told.push(...countChange('blank', before.blanks, after.blanks));
   if (!same(before.slants, after.slants))
     told.push(...countChange('slanted band', before.slants, after.slants));
+  if (!same(before.inlays, after.inlays)) told.push(...countChange('inlay', before.inlays, after.inlays));
   if (!same(before.allowances, after.allowances)) told.push('Allowances for truing changed.');
+  if (!same(before.passport, after.passport)) told.push('What stands on the passport changed.');
+  if (before.finish !== after.finish)
+    told.push(
+      after.finish ? `Finish: ${FINISHES[after.finish].name}.` : 'Finished as the shop usually does.',
+    );
   if (!same(before.underlay, after.underlay)) told.push('The picture underneath changed.');
   return told;
 }

@@ -33,18 +33,7 @@ export function elevationPicture(
   const scale = most / Math.max(vessel.heightMm, 2 * widest);
   const [width, height] = [2 * widest, vessel.heightMm].map((mm) => Math.max(1, Math.round(mm * scale)));
   const columns = Math.ceil(width! * FINER);
-  const work = sampling(
-    vessel,
-    sampledRings(prepared),
-    'outside',
-    { columns, rows: height! },
-    sampledCuts(prepared),
-  );
-  let step = work.next();
-  while (!step.done) step = work.next();
-  const wall = step.value;
-  const colours = new Map([...palette].map(([key, { colour }]) => [key, channels(colour)]));
-  const shown = shownOn(prepared).map(({ woods }) => woods.map((key) => colours.get(key)));
+  const { wall, shown } = colouredWall(prepared, palette, columns, height!);
   const rgba = new Uint8Array(4 * width! * height!);
   for (let y = 0; y < height!; y++) {
     const radius = wall.radius[y]! * scale;
@@ -67,6 +56,55 @@ export function elevationPicture(
     }
   }
   return { width: width!, height: height!, rgba };
+}
+
+/** The outside sampled, and the colour of every place of what it shows. */
+function colouredWall(
+  prepared: Prepared,
+  palette: ReadonlyMap<string, Species>,
+  columns: number,
+  rows: number,
+) {
+  const work = sampling(
+    prepared.vessel,
+    sampledRings(prepared),
+    'outside',
+    { columns, rows },
+    sampledCuts(prepared),
+  );
+  let step = work.next();
+  while (!step.done) step = work.next();
+  const colours = new Map([...palette].map(([key, { colour }]) => [key, channels(colour)]));
+  return {
+    wall: step.value,
+    shown: shownOn(prepared).map(({ woods }) => woods.map((key) => colours.get(key))),
+  };
+}
+
+/** The whole outside laid flat, joints drawn, and the radius of every row, mm; rows from the top. */
+export function flatPicture(
+  prepared: Prepared,
+  palette: ReadonlyMap<string, Species>,
+  columns: number,
+  rows: number,
+): SmallPicture & { readonly radiiMm: readonly number[] } {
+  const { wall, shown } = colouredWall(prepared, palette, columns, rows);
+  const rgba = new Uint8Array(4 * columns * rows);
+  for (let y = 0; y < rows; y++)
+    for (let x = 0; x < columns; x++) {
+      const at = y * columns + x;
+      const [ring, place] = [wall.ring[at]!, wall.place[at]!];
+      const colour = place < 0 ? undefined : shown[ring]?.[place];
+      if (!colour) continue;
+      const beside = y * columns + ((x + 1) % columns);
+      const joint =
+        wall.ring[beside] !== ring ||
+        wall.place[beside] !== place ||
+        (y > 0 && wall.ring[at - columns] !== ring);
+      for (let c = 0; c < 3; c++) rgba[4 * at + c] = Math.round(colour[c]! * (joint ? JOINT : 1));
+      rgba[4 * at + 3] = 255;
+    }
+  return { width: columns, height: rows, rgba, radiiMm: Array.from(wall.radius.subarray(0, rows)) };
 }
 
 const lightAt = (across: number): number =>

@@ -8,12 +8,12 @@ import { remembered } from '../measure/memo.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import { shortfall } from '../ring/need.js';
 import type { Point } from '../ring/plane.js';
-import type { Cuts } from '../ring/slant.js';
+import { bandWoods, type Cuts } from '../ring/slant.js';
 import { overPlaces } from '../surface/round.js';
 import { areaBetween } from '../surface/within.js';
-import type { PreparedBand } from './bands.js';
 import { hollowAt, type Lying, overHeights, partsOf, SLICE } from './left.js';
 import type { Prepared, PreparedRing } from './prepare.js';
+import type { PreparedBand } from './preparedBand.js';
 
 /** Volume of each wood that is left in the turned piece, mm³ by species; `plans` has the pieces of every ring. */
 export function finishedVolumes(
@@ -26,12 +26,18 @@ export function finishedVolumes(
   rings.forEach((prepared, i) => {
     for (const [wood, volume] of leftInRing(plans[i]!, prepared, cuts)) add(wood, volume);
   });
-  for (const band of bands) add(woodOf.get(band.slant.wood)!, leftInBand(band, vessel, cuts));
+  for (const band of bands) {
+    const volumes = leftInBand(band, vessel, cuts);
+    bandWoods(band.slant).forEach((key, place) => {
+      add(woodOf.get(key)!, volumes[place]!);
+    });
+  }
   return byWood;
 }
 
-const leftInBand = remembered(
-  (band: PreparedBand, vessel: Vessel, cuts: Cuts) => movedVolumes(band, vessel, cuts)[0]!,
+/** What is left of every piece of a band, mm³. */
+const leftInBand = remembered((band: PreparedBand, vessel: Vessel, cuts: Cuts) =>
+  movedVolumes(band, vessel, cuts),
 );
 
 /** What is left of one ring, by wood; the same as before as long as the ring is. */

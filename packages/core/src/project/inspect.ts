@@ -70,7 +70,12 @@ function woodReasons(project: Project): Reason[] {
         message: say`Ring ${i + 1} uses “${key}”, which is not in the palette.`,
       });
   });
-  return [...reasons, ...blankReasons(project, keys), ...slantReasons(project, keys)];
+  return [
+    ...reasons,
+    ...blankReasons(project, keys),
+    ...slantReasons(project, keys),
+    ...inlayReasons(project, keys),
+  ];
 }
 
 /** So many unknown woods of a ring are named. */
@@ -114,15 +119,40 @@ function blankReasons({ blanks = [] }: Project, keys: readonly string[]): Reason
 
 /** Slanted bands have a wood of the palette and ids of their own. */
 function slantReasons({ slants = [] }: Project, keys: readonly string[]): Reason[] {
-  return slants.flatMap(({ id, wood }, i): Reason[] => {
+  return slants.flatMap(({ id, wood, woods, count }, i): Reason[] => {
     const where = `slants.${i}`;
-    if (!keys.includes(wood)) {
-      const message = say`Slanted band ${i + 1} uses “${wood}”, which is not in the palette.`;
+    const strange = [wood, ...(woods ?? [])].find((key) => !keys.includes(key));
+    if (strange !== undefined) {
+      const message = say`Slanted band ${i + 1} uses “${strange}”, which is not in the palette.`;
       return [{ code: 'wood-unknown', path: `${where}.wood`, message }];
+    }
+    if (woods && woods.length !== (count ?? 1)) {
+      const message = say`Slanted band ${i + 1} has ${count ?? 1} pieces and ${woods.length} woods; it needs one for each.`;
+      return [{ code: 'wood-count', path: `${where}.woods`, message }];
     }
     if (slants.findIndex((other) => other.id === id) === i) return [];
     const message = say`Slanted band ${i + 1}: the id “${id}” is taken by one before it.`;
     return [{ code: 'slant-id-twice', path: `${where}.id`, message }];
+  });
+}
+
+/** Inlays and their seams have woods of the palette, and ids of their own. */
+function inlayReasons({ inlays = [] }: Project, keys: readonly string[]): Reason[] {
+  return inlays.flatMap(({ id, wood, seam }, i): Reason[] => {
+    const where = `inlays.${i}`;
+    const strange = [wood, ...(seam ? [seam.wood] : [])].find((key) => !keys.includes(key));
+    if (strange !== undefined) {
+      const message = say`Inlay ${i + 1} uses “${strange}”, which is not in the palette.`;
+      return [{ code: 'wood-unknown', path: `${where}.wood`, message }];
+    }
+    if (inlays.findIndex((other) => other.id === id) === i) return [];
+    return [
+      {
+        code: 'inlay-id-twice',
+        path: `${where}.id`,
+        message: say`Inlay ${i + 1}: the id “${id}” is taken by one before it.`,
+      },
+    ];
   });
 }
 

@@ -8,7 +8,7 @@ import type { Point } from '../ring/plane.js';
 import { type Cuts, type HalfSpace, sidesOf } from '../ring/slant.js';
 import { movedPiece } from '../surface/round.js';
 import { within } from '../surface/through.js';
-import type { PreparedBand } from './bands.js';
+import type { PreparedBand } from './preparedBand.js';
 
 /** Slices in which pieces are measured (mm). */
 export const SLICE = 2;

@@ -1,3 +1,4 @@
+import { inlayMesh } from '../inlay/mesh.js';
 import { type HalfSpace, type Region, sidesOf } from '../ring/slant.js';
 import { type MeshFineness, type RingMesh, ringMesh } from '../surface/mesh.js';
 import type { Prepared } from './prepare.js';
@@ -20,7 +21,7 @@ function levelOf({ band, above }: Region): number {
 
 /** The meshes of a piece one after the other, so that a worker can look up in between. */
 export function* meshesOf(
-  { vessel, rings, cuts, bands }: Prepared,
+  { vessel, rings, cuts, bands, inlays }: Prepared,
   fineness: MeshFineness,
 ): Generator<StackMesh> {
   for (const [index, { made, turn, course, reaches }] of rings.entries()) {
@@ -41,4 +42,22 @@ export function* meshesOf(
       const mesh = ringMesh(made, turn, bottomMm + shift.z, vessel, fineness, shift);
       yield { ring: rings.length + band, mesh, sides: sidesOf(cuts, region), level: levelOf(region) };
     }
+  // Over all of them: an inlay is let in when the piece is whole.
+  for (const [i, { inlay, placed }] of inlays.entries())
+    if (placed.ok)
+      yield {
+        ring: rings.length + bands.length + i,
+        mesh: inlayMesh(inlay, placed.value, vessel),
+        sides: [],
+        level: levelAt(rings, placed.value.frame.heightMm, cuts.length > 0),
+      };
 }
+
+/** The part that an inlay is taken apart with: the ring at its middle. */
+const levelAt = (rings: Prepared['rings'], z: number, cut: boolean): number =>
+  cut
+    ? 0
+    : Math.max(
+        0,
+        rings.findLastIndex(({ stands }) => stands.bottomMm <= z),
+      );

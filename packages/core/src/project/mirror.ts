@@ -1,3 +1,4 @@
+import { mirroredInlay } from '../inlay/mirrored.js';
 import { biggestOf, outlineAt } from '../making/layOut.js';
 import { groupsOf, makeRing, mirrored, pitchOf, placesOf, type RingMaking } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
@@ -14,8 +15,13 @@ export const mirrorImage = (project: Project, name: string): Project => ({
   name,
   motifs: [],
   ...(project.slants && {
-    slants: project.slants.map((slant) => ({ ...slant, towardDeg: 0 - slant.towardDeg })),
+    slants: project.slants.map((slant) => ({
+      ...slant,
+      towardDeg: 0 - slant.towardDeg,
+      ...(slant.woods && { woods: [...slant.woods].reverse() }),
+    })),
   }),
+  ...(project.inlays && { inlays: project.inlays.map(mirroredInlay) }),
   rings: frozen(project).map((ring): Ring => {
     const making = mirrored(ring.making);
     const turn = -ring.turn * (pitchOf(ring.making) / pitchOf(making));

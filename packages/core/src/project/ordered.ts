@@ -6,9 +6,9 @@ import type { LeaningJoint } from '../shop/order/placing.js';
 import { stepAtJoint } from '../surface/steps.js';
 import type { Species } from '../wood/species.js';
 import { type AtTheLathe, atTheLathe } from './atTheLathe.js';
-import type { PreparedBand } from './bands.js';
 import { type Plan, plan } from './plan.js';
 import { type Prepared, type PreparedRing, prepare } from './prepare.js';
+import type { PreparedBand } from './preparedBand.js';
 import { rippingOf } from './ripping.js';
 import type { Project } from './schema.js';
 
@@ -24,11 +24,11 @@ export function workOf(project: Project, shop: Shop, woods: readonly Species[]):
 
 /** The same of what is at hand. */
 export const workPlanned = (
-  prepared: Pick<Prepared, 'vessel' | 'rings' | 'bands'>,
+  prepared: Pick<Prepared, 'vessel' | 'rings' | 'bands' | 'inlays'>,
   { rings, slants, blanks }: Pick<Plan, 'rings' | 'slants' | 'blanks'>,
   { slender, densities, balance }: Pick<AtTheLathe, 'slender' | 'densities' | 'balance'>,
   shop: Shop,
-  { schools, letIn }: Pick<Project, 'schools' | 'letIn'> = {},
+  { schools, letIn, finish }: Pick<Project, 'schools' | 'letIn' | 'finish'> = {},
 ): OrderedPiece => {
   const met = prepared.bands.map((band) => ringsMet(band, prepared.rings));
   const ordered = {
@@ -41,6 +41,10 @@ export const workPlanned = (
     })),
     offMm: balance.offMm,
     letIn: letIn ?? null,
+    finish,
+    inlays: prepared.inlays.flatMap(({ inlay, placed }) =>
+      placed.ok ? [{ inlay, placed: placed.value }] : [],
+    ),
   };
   return orderOf(ordered, shop, schools);
 };

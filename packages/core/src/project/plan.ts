@@ -17,6 +17,7 @@ import { density, type Species } from '../wood/species.js';
 import { type PlannedBand, plannedBands } from './bands.js';
 import { type PlannedBlank, plannedBlanks, withBlanks } from './blanks.js';
 import { finishedVolumes } from './finished.js';
+import { finishedWithInlays, withInlays } from './inlays.js';
 import { finishedWithLetIn, withLetIn } from './letIn.js';
 import { prepare } from './prepare.js';
 import { ringPlan } from './ringFigures.js';
@@ -26,7 +27,7 @@ import type { Project } from './schema.js';
 export interface Plan {
   readonly heightMm: Mm;
   readonly diameterMm: Mm;
-  /** What the piece holds, filled to the lip of its body. */
+  /** What the piece holds, filled to the lip of its body; 0 where it is closed at both ends. */
   readonly capacityMm3: number;
   /** Wood left in the turned piece. */
   readonly woodMm3: number;
@@ -49,8 +50,10 @@ const woodsBy = rememberedWhenFrozen(
     new Map(palette.map(({ key, wood }) => [key, wood])),
 );
 
-/** What it holds, filled to the lip of its body, mm³. */
-const capacityOf = remembered((vessel: Vessel) => hollowVolume(vessel, 0, brimOf(vessel)));
+/** What it holds, filled to the lip of its body, mm³; nothing where it has no mouth. */
+const capacityOf = remembered((vessel: Vessel) =>
+  vessel.joined ? 0 : hollowVolume(vessel, 0, brimOf(vessel)),
+);
 
 function sawnOffOf({ sawnOff = [] }: Pick<Project, 'sawnOff'>): Plan['sawnOff'] {
   const rings = sawnOff.flatMap(({ rings }) => rings);
@@ -81,12 +84,13 @@ export function plan(
   const woodOf = woodsBy(project.palette);
   const { vessel, rings, bands, overTopMm, underFootMm } = prepared.value;
   const alone = rings.map((ring, i) => ringPlan(ring, rings[i - 1], woodOf, shop));
-  const plans = withLetIn(alone, project, woodOf);
+  const plans = withInlays(withLetIn(alone, project, woodOf), prepared.value, woodOf);
   const blanks = plannedBlanks(project, woodOf);
   const beside = blanks.flatMap(({ pieces }) => pieces);
   const slants = plannedBands(bands, woodOf);
   const turned = finishedVolumes(prepared.value, alone, woodOf);
-  const finished = withBlanks(finishedWithLetIn(turned, alone[0], project, woodOf), beside);
+  const inlaid = finishedWithInlays(turned, prepared.value, woodOf);
+  const finished = withBlanks(finishedWithLetIn(inlaid, alone[0], project, woodOf), beside);
   const roll = rollOf({ rings: plans, slants, blanks });
   const lumber = lumberFor(
     [...plans, ...slants, ...blanks].flatMap(({ pieces }) => pieces),
@@ -123,6 +127,7 @@ export function plan(
         widthMm,
         leastMm,
       })),
+      inlays: prepared.value.inlays,
       over: { topMm: overTopMm, footMm: underFootMm },
       lumber,
       roll,

@@ -9,9 +9,11 @@ import type { Band } from '../ring/overlap.js';
 import { onAxis, reachesOf } from '../ring/reach.js';
 import { type Cuts, cutOf, NO_CUTS, type Slant } from '../ring/slant.js';
 import { courses } from '../ring/stack.js';
-import { bandsOf, type PreparedBand } from './bands.js';
-import { bodiesOf, membersOf, withBody } from './bodies.js';
+import { bandsOf } from './bands.js';
+import { type Body, bodiesOf, bodyAmong, withBody } from './bodies.js';
 import { dressed, type Patterned } from './dress.js';
+import type { PreparedBand } from './preparedBand.js';
+import { type PreparedInlay, preparedInlays } from './preparedInlays.js';
 import { AS_DRAWN, type Ripping, rippedTogether } from './ripping.js';
 import type { Project, Ring } from './schema.js';
 import { heightOf, type SizedRing, sizeRing, wallAtHeight } from './sizing.js';
@@ -35,6 +37,8 @@ export interface Prepared {
   /** The slanted cuts through the stack, in the order in which they are made, and what is glued into them. */
   readonly cuts: Cuts;
   readonly bands: readonly PreparedBand[];
+  /** What is let into the turned outside, in the order of the document. */
+  readonly inlays: readonly PreparedInlay[];
   /** How far the wall stands over the top of the stack and under its foot where cuts run out there (mm). */
   readonly overTopMm: number;
   readonly underFootMm: number;
@@ -57,7 +61,7 @@ const veneered = remembered(
 );
 
 /** What the shape of a piece hangs on. */
-export type Stacking = Pick<Project, 'form' | 'rings' | 'allowances' | 'slants'>;
+export type Stacking = Pick<Project, 'form' | 'rings' | 'allowances' | 'slants' | 'inlays'>;
 
 /** The rings of a stack in the woods that show; `rings` are those it was worked out from, or the same otherwise painted. */
 export function dress(stack: Prepared, project: Pick<Project, 'rings' | 'slants'> & Patterned): Prepared {
@@ -97,20 +101,21 @@ export function stackUp(project: Stacking, ripping = AS_DRAWN): Result<Prepared>
   const bodies = bodiesOf(sized);
   return done({
     vessel: vessel.value,
-    rings: sized.map((ring) => prepareRing(ring, membersOf(ring, bodies))),
+    rings: sized.map((ring) => prepareRing(ring, bodyAmong(ring, bodies))),
     cuts,
     bands: bandsOf(slants, cuts, reaches.bands, vessel.value, allowances.outsideMm),
+    inlays: preparedInlays(project.inlays, vessel.value),
     overTopMm: reaches.overTopMm,
     underFootMm: reaches.underFootMm,
   });
 }
 
 /** A ring with all that is sawn from one glue-up with it; of most rings only itself. */
-const prepareRing = remembered((sized: SizedRing, members: readonly SizedRing[]): PreparedRing => {
+const prepareRing = remembered((sized: SizedRing, body: Body | null): PreparedRing => {
   const { ring, vessel, course, stands, reaches, wall, foot, need, size, along } = sized;
   const standing = { ring, vessel, course, stands, reaches };
   const turn = turnOf(ring).angle;
-  const made = makeRing(ring.making, withBody(sized, size, members));
+  const made = makeRing(ring.making, withBody(sized, size, body));
   const wallAlong = made.ok && made.value.lean !== 0 ? along(made.value.lean) : wall;
   return { ...standing, wall, wallAlong, foot, need, made, turn };
 });

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { blankSchema } from '../blank/registry.js';
 import { formSchema } from '../form/shape.js';
+import { inlaySchema, MOST_INLAYS } from '../inlay/schema.js';
 import { makingSchema } from '../making/registry.js';
 import { length, number, shown, text, whole } from '../measure/field.js';
 import { forZod, say, sayMm } from '../measure/said.js';
@@ -8,6 +9,7 @@ import { motifUseSchema } from '../pattern/motifUse.js';
 import { TONES } from '../pattern/tones.js';
 import { SANDED } from '../ring/sanded.js';
 import { MOST_SLANTS, slantSchema } from '../ring/slant.js';
+import { FINISH_IDS } from '../settings/finishes.js';
 import { schoolsSchema } from '../shop/order/schools.js';
 
 export const SCHEMA_VERSION = 10;
@@ -152,6 +154,14 @@ export const projectSchema = z.strictObject({
       error: () => `There are too many slanted bands; ${MOST_SLANTS} are allowed.`,
     })
     .optional(),
+  /** Outlines let into the turned outside, and patches; left out where there are none. */
+  inlays: z
+    .array(inlaySchema)
+    .max(MOST_INLAYS, {
+      abort: true,
+      error: () => `There are too many inlays; ${MOST_INLAYS} are allowed.`,
+    })
+    .optional(),
   palette: z
     .array(paletteEntrySchema)
     .min(1, { error: () => 'The palette is empty; give it at least one wood.' })
@@ -161,6 +171,20 @@ export const projectSchema = z.strictObject({
     insideMm: length('Inside allowance', 0, 50),
   }),
   underlay: underlaySchema.nullable(),
+  /** What stands on its passport besides what follows from the plan; left out where nothing was entered. */
+  passport: z
+    .strictObject({
+      maker: text('Maker', 80, 0),
+      number: text('Number', 40, 0),
+      made: text('Date', 40, 0),
+      note: text('Note', 300, 0),
+      hours: number('Hours', 0, 10000).optional(),
+    })
+    .optional(),
+  /** What it is finished with; left out where it is as the shop usually does. */
+  finish: z
+    .enum(FINISH_IDS, { error: () => `The finish is not one of ${FINISH_IDS.join(', ')}.` })
+    .optional(),
   /** A disc let into the bottom when the work is turned round: its wood by palette key, and what is written on it. */
   letIn: z
     .strictObject({

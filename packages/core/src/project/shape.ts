@@ -19,6 +19,7 @@ const SLANT = [
   'towardDeg',
   'thicknessMm',
   'kerfMm',
+  'count',
 ] as const satisfies readonly (keyof Slant)[];
 
 const alike = <T>(keys: readonly (keyof T)[], a: readonly T[], b: readonly T[]): boolean =>

@@ -1,8 +1,9 @@
 import { radiusAt } from '../form/curve.js';
 import { insideAt } from '../form/vessel.js';
+import { wallMarks } from '../inlay/wallMarks.js';
 import { bandOwner, type Owner, ringOwner } from '../ring/owner.js';
 import { courseAt } from '../ring/reach.js';
-import { regionAt } from '../ring/slant.js';
+import { bandWoods, regionAt } from '../ring/slant.js';
 import { meets } from '../surface/meets.js';
 import type { SampledCuts, SampledRing } from '../surface/sample.js';
 import type { Standing } from '../surface/standing.js';
@@ -17,9 +18,12 @@ export const sampledRings = ({ rings }: Pick<Prepared, 'rings'>): SampledRing[] 
     topMm: course.topMm,
   }));
 
-/** Its slanted cuts and bands. */
-export const sampledCuts = ({ cuts, bands }: Pick<Prepared, 'cuts' | 'bands'>): SampledCuts => ({
+/** Its slanted cuts and bands, and what is let into its outside: numbered behind the rings and the bands. */
+export const sampledCuts = ({ rings, cuts, bands, inlays }: Prepared): SampledCuts => ({
   cuts,
+  marks: inlays.flatMap(({ inlay, placed }, i) =>
+    placed.ok ? wallMarks(inlay, placed.value, rings.length + bands.length + i) : [],
+  ),
   bands: bands.map(({ made, turn, bottomMm }) => ({
     made,
     turn,
@@ -74,7 +78,7 @@ export function drawnOf({ rings, cuts, bands, vessel }: Prepared): Drawn[] {
             bottomMm,
             ...through,
             ...between(reaches),
-            woods: [slant.wood],
+            woods: bandWoods(slant),
           },
         ]
       : [],
@@ -82,10 +86,11 @@ export function drawnOf({ rings, cuts, bands, vessel }: Prepared): Drawn[] {
   return [...drawn, ...glued].filter(({ fromMm, toMm }) => fromMm < toMm);
 }
 
-/** What every ring, and every band behind the rings, shows: the palette keys of its places. */
-export const shownOn = ({ rings, bands }: Pick<Prepared, 'rings' | 'bands'>) => [
+/** What every ring, every band behind the rings, and every inlay behind these shows: the palette keys of its places. */
+export const shownOn = ({ rings, bands, inlays }: Pick<Prepared, 'rings' | 'bands' | 'inlays'>) => [
   ...rings.map(({ ring, made }) => ({ woods: ring.woods, made: made.ok ? made.value : null })),
-  ...bands.map(({ slant, made }) => ({ woods: [slant.wood], made })),
+  ...bands.map(({ slant, made }) => ({ woods: bandWoods(slant), made })),
+  ...inlays.map(({ inlay: { wood, seam } }) => ({ woods: seam ? [wood, seam.wood] : [wood], made: null })),
 ];
 
 /** Whose a number of drawings is. */
@@ -114,17 +119,30 @@ export function placeOnWall(
   const radius = side === 'outside' ? radiusAt(vessel.outside, z) : (insideAt(vessel, z) ?? 0);
   const p = { x: radius * Math.cos(direction), y: radius * Math.sin(direction), z };
   const { band, shift } = regionAt(cuts, p);
-  if (band !== null) return bands[band] ? { ring: rings.length + band, place: 0 } : null;
   const was = z - shift.z;
+  if (band !== null) {
+    const here = bands[band];
+    return here
+      ? { ring: rings.length + band, place: placeIn(here, p.x - shift.x, p.y - shift.y, was) }
+      : null;
+  }
   const course = courseAt(
     rings.map(({ course }) => course),
     was,
   );
   const here = course && rings[course.index];
   if (!here?.made.ok) return null;
-  const [x, y] = [p.x - shift.x, p.y - shift.y];
-  const [cos, sin] = [Math.cos(here.turn), Math.sin(here.turn)];
   const up = was - here.course.bottomMm;
-  const place = meets(here.made.value, x * cos + y * sin, y * cos - x * sin, up);
+  const place = meets(here.made.value, ...unturned(here.turn, p.x - shift.x, p.y - shift.y), up);
   return place === null ? null : { ring: here.course.index, place };
 }
+
+/** A point as a ring that is turned sees it. */
+function unturned(turn: number, x: number, y: number): [number, number] {
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+  return [x * cos + y * sin, y * cos - x * sin];
+}
+
+/** Which piece of a band holds a point, taken back to where the band was glued in. */
+const placeIn = ({ made, turn, bottomMm }: Prepared['bands'][number], x: number, y: number, z: number) =>
+  made.placeAt(...unturned(turn, x, y), z - bottomMm) ?? 0;

@@ -1,3 +1,4 @@
+import type { Form } from '../form/shape.js';
 import { STARTING_SHAPES, startingForm } from '../form/starting.js';
 import { solidSomewhere, vesselOf } from '../form/vessel.js';
 import { type Mm, mm } from '../measure/quantity.js';
@@ -26,7 +27,10 @@ export const USUAL_ALLOWANCES = { outsideMm: mm(4), insideMm: mm(4) };
 export function startProject(beginning: Beginning): Result<Project> {
   const shape = STARTING_SHAPES.find(({ id }) => id === beginning.shape);
   if (!shape) return refuse('shape-unknown', 'shape', say`There is no starting shape “${beginning.shape}”.`);
-  const form = startingForm(shape, beginning.heightMm, beginning.diameterMm, beginning.wallMm);
+  const form = betweenRings(
+    startingForm(shape, beginning.heightMm, beginning.diameterMm, beginning.wallMm),
+    beginning.ringHeightMm,
+  );
   const vessel = vesselOf(form);
   if (!vessel.ok) return vessel;
   const palette = usualPalette(beginning.woods);
@@ -49,6 +53,14 @@ export function startProject(beginning: Beginning): Result<Project> {
     allowances: USUAL_ALLOWANCES,
     underlay: null,
   });
+}
+
+/** Two halves that are joined for good are joined where a ring ends, as long as that lies in the hollow. */
+function betweenRings(form: Form, ringHeightMm: number): Form {
+  if (!form.lid?.joined) return form;
+  const rings = Math.max(1, Math.round(form.lid.heightMm / ringHeightMm));
+  const moved = { ...form, lid: { ...form.lid, heightMm: mm(rings * ringHeightMm) } };
+  return vesselOf(moved).ok ? moved : form;
 }
 
 /** The first wood light, the others dark. */

@@ -1,4 +1,5 @@
 import { radiusAt } from '../form/curve.js';
+import { bandWoods } from '../ring/slant.js';
 import { type Balance, balanceOf, type Weight } from '../shop/balance.js';
 import { areaBetween, momentBetween } from '../surface/within.js';
 import type { Species } from '../wood/species.js';
@@ -41,6 +42,9 @@ export function turnedBalance(
   for (const { made, turn, course, reaches, ring } of rings)
     if (made.ok)
       weigh({ made: made.value, turn, bottomMm: course.bottomMm, reaches }, (place) => ring.woods[place]);
-  for (const band of bands) weigh(band, () => band.slant.wood);
+  for (const band of bands) {
+    const woods = bandWoods(band.slant);
+    weigh(band, (place) => woods[place]!);
+  }
   return balanceOf(weights);
 }

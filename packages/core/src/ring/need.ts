@@ -11,6 +11,9 @@ export interface Allowances {
   readonly insideMm: Mm;
 }
 
+/** The size of a ring that is sawn from a glue-up. */
+export type Member = Band & { readonly heightMm: number };
+
 /** The round ring that must survive turning: outer and inner radius over the ring's whole height, mm. */
 export interface RingNeed {
   readonly outerRadiusMm: Mm;
@@ -24,8 +27,14 @@ export interface RingNeed {
   leaning?(slope: number): Band;
   /** Sizes of all rings that are sawn from one glue-up with this one, bottom to top, and which of them this is. */
   readonly body?: {
-    readonly members: readonly (Band & { readonly heightMm: number })[];
+    readonly members: readonly Member[];
     readonly index: number;
+    /** All glue-ups that are marked out on one board with this one, in the order of the work, and which of them this is. */
+    readonly board?: {
+      readonly bodies: readonly (readonly Member[])[];
+      readonly names: readonly string[];
+      readonly index: number;
+    };
   };
 }
 

@@ -6,6 +6,9 @@ export interface Point {
 
 export const NOWHERE: Point = { x: 0, y: 0 };
 
+/** Distance from the axis. (`Math.hypot` guards against an overflow that no lathe meets, and takes ten times as long.) */
+export const fromAxis = ({ x, y }: Point): number => Math.sqrt(x * x + y * y);
+
 export const polar = (radius: number, angle: number): Point => ({
   x: radius * Math.cos(angle),
   y: radius * Math.sin(angle),
@@ -19,7 +22,7 @@ export const wrapped = (angle: number): number => {
   return lifted < turn ? lifted : 0;
 };
 
-const cross = (p: Point, q: Point): number => p.x * q.y - p.y * q.x;
+export const cross = (p: Point, q: Point): number => p.x * q.y - p.y * q.x;
 
 const edges = (outline: readonly Point[]) =>
   outline.map((p, i): readonly [Point, Point] => [p, outline[(i + 1) % outline.length]!]);
@@ -31,6 +34,9 @@ export const aroundAxis = (outline: readonly Point[]): boolean =>
 /** Radius of the greatest circle about the axis inside a convex outline round it. */
 export const reachInside = (outline: readonly Point[]): number =>
   Math.min(...edges(outline).map(([p, q]) => cross(p, q) / Math.hypot(q.x - p.x, q.y - p.y)));
+
+/** A point turned about the axis, radians counter-clockwise. */
+export const turnedPoint = (p: Point, by: number): Point => turned([p], by)[0]!;
 
 /** The outline turned about the axis, radians counter-clockwise. */
 export function turned(outline: readonly Point[], by: number): Point[] {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { length, number } from '../measure/field.js';
+import { length, number, whole } from '../measure/field.js';
 import { dot, NO_MOVE, type Point3, plus, times } from './space.js';
 
 /** Bands that a piece can have; every one divides all that is above and below it. */
@@ -21,6 +21,10 @@ export const slantSchema = z.strictObject({
   kerfMm: length('Kerf of the cut', 0, 10),
   /** Palette key. */
   wood: z.string().min(1).max(24),
+  /** A ring of so many segments, its first joint where the cut is lowest; one board where it is left out. */
+  count: whole('Segments of the band', 3, 120).optional(),
+  /** Palette key of every segment, counter-clockwise from above; all of the band's wood where it is left out. */
+  woods: z.array(z.string().min(1).max(24)).max(120).optional(),
   /** The board as it was cut, which it stays whatever the form asks for later; left out until then. */
   made: z
     .strictObject({
@@ -30,6 +34,10 @@ export const slantSchema = z.strictObject({
     .optional(),
 });
 export type Slant = z.infer<typeof slantSchema>;
+
+/** Palette key of every piece of a band. */
+export const bandWoods = ({ wood, count, woods }: Slant): readonly string[] =>
+  count === undefined ? [wood] : (woods ?? Array.from({ length: count }, () => wood));
 
 /** A cut with its band: the wood below ends at `normal · p = atMm`, the band is `thicknessMm` thick, what is above moves. */
 export interface Cut {

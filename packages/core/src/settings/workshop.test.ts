@@ -1,7 +1,8 @@
 import { expect, test } from 'vitest';
+import type { WorkingHours } from './hours.js';
 import { DEFAULT_SHOP, shopSchema } from './shop.js';
 import { shopUpToDate } from './shopUpToDate.js';
-import type { WorkingHours, Workshop } from './workshop.js';
+import type { Workshop } from './workshop.js';
 
 const why = (change: Partial<Workshop>): string | undefined => {
   const judged = shopSchema.safeParse({ ...DEFAULT_SHOP, workshop: { ...DEFAULT_SHOP.workshop, ...change } });

@@ -1,6 +1,11 @@
 import { z } from 'zod';
 import { length, number, whole } from '../measure/field.js';
 import { type Mm, mm } from '../measure/quantity.js';
+import { climateSchema, USUAL_CLIMATE } from './climate.js';
+import { errorsSchema, schoolSchema, USUAL_ERRORS, USUAL_SCHOOL } from './errors.js';
+import { FINISH_IDS } from './finishes.js';
+import { hoursSchema } from './hours.js';
+import { setupsSchema } from './setups.js';
 
 /** What goes in at a mouth. */
 const toolsSchema = z.strictObject({
@@ -83,50 +88,9 @@ const minutesSchema = z.strictObject(
 const finishSchema = z.strictObject({
   coats: whole('Coats of finish', 0, 20),
   coatHours: number('Hours between coats', 0.1, 240, ' hours'),
+  /** What pieces are finished with where they do not say. */
+  usual: z.enum(FINISH_IDS, { error: () => `The finish is not one of ${FINISH_IDS.join(', ')}.` }),
 });
-
-export const WEEKDAYS = [
-  'Monday',
-  'Tuesday',
-  'Wednesday',
-  'Thursday',
-  'Friday',
-  'Saturday',
-  'Sunday',
-] as const;
-
-const DAY = 24 * 60;
-
-/** A stretch of the week in which there is time: 0 is Monday, minutes from midnight. */
-const windowSchema = z
-  .strictObject({
-    day: whole('Day of the week', 0, 6),
-    fromMinute: whole('Beginning of the hours', 0, DAY),
-    toMinute: whole('End of the hours', 0, DAY),
-  })
-  .refine(({ fromMinute, toMinute }) => toMinute > fromMinute, {
-    path: ['toMinute'],
-    error: 'The hours end before they begin.',
-  });
-export type WorkingHours = z.infer<typeof windowSchema>;
-
-const hoursSchema = z
-  .array(windowSchema)
-  .min(1, { error: 'There are no working hours in the week; give at least one.' })
-  .max(42, { abort: true, error: 'There are too many working hours; 42 are allowed.' })
-  .superRefine((hours, context) => {
-    const sorted = [...hours].sort((a, b) => a.day - b.day || a.fromMinute - b.fromMinute);
-    const over = sorted.find(
-      (next, i) => i > 0 && sorted[i - 1]!.day === next.day && sorted[i - 1]!.toMinute > next.fromMinute,
-    );
-    if (!over) return;
-    const path = [hours.indexOf(over), 'fromMinute'];
-    context.addIssue({
-      code: 'custom',
-      path,
-      message: `The hours on ${WEEKDAYS[over.day]} overlap; let one end before the other begins.`,
-    });
-  });
 
 /** What the shop has for gluing, turning and holding, how long things take in it, and when there is time. */
 export const workshopSchema = z.strictObject({
@@ -136,6 +100,10 @@ export const workshopSchema = z.strictObject({
   glue: glueSchema,
   minutes: minutesSchema,
   finish: finishSchema,
+  errors: errorsSchema,
+  school: schoolSchema,
+  climate: climateSchema,
+  setups: setupsSchema,
   hours: hoursSchema,
 });
 export type Workshop = z.infer<typeof workshopSchema>;
@@ -176,7 +144,11 @@ export const DEFAULT_WORKSHOP: Workshop = {
     sand: 8,
     coat: 15,
   },
-  finish: { coats: 3, coatHours: 8 },
+  finish: { coats: 3, coatHours: 8, usual: 'lacquer' },
+  errors: USUAL_ERRORS,
+  school: USUAL_SCHOOL,
+  climate: USUAL_CLIMATE,
+  setups: [],
   hours: [
     ...[0, 2, 4].map((day) => ({ day, fromMinute: 19 * 60, toMinute: 21 * 60 })),
     { day: 5, fromMinute: 9 * 60, toMinute: 12 * 60 },

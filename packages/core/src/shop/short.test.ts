@@ -51,6 +51,8 @@ test('a spare of a longer stop at the same setting, wide enough and of the wood,
 });
 
 test('the two triangles of a sliced board; nothing for a disc', () => {
-  expect(helps('Drystone', 2).by.has('triangles')).toBe(true);
+  // Slices of 19.5 from a board of 49 cut at 38°: 49·sin 38° = 30.2 gives one; of 16.7 from 23 at 32°: 12.2 gives none.
+  expect(helps('Drystone', 4).by.has('triangles')).toBe(true);
+  expect(helps('Drystone', 2).by.has('triangles')).toBe(false);
   expect(helps('Cup', 0).by.size).toBe(0);
 });

@@ -13,7 +13,7 @@ export interface Help {
   readonly price: Said;
 }
 
-type Ring = Pick<RingPlan, 'id' | 'index' | 'pieces' | 'closed' | 'wall' | 'steps'>;
+type Ring = Pick<RingPlan, 'id' | 'index' | 'pieces' | 'closed' | 'wall' | 'figures'>;
 
 /**
  * What the offcuts still give when a ring is one piece short: a spare of other stops recut, all pieces trimmed to what the rest of a strip
@@ -60,13 +60,12 @@ export function shortOfOne(
       });
     }
   }
-  if (ring.steps.some(({ id }) => id === 'slices'))
+  if (ring.figures.some(({ key, value }) => key === 'slices-from-the-ends' && value > 0))
     helps.push({
       id: 'triangles',
       name: 'Glue the two end triangles',
-      does: 'The ends of a board that was sliced at an angle are two triangles: glued cut face to cut face they are one slice more.',
-      price:
-        'A glue line in the middle of that slice; the layers meet across it only if the board was cut square at both ends.',
+      does: 'The ends of a board that was sliced at an angle are two triangles: cut square and glued together by their square faces, layers in line, they are one slice more.',
+      price: 'An upright glue line in the face of that slice; put it where the foot or a joint hides it.',
     });
   return helps;
 }

@@ -1,5 +1,6 @@
 import type { Point } from '../ring/plane.js';
-import { type Chain, type EdgeSide, NO_EDGE, radius } from './sides.js';
+import { fromAxis } from '../ring/plane.js';
+import { type Chain, type EdgeSide, NO_EDGE } from './sides.js';
 
 /** Points of a chain at one level, in the blank and as turned between two radii. */
 export interface ChainPoints {
@@ -15,7 +16,7 @@ const clampTo = ({ x, y }: Point, inner: number, outer: number): Point => {
 
 /** Where the way from a corner along a joint to its other end comes between two circles. */
 function alongJoint(corner: Point, end: Point, inner: number, outer: number): Point {
-  const r = radius(corner);
+  const r = fromAxis(corner);
   const limit = r > outer ? outer : r < inner ? inner : null;
   if (limit === null) return corner;
   const [dx, dy] = [end.x - corner.x, end.y - corner.y];
@@ -25,7 +26,7 @@ function alongJoint(corner: Point, end: Point, inner: number, outer: number): Po
   if (a > 0 && root >= 0)
     for (const t of [(-b - Math.sqrt(root)) / a, (-b + Math.sqrt(root)) / a])
       if (t >= 0 && t <= 1) return { x: corner.x + t * dx, y: corner.y + t * dy };
-  const nearer = Math.abs(r - limit) <= Math.abs(radius(end) - limit) ? corner : end;
+  const nearer = Math.abs(r - limit) <= Math.abs(fromAxis(end) - limit) ? corner : end;
   return clampTo(nearer, inner, outer);
 }
 
@@ -109,7 +110,7 @@ function arcPoints(
     if (i === blank.length - 1) return to;
     const share = Math.abs(whole) > NO_EDGE ? ways[i]! / whole : i / (blank.length - 1);
     const angle = start + share * sweep;
-    const on = edge ? radiusOnEdge(edge[0]!, edge[1]!, angle) : radius(p);
+    const on = edge ? radiusOnEdge(edge[0]!, edge[1]!, angle) : fromAxis(p);
     const r = Math.min(outer, Math.max(inner, on));
     return { x: r * Math.cos(angle), y: r * Math.sin(angle) };
   });
@@ -129,5 +130,5 @@ function roundFrom(points: readonly Point[]): number[] {
 /** Where a direction from the axis meets the line of an edge; the edge's own distance where it has no length. */
 function radiusOnEdge(a: Point, b: Point, angle: number): number {
   const across = Math.cos(angle) * (b.y - a.y) - Math.sin(angle) * (b.x - a.x);
-  return Math.abs(across) < NO_EDGE ? radius(a) : (a.x * (b.y - a.y) - a.y * (b.x - a.x)) / across;
+  return Math.abs(across) < NO_EDGE ? fromAxis(a) : (a.x * (b.y - a.y) - a.y * (b.x - a.x)) / across;
 }

@@ -61,7 +61,7 @@ function sound(project: Project, tolerance: number): void {
 }
 
 /** Random pieces of more places than this have nothing more to show, and take minutes. */
-const MOST_PLACES = 250;
+const MOST_PLACES = 150;
 
 /** Pieces that slanted cuts go through are cut off at their sides; cut.test.ts looks at them. */
 const whole = demoProjects().filter(({ slants }) => !slants);
@@ -99,7 +99,7 @@ describe('the mesh of a piece', () => {
         for (const { making } of project.rings) seen.add(making.way);
         sound(project, 0.1);
       }),
-      { numRuns: 30, endOnFailure: true },
+      { numRuns: 20, endOnFailure: true },
     );
     expect([...seen].sort()).toEqual([...WAYS].filter((way) => way !== 'stock').sort());
   });

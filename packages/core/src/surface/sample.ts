@@ -5,6 +5,7 @@ import type { Made } from '../making/contract.js';
 import type { Point } from '../ring/plane.js';
 import { type Cuts, NO_CUTS, type Region, stretchesRound } from '../ring/slant.js';
 import { endGrain, grainOf } from './grain.js';
+import { heightsOf, markRow, type WallMark } from './marks.js';
 import { besideJoint } from './meets.js';
 
 /** A ring as it stands in the piece; `made` null where it cannot be made. */
@@ -19,6 +20,8 @@ export interface SampledRing {
 export interface SampledCuts {
   readonly cuts: Cuts;
   readonly bands: readonly SampledRing[];
+  /** What is let into the outside, over all of them; left out where there is nothing. */
+  readonly marks?: readonly WallMark[];
 }
 
 const UNCUT: SampledCuts = { cuts: NO_CUTS, bands: [] };
@@ -61,7 +64,7 @@ export function* sampling(
   rings: readonly SampledRing[],
   side: Side,
   { columns, rows }: Fineness,
-  { cuts, bands }: SampledCuts = UNCUT,
+  { cuts, bands, marks = [] }: SampledCuts = UNCUT,
 ): Generator<number, SampledWall> {
   const [fromMm, toMm] = side === 'outside' ? [0, vessel.heightMm] : [vessel.hollowFromMm, vessel.hollowToMm];
   const wall: SampledWall = {
@@ -81,6 +84,7 @@ export function* sampling(
     side === 'outside' ? radiusAt(vessel.outside, z) : (insideAt(vessel, z) ?? 0);
   const directions = circle(columns);
   const index = new Map<number, number>();
+  const letIn = side === 'outside' ? marks.map((mark) => ({ mark, heights: heightsOf(mark) })) : [];
   for (let row = 0; row < rows; row++) {
     const z = toMm - (row + 0.5) * step;
     const radius = radiusOf(z);
@@ -95,6 +99,8 @@ export function* sampling(
       const level = { made, turn, z: z - region.shift.z - bottomMm, radius, slope, aside: region.shift };
       sampleRow(wall, row * columns, [first, end], level, directions);
     }
+    for (const { mark, heights } of letIn)
+      if (z >= heights[0] && z <= heights[1]) markRow(wall, row, z, mark);
     if (row % ROWS_A_STRETCH === ROWS_A_STRETCH - 1) yield (row + 1) / rows;
   }
   return wall;

@@ -18,8 +18,6 @@ const RADIAL = 0.5;
 /** An edge shorter than this has no direction, mm. */
 export const NO_EDGE = 1e-6;
 
-export const radius = ({ x, y }: Point): number => Math.hypot(x, y);
-
 function sideOf(p: Point, q: Point): EdgeSide {
   const [dx, dy] = [q.x - p.x, q.y - p.y];
   const [mx, my] = [(p.x + q.x) / 2, (p.y + q.y) / 2];

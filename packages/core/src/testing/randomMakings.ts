@@ -186,6 +186,7 @@ const SAWN: { readonly [W in SawnMaking['way']]: fc.Arbitrary<Extract<SawnMaking
       trimMm: between(0, 4).map(mm),
       ends: fc.constantFrom('whole' as const, 'none' as const),
       onHandMm: fc.option(between(60, 2000).map(mm), { nil: undefined }),
+      endsGlued: fc.constantFrom(true as const, undefined),
     })
     .map(({ layersMm, thick, ...given }) => ({
       way: 'laminated' as const,
@@ -272,15 +273,19 @@ const SAWN: { readonly [W in SawnMaking['way']]: fc.Arbitrary<Extract<SawnMaking
     .record({
       half: fc.array(between(2, 40).map(mm), { minLength: 2, maxLength: 12 }),
       wide: between(60, 400),
+      longestMm: fc.option(between(100, 2000).map(mm), { nil: undefined }),
+      pinMm: fc.option(between(1, 20).map(mm), { nil: undefined }),
     })
-    .map(({ half, wide }) => ({
+    .map(({ half, wide, ...scribed }) => ({
       way: 'twisted' as const,
       stripsMm: [mm(wide), ...half, ...[...half].reverse(), mm(wide)],
       from: 'section-1',
       boardMm: mm(40),
       kerfMm: mm(1.5),
       cleanUpMm: mm(0),
-    })),
+      ...scribed,
+    }))
+    .map(tidy),
   medallion: fc.oneof(
     fc
       .record({

@@ -44,6 +44,10 @@ const AGED: Readonly<Record<string, readonly [colour: string, halfYears: number]
   rosewood: ['#4d3429', 3],
 };
 
+/** Years after which half of a wood's change is done. */
+export const halfYearsOf = ({ id, aged }: Pick<Species, 'id' | 'aged'>): number =>
+  aged?.halfYears ?? AGED[id]?.[1] ?? USUAL_YEARS;
+
 /** A wood's colour after so many years in a lit room: half of the change in every half-time. Woods not listed stay. */
 export function agedColour(
   { id, colour, aged }: Pick<Species, 'id' | 'colour' | 'aged'>,
@@ -52,6 +56,6 @@ export function agedColour(
   const shipped = AGED[id];
   const end = aged?.colour ?? shipped?.[0];
   if (!end || years <= 0) return colour;
-  const half = aged?.halfYears ?? shipped?.[1] ?? USUAL_YEARS;
+  const half = halfYearsOf({ id, ...(aged && { aged }) });
   return mixed(colour, end, 1 - 0.5 ** (years / half));
 }

@@ -8,13 +8,13 @@ import {
   filterGrayscale,
   formatHex,
   interpolate,
-  type Lab,
+  type Lab65,
   parse,
   type Rgb,
 } from 'culori';
 
 /** A colour as the eye measures it: lightness 0 to 100, green to red, blue to yellow (CIE L*a*b*, D65). */
-export type LabColour = Lab & { mode: 'lab65' };
+export type LabColour = Lab65;
 
 const toLab = converter('lab65');
 const ciede2000 = differenceCiede2000();

@@ -40,6 +40,12 @@ describe('a backup', () => {
     db.exec(`INSERT INTO shop VALUES (1, '{"units":"mm"}')`);
     db.exec(`INSERT INTO project_versions VALUES ('one', 1, '{"schema":6}', '2026-01-01')`);
     db.exec(`INSERT INTO ticks VALUES ('t1', 'one', 'ring-r9/saw', 14, '2026-11-29T10:00:00Z', 'tablet')`);
+    db.exec(
+      `INSERT INTO journal VALUES ('j1', 'one', '2026-11-29T10:05:00Z', '{"kind":"note","text":"Split."}')`,
+    );
+    const photo = db.prepare('INSERT INTO photos VALUES (?, ?, ?, ?, ?)');
+    photo.run('f1', 'one', 'image/jpeg', Buffer.from([0xff, 0xd8, 0xff, 9]), Buffer.from([0xff, 0xd8, 0xff]));
+    photo.run('f2', 'one', 'image/png', bytes, null);
     db.exec(`UPDATE projects SET removedAt = '2026-02-02', document = 'no json' WHERE id = 'two'`);
     db.close();
     const out = join(folder(), 'all.zip');
@@ -53,6 +59,7 @@ describe('a backup', () => {
       stash: 0,
       patterns: 0,
       pictures: 1,
+      photos: 2,
     });
     const empty = folder();
     expect((await restoreFolder(empty, out)).replaced).toBeNull();
@@ -68,6 +75,8 @@ describe('a backup', () => {
         'pattern',
         'board',
         'ticks',
+        'journal',
+        'photos',
       ];
       const all = tables.map((table) => read.prepare(`SELECT * FROM ${table} ORDER BY 1`).all());
       read.close();

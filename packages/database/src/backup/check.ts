@@ -3,7 +3,15 @@ import { readProject } from '@fellside/core';
 import type { z } from 'zod';
 import { Refusal } from '../failure.js';
 import { type Archive, openArchive } from './archive.js';
-import { type BackupCounts, type Held, pieceFile, rowsFile, shopFile, versionsFile } from './format.js';
+import {
+  type BackupCounts,
+  type Held,
+  photoFile,
+  pieceFile,
+  rowsFile,
+  shopFile,
+  versionsFile,
+} from './format.js';
 
 /** What a look through a whole backup found. */
 export interface CheckedBackup {
@@ -20,6 +28,7 @@ export interface BackupVisitor {
   rows(sort: 'woods' | 'boards' | 'stash' | 'patterns', rows: z.infer<typeof rowsFile>): void;
   shop(settings: Held | null): void;
   picture(key: string, type: 'png' | 'jpg', bytes: Buffer): void;
+  photo(photo: z.infer<typeof photoFile>, bytes: Buffer, view: Buffer | null): void;
 }
 
 /** Reads a backup whole, telling what is in it. Throws a `Refusal` when anything in it is not as it should be. */
@@ -43,6 +52,7 @@ async function visited(archive: Archive, visitor?: BackupVisitor): Promise<Check
     stash: 0,
     patterns: 0,
     pictures: 0,
+    photos: 0,
   };
   const unreadable: string[] = [];
   const file = async <T>(path: string, schema: z.ZodType<T>): Promise<T> => {
@@ -82,6 +92,16 @@ async function visited(archive: Archive, visitor?: BackupVisitor): Promise<Check
       throw new Refusal(`The backup is damaged (${path} is not what its name says). Nothing was changed.`);
     counts.pictures++;
     visitor?.picture(key, type as 'png' | 'jpg', bytes);
+  }
+  for (const path of archive.below('photos').filter((name) => name.endsWith('.json'))) {
+    const photo = await file(path, photoFile);
+    const named = path.slice(0, -'.json'.length);
+    const [bytes, view] = [
+      await archive.read(`${named}.original`),
+      photo.view ? await archive.read(`${named}.view`) : null,
+    ];
+    counts.photos++;
+    visitor?.photo(photo, bytes, view);
   }
   for (const [sort, n] of Object.entries(manifest.counts))
     if (counts[sort as keyof BackupCounts] !== n)

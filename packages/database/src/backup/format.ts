@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 /** Version of the backup file; docs/backup-format.md describes it. */
-export const BACKUP_VERSION = 2;
+export const BACKUP_VERSION = 3;
 export const MANIFEST = 'fellside-backup.json';
 
 /** What a backup holds, by sort. */
@@ -14,6 +14,8 @@ export const countsSchema = z.strictObject({
   stash: z.int().min(0),
   patterns: z.int().min(0),
   pictures: z.int().min(0),
+  /** Backups of versions 1 and 2 have none. */
+  photos: z.int().min(0).default(0),
 });
 export type BackupCounts = z.infer<typeof countsSchema>;
 
@@ -56,7 +58,14 @@ export const pieceFile = z.strictObject({
     )
     .max(1_000_000)
     .default([]),
+  /** What is written of it; backups of versions 1 and 2 have none. */
+  journal: z
+    .array(z.strictObject({ id, at: moment, entry: held }))
+    .max(100_000)
+    .default([]),
 });
+/** Whose a photograph is, beside its bytes. */
+export const photoFile = z.strictObject({ id, projectId: id, type: z.string().max(40), view: z.boolean() });
 export const versionsFile = z.strictObject({
   piece: id,
   versions: z.array(z.strictObject({ revision: z.int().min(1), savedAt: moment, document: held })).max(1000),

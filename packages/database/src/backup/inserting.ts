@@ -19,16 +19,21 @@ export function inserting(db: Sqlite.Database): BackupVisitor {
   const tick = db.prepare(
     'INSERT INTO ticks (id, projectId, job, amount, at, device) VALUES (@id, @projectId, @job, @amount, @at, @device)',
   );
+  const written = db.prepare(
+    'INSERT INTO journal (id, projectId, at, entry) VALUES (@id, @projectId, @at, @entry)',
+  );
   const version = db.prepare(
     'INSERT INTO project_versions (projectId, revision, document, savedAt) VALUES (?, ?, ?, ?)',
   );
   return {
-    piece({ document: held, history, ticks, ...row }) {
+    piece({ document: held, history, ticks, journal, ...row }) {
       const document = textOf(held);
       const { columns, uses } = shelved(document);
       piece.run({ ...row, ...columns, document, history: textOf(history) });
       for (const each of uses) use.run({ ...each, projectId: row.id });
       for (const each of ticks) tick.run({ ...each, projectId: row.id });
+      for (const { id, at, entry } of journal)
+        written.run({ id, at, entry: textOf(entry), projectId: row.id });
     },
     versions({ piece: id, versions }) {
       for (const { revision, document, savedAt } of versions)
@@ -43,6 +48,15 @@ export function inserting(db: Sqlite.Database): BackupVisitor {
     },
     shop(settings) {
       if (settings) db.prepare('INSERT INTO shop (id, settings) VALUES (1, ?)').run(textOf(settings));
+    },
+    photo({ id, projectId, type }, bytes, view) {
+      db.prepare('INSERT INTO photos (id, projectId, type, bytes, view) VALUES (?, ?, ?, ?, ?)').run(
+        id,
+        projectId,
+        type,
+        bytes,
+        view,
+      );
     },
     picture(key, type, bytes) {
       db.prepare('INSERT INTO pictures (key, type, bytes) VALUES (?, ?, ?)').run(

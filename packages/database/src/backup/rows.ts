@@ -42,6 +42,9 @@ export function filesOfBackup(read: Reader): { files: BackupFile[]; counts: Back
     'SELECT projectId, count(*) AS n FROM project_versions GROUP BY projectId ORDER BY projectId',
   );
   const pictures = read<{ key: string; type: string }>('SELECT key, type FROM pictures ORDER BY key');
+  const photos = tableThere(read, 'photos')
+    ? read<PhotoRow>('SELECT id, projectId, type, view IS NOT NULL AS view FROM photos ORDER BY id')
+    : [];
   const tables = TABLES.map((table) => ({
     ...table,
     n: read<{ n: number }>(`SELECT count(*) AS n FROM (${table.query})`)[0]?.n ?? 0,
@@ -76,6 +79,7 @@ export function filesOfBackup(read: Reader): { files: BackupFile[]; counts: Back
       compress: false,
       content: () => read<{ bytes: Buffer }>('SELECT bytes FROM pictures WHERE key = ?', key)[0]!.bytes,
     })),
+    ...photos.flatMap((row, i) => filesOfPhoto(read, row, `photos/${String(i + 1).padStart(6, '0')}`)),
   ];
   return {
     files,
@@ -88,6 +92,7 @@ export function filesOfBackup(read: Reader): { files: BackupFile[]; counts: Back
       stash: of('stash'),
       patterns: of('patterns'),
       pictures: pictures.length,
+      photos: photos.length,
     },
   };
 }
@@ -102,12 +107,47 @@ function pieceOf(read: Reader, id: string) {
     'SELECT id, revision, savedAt, removedAt, document, history FROM projects WHERE id = ?',
     id,
   );
-  // A database that is rescued as it is may be older than that table.
-  const [there] = read(`SELECT name FROM sqlite_master WHERE name = 'ticks'`);
-  const ticks = there
+  const ticks = tableThere(read, 'ticks')
     ? read('SELECT id, job, amount, at, device FROM ticks WHERE projectId = ? ORDER BY rowid', id)
     : [];
-  return { ...row, document: holding(row!.document!), history: holding(row!.history!), ticks };
+  const journal = tableThere(read, 'journal')
+    ? read<JournalRow>('SELECT id, at, entry FROM journal WHERE projectId = ? ORDER BY rowid', id)
+    : [];
+  return {
+    ...row,
+    document: holding(row!.document!),
+    history: holding(row!.history!),
+    ticks,
+    journal: journal.map((each) => ({ ...each, entry: holding(each.entry) })),
+  };
+}
+
+/** A database that is rescued as it is may be older than a table. */
+const tableThere = (read: Reader, table: string): boolean =>
+  read(`SELECT name FROM sqlite_master WHERE name = '${table}'`).length > 0;
+
+/** A photograph: whose it is, as it was taken, and as it is looked at. */
+function filesOfPhoto(read: Reader, { view, ...row }: PhotoRow, path: string): BackupFile[] {
+  const bytes = (column: 'bytes' | 'view') => () =>
+    read<{ is: Buffer }>(`SELECT ${column} AS "is" FROM photos WHERE id = ?`, row.id)[0]!.is;
+  return [
+    { path: `${path}.json`, compress: true, content: () => json({ ...row, view: view === 1 }) },
+    { path: `${path}.original`, compress: false, content: bytes('bytes') },
+    ...(view === 1 ? [{ path: `${path}.view`, compress: false, content: bytes('view') }] : []),
+  ];
+}
+
+interface JournalRow {
+  readonly id: string;
+  readonly at: string;
+  readonly entry: string;
+}
+interface PhotoRow {
+  readonly id: string;
+  readonly projectId: string;
+  readonly type: string;
+  /** Whether there is one: SQLite has no booleans. */
+  readonly view: 0 | 1;
 }
 
 function versionsOf(read: Reader, piece: string) {

@@ -1,7 +1,9 @@
 import type { DataSourceOptions } from 'typeorm';
 import { BoardEntity } from '../entities/board.js';
 import { DrawingEntity } from '../entities/drawing.js';
+import { JournalEntity } from '../entities/journal.js';
 import { PatternEntity } from '../entities/pattern.js';
+import { PhotoEntity } from '../entities/photo.js';
 import { PictureEntity } from '../entities/picture.js';
 import { ProjectEntity } from '../entities/project.js';
 import { ShopEntity } from '../entities/shop.js';
@@ -17,6 +19,7 @@ import { Patterns1764200000000 } from '../migrations/0004-patterns.js';
 import { Boards1764300000000 } from '../migrations/0005-boards.js';
 import { Shelf1764400000000 } from '../migrations/0006-shelf.js';
 import { Ticks1764500000000 } from '../migrations/0007-ticks.js';
+import { Journal1764600000000 } from '../migrations/0008-journal.js';
 
 /** Migrations in their order, and the tables that each brought. */
 export const MIGRATIONS = [
@@ -27,6 +30,7 @@ export const MIGRATIONS = [
   { migration: Boards1764300000000, tables: ['board'] },
   { migration: Shelf1764400000000, tables: ['uses', 'drawings'] },
   { migration: Ticks1764500000000, tables: ['ticks'] },
+  { migration: Journal1764600000000, tables: ['journal', 'photos'] },
 ] as const;
 
 /** How SQLite is opened: in WAL mode, every commit on disk before it is answered. */
@@ -51,6 +55,8 @@ export const databaseOptions = (file: string): DataSourceOptions => ({
     UseEntity,
     DrawingEntity,
     TickEntity,
+    JournalEntity,
+    PhotoEntity,
   ],
   migrations: MIGRATIONS.map(({ migration }) => migration),
   migrationsRun: true,

@@ -2,6 +2,7 @@ import {
   type DrawingFormat,
   drawingFile,
   type FlatDrawing,
+  inlayDrawing,
   layoutDrawing,
   type Mm,
   mitred,
@@ -153,6 +154,24 @@ export function Drawings() {
         >
           <Download aria-hidden size={14} /> One segment of every size
         </Button>
+        {prepared.value.inlays.map(
+          ({ inlay, placed }, i) =>
+            placed.ok && (
+              <Button
+                key={inlay.id}
+                className="justify-start!"
+                onClick={() =>
+                  save(`inlay ${i + 1}`, {
+                    ok: true,
+                    value: inlayDrawing(inlay, placed.value, prepared.value, shop.units),
+                  })
+                }
+              >
+                <Download aria-hidden size={14} /> {inlay.patch ? 'Patch' : 'Inlay'} {i + 1}: template,
+                pocket, insert
+              </Button>
+            ),
+        )}
         <p role="alert" className="text-sm text-rust">
           {trouble}
         </p>

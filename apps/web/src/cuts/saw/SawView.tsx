@@ -4,6 +4,7 @@ import { Pane } from '../../ui/Pane.js';
 import { Laying } from '../Laying.js';
 import { SafetyNotes } from '../SafetyNotes.js';
 import { useCuts } from '../useCuts.js';
+import { GlueUps } from './GlueUps.js';
 import { MitreList } from './MitreList.js';
 import { RipList } from './RipList.js';
 
@@ -19,6 +20,7 @@ export function SawView() {
       <Pane name="Rip">
         <RipList {...{ layouts, woods, roll, shop }} />
         <Laying cuts={cuts} />
+        <GlueUps plan={plan} units={shop.units} />
       </Pane>
       <Pane name="Mitre">
         <MitreList {...{ lumber, woods, roll, shop, plan }} />

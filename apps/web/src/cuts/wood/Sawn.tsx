@@ -1,6 +1,9 @@
-import { afterCutting, type NewBoard } from '@fellside/core';
+import { afterCutting, type Board, type NewBoard } from '@fellside/core';
 import { useState } from 'react';
+import { useParams } from 'react-router';
 import { api, sentencesOf } from '../../store/api.js';
+import { write } from '../../store/journal/writing.js';
+import { useActions } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 
 interface SawnProps {
@@ -12,6 +15,8 @@ interface SawnProps {
 
 /** When the boards are really sawn: those of the layout are gone, and what is left comes back. */
 export function Sawn({ layouts, name, ready }: SawnProps) {
+  const { id = '' } = useParams();
+  const dispatch = useActions();
   const [replace] = api.useReplaceBoardsMutation();
   const [said, setSaid] = useState('');
   const [back, setBack] = useState<{ remove: string[]; add: NewBoard[] } | null>(null);
@@ -23,13 +28,22 @@ export function Sawn({ layouts, name, ready }: SawnProps) {
       .unwrap()
       .then((added) => {
         setSaid(`${gone.length} boards are taken out, ${offcuts.length} offcuts put in.`);
+        dispatch(write(id, { kind: 'boards', boards: used.map(noted) }));
         setBack({ remove: added.map(({ id }) => id), add: used.map(({ id: _, ...board }) => board) });
       })
       .catch((error) => setSaid(sentencesOf(error).join(' ')));
   const putBack = (change: NonNullable<typeof back>) =>
     replace(change)
       .unwrap()
-      .then(() => setSaid('The boards are back, the offcuts gone.'))
+      .then(() => {
+        setSaid('The boards are back, the offcuts gone.');
+        dispatch(
+          write(id, {
+            kind: 'note',
+            text: 'The boards that were written down as sawn are back on the rack.',
+          }),
+        );
+      })
       .catch((error) => setSaid(sentencesOf(error).join(' ')))
       .finally(() => setBack(null));
   return (
@@ -48,3 +62,12 @@ export function Sawn({ layouts, name, ready }: SawnProps) {
     </section>
   );
 }
+
+/** A board as the journal has it. */
+const noted = ({ wood, lengthMm, widthMm, thicknessMm, note }: Board) => ({
+  wood,
+  lengthMm,
+  widthMm,
+  thicknessMm,
+  note,
+});

@@ -1,4 +1,13 @@
-import { cutsFor, type Job, ringOwner, type Species, sentenceIn, TOOLS, upTo } from '@fellside/core';
+import {
+  cutsFor,
+  type Job,
+  ringOwner,
+  type Species,
+  sentenceIn,
+  TOOLS,
+  upTo,
+  workKindOf,
+} from '@fellside/core';
 import { ArrowLeft, ArrowRight } from 'lucide-react';
 import { useEffect } from 'react';
 import { count, countAll } from '../../store/progress/counting.js';
@@ -14,7 +23,9 @@ import { JobDrawing } from './JobDrawing.js';
 import { Measured } from './Measured.js';
 import { setFigures } from './setFigures.js';
 import { useAwake } from './useAwake.js';
+import { useCardClock } from './useCardClock.js';
 import { useCardKeys } from './useCardKeys.js';
+import { WorkClock } from './WorkClock.js';
 
 const step =
   'inline-flex min-h-12 min-w-0 items-center justify-center gap-2 rounded-lg border-2 border-teal px-4 text-lg disabled:opacity-40';
@@ -32,6 +43,8 @@ export function Card({ job, go }: { job: Job; go: (job: string) => void }) {
   const counting = (more: number) => dispatch(count(job.id, more));
   useCardKeys({ count: counting, go: (by) => (by > 0 ? after && go(after.id) : before && go(before.id)) });
   useAwake();
+  const work = workKindOf(job);
+  useCardClock(job, work);
   useEffect(() => void dispatch(progress.refused(null)), [job.id, dispatch]);
   const missing = upTo(order, done, job.id).filter(({ id }) => id !== job.id);
   const figures = setFigures(job, units);
@@ -94,6 +107,7 @@ export function Card({ job, go }: { job: Job; go: (job: string) => void }) {
       <HeldNow job={job} />
       <Measured job={job} />
       <CardCautions job={job} />
+      <WorkClock work={work} />
       <nav
         aria-label="Cards"
         className="sticky -bottom-2 mt-auto grid grid-cols-2 gap-3 bg-pane pt-2 pb-4 sm:pb-6"

@@ -1,4 +1,4 @@
-import { api } from '../../store/api.js';
+import { api, WHOLE_SHELF } from '../../store/api.js';
 import { look } from '../../store/lookSlice.js';
 import { useActions, useApp } from '../../store/store.js';
 import { Switch } from '../../ui/Switch.js';
@@ -8,7 +8,7 @@ export function Together() {
   const dispatch = useActions();
   const open = useApp((state) => state.piece.id);
   const together = useApp((state) => state.look.together);
-  const { data } = api.useProjectsInfiniteQuery({ removed: false, named: '' });
+  const { data } = api.useProjectsInfiniteQuery(WHOLE_SHELF);
   const others = (data?.pages ?? []).flatMap(({ pieces }) => pieces).filter(({ id }) => id !== open);
   if (others.length === 0) return null;
   return (

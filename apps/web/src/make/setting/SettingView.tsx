@@ -7,6 +7,7 @@ import { Cautions } from '../../ui/Cautions.js';
 import { Pane } from '../../ui/Pane.js';
 import { Little } from '../Little.js';
 import { SettingCuts } from './SettingCuts.js';
+import { Setups } from './Setups.js';
 import { TestSums } from './TestSums.js';
 
 /** The next setting of the saw: angle, wedge, tilt and stops, test pieces and what their sum says, what a little does on its rings. */
@@ -51,6 +52,7 @@ export function SettingView() {
       <Pane name="Setting">
         <h2 className="text-xl font-semibold">{sentenceIn(setting.title, units)}</h2>
         <Figures setting={setting} />
+        <Setups key={`setups ${setting.id}`} setting={setting} />
         <SettingCuts setting={setting} />
         {setting.bladeTilt === 0 && <TestSums key={setting.id} setting={setting} />}
         <OnRings setting={setting} />

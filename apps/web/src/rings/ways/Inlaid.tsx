@@ -52,7 +52,7 @@ export function InlaidControls({ targets }: ControlsProps) {
         <fieldset
           key={i}
           aria-label={`Plug ${i + 1}`}
-          className="flex items-end gap-2 border-l border-line pl-2"
+          className="flex flex-wrap items-end gap-2 border-l border-line pl-2"
         >
           <Choice
             label={`Plug ${i + 1}`}

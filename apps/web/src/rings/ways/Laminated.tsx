@@ -105,6 +105,18 @@ export function LaminatedControls({ targets }: ControlsProps) {
         value={common((p) => p.endWasteMm)}
         onChange={(endWasteMm) => set({ endWasteMm })}
       />
+      {slanted && (
+        <Choice
+          label="The two ends"
+          className="w-40"
+          value={common((p) => (p.endsGlued ? 'glued' : 'waste'))}
+          options={[
+            ['waste', 'are waste'],
+            ['glued', 'are glued into slices'],
+          ]}
+          onChange={(ends) => set({ endsGlued: ends === 'glued' ? true : undefined })}
+        />
+      )}
       <NumberField
         label="Spare slices"
         className="w-16"

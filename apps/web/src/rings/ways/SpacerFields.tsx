@@ -1,24 +1,8 @@
-import {
-  divisors,
-  editableLength,
-  type Mm,
-  mm,
-  type ParamsOf,
-  parseLength,
-  type Result,
-  type Said,
-  sentenceIn,
-  thicknessesOf,
-} from '@fellside/core';
-import { useState } from 'react';
-import { refusedEntry } from '../../store/edits.js';
-import { unitsOf } from '../../store/selectors.js';
-import { useActions, useApp } from '../../store/store.js';
+import { divisors, type Mm, mm, type ParamsOf, type Result, thicknessesOf } from '@fellside/core';
 import { Choice } from '../../ui/Choice.js';
-import { Field } from '../../ui/Field.js';
 import { LengthField } from '../../ui/LengthField.js';
-import { TextEntry } from '../../ui/TextEntry.js';
 import { shared } from '../targets.js';
+import { PickedJoints } from './PickedJoints.js';
 
 type Spacers = ParamsOf<'spaced'>['spacers'];
 
@@ -66,7 +50,11 @@ export function SpacerFields({ spacers, count, thicknessMm, at, onChange }: Spac
         />
       )}
       {spacers.at === 'picked' ? (
-        <PickedJoints spacers={spacers} onChange={(joints) => onChange({ ...spacers, joints })} />
+        <PickedJoints
+          joints={spacers.joints}
+          count={count}
+          onChange={(joints) => onChange({ ...spacers, joints })}
+        />
       ) : (
         <LengthField
           label="Spacer thickness"
@@ -119,53 +107,3 @@ interface Framed {
 }
 
 export const BEGIN_SPACERS: Spacers = { at: 'every', thicknessMm: mm(3) };
-
-type Joints = Extract<Spacers, { at: 'picked' }>['joints'];
-
-/** Joints by number, from the index mark; a thickness of its own behind an equals sign: `1, 7=3mm`. */
-function PickedJoints({
-  spacers,
-  onChange,
-}: {
-  spacers: Extract<Spacers, { at: 'picked' }>;
-  onChange: (joints: Joints) => Result<unknown>;
-}) {
-  const dispatch = useActions();
-  const units = useApp(unitsOf);
-  const [problem, setProblem] = useState<Said>();
-  const shown = spacers.joints
-    .map(({ joint, thicknessMm }) => `${joint + 1}=${editableLength(thicknessMm, units)}`)
-    .join(', ');
-  const read = (text: string) => {
-    let last = spacers.joints[0]!.thicknessMm;
-    const joints: Joints = [];
-    for (const part of text.split(/[,;]/).filter((piece) => piece.trim() !== '')) {
-      const [number, given] = part.split('=') as [string, string | undefined];
-      const joint = Number(number.trim());
-      const thickness = given === undefined ? null : parseLength(given, units, 'Spacer');
-      if (!Number.isInteger(joint) || joint < 1 || (thickness && !thickness.ok))
-        return dispatch(
-          refusedEntry(
-            `“${part.trim()}” is no joint; write joints like 1, 7 or, with a thickness, 1=3mm, 7=3mm.`,
-          ),
-        );
-      if (thickness?.ok) last = thickness.value;
-      joints.push({ joint: joint - 1, thicknessMm: last });
-    }
-    return onChange(joints);
-  };
-  return (
-    <Field label="Joints = thickness" problem={problem && sentenceIn(problem, units)}>
-      {(control) => (
-        <TextEntry
-          {...control}
-          className="w-52"
-          shown={shown}
-          editable={shown}
-          read={read}
-          onProblem={setProblem}
-        />
-      )}
-    </Field>
-  );
-}

@@ -1,4 +1,4 @@
-import { edit, projectedSections } from '@fellside/core';
+import { edit, mm, projectedSections } from '@fellside/core';
 import { useState } from 'react';
 import { editPiece } from '../../store/edits.js';
 import { projectOf } from '../../store/selectors.js';
@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button.js';
 import { Choice } from '../../ui/Choice.js';
 import { LengthField } from '../../ui/LengthField.js';
 import { NumberField } from '../../ui/NumberField.js';
+import { OptionalLength } from '../../ui/OptionalLength.js';
 import { BoardRows } from './BoardRows.js';
 import { type ControlsProps, useParams } from './params.js';
 
@@ -18,11 +19,14 @@ const TWISTS: readonly (readonly [Twist, string])[] = [
   ['there-and-back', 'there and back'],
 ];
 
+/** A board that several discs are scribed on is begun at most so long. */
+const LONGEST = mm(900);
+
 /** The board of strips that slices come from, and how the stack is twisted. */
 export function TwistedControls({ targets }: ControlsProps) {
   const dispatch = useActions();
   const rings = useApp((state) => projectOf(state).rings);
-  const { common, set } = useParams('twisted', targets);
+  const { all, common, set } = useParams('twisted', targets);
   const [twist, setTwist] = useState<Twist>('steady');
   const [stepDeg, setStep] = useState(6);
   const sections = projectedSections(rings, targets);
@@ -47,6 +51,27 @@ export function TwistedControls({ targets }: ControlsProps) {
         value={common((p) => p.cleanUpMm)}
         onChange={(cleanUpMm) => set({ cleanUpMm })}
       />
+      <Choice
+        label="Boards"
+        className="w-48"
+        value={common((p) => (p.longestMm === undefined ? 'own' : 'shared'))}
+        options={[
+          ['own', 'one for each section'],
+          ['shared', 'several discs on one'],
+        ]}
+        onChange={(boards) => set({ longestMm: boards === 'own' ? undefined : LONGEST })}
+      />
+      {all.every((p) => p.longestMm !== undefined) && (
+        <LengthField
+          label="Longest board"
+          className="w-24"
+          value={common((p) => p.longestMm!)}
+          onChange={(longestMm) => set({ longestMm })}
+        />
+      )}
+      <div className="w-24">
+        <OptionalLength label="Pin" value={all[0]!.pinMm} onChange={(pinMm) => set({ pinMm })} />
+      </div>
       <Choice label="Twist" className="w-32" value={twist} options={TWISTS} onChange={setTwist} />
       <NumberField
         label="Step"

@@ -40,14 +40,21 @@ describe('each way has its controls', () => {
     expect(making()).toMatchObject({ spacers: { number: 3, thicknessMm: expect.closeTo(4.7625, 6) } });
     await choose('Spacers at', 'picked joints');
     expect(making()).toMatchObject({ spacers: { joints: [{ joint: 0 }, { joint: 8 }, { joint: 16 }] } });
-    await type('Joints = thickness', '1=2mm, 13, 7=4mm, 19');
+    await userEvent.click(screen.getByRole('button', { name: 'Joints with spacers, 3 of 24' }));
+    for (const joint of ['Joint 9', 'Joint 13', 'Joint 17'])
+      await userEvent.click(screen.getByRole('button', { name: joint }));
+    await type('All as thick', '2mm');
+    await type('Joint 13, thick', '4mm');
     expect(making()).toMatchObject({
-      spacers: { joints: [0, 12, 6, 18].map((joint, i) => ({ joint, thicknessMm: i < 2 ? 2 : 4 })) },
+      spacers: { joints: [0, 12].map((joint, i) => ({ joint, thicknessMm: i === 0 ? 2 : 4 })) },
     });
-    await type('Joints = thickness', '1, 40');
-    expect(refusal()).toMatch(/Joint 40 is not there/);
-    await type('Joints = thickness', 'first');
-    expect(refusal()).toMatch(/“first” is no joint/);
+    // One at least stays: a ring of none is made otherwise.
+    await userEvent.click(screen.getByRole('button', { name: 'Joint 1' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Joint 13' }));
+    expect(making()).toMatchObject({ spacers: { joints: [{ joint: 12, thicknessMm: 4 }] } });
+    await type('Joint 13, thick', '300mm');
+    expect(refusal()).toMatch(/./);
+    await userEvent.keyboard('{Escape}');
     await userEvent.click(screen.getByLabelText('Plug'));
     await type('Plug across', '1 1/2');
     expect(making()).toMatchObject({ plug: { diameterMm: expect.closeTo(38.1, 6), drillMm: 25 } });

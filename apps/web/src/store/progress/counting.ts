@@ -19,7 +19,7 @@ import { editPiece } from '../edits.js';
 import { unitsOf } from '../selectors.js';
 import type { Dispatch, State } from '../store.js';
 import { deviceName, keepTicks, newId } from './keeping.js';
-import { onNewest } from './newer.js';
+import { takeNewer } from './newer.js';
 import { progress } from './progressSlice.js';
 import { doneOf, workOf } from './work.js';
 
@@ -91,8 +91,10 @@ const asMade =
       if (isSome(on!)) dispatch(editPiece(edit.keepAsMade(on!)));
       if (isSome(off!)) dispatch(editPiece(edit.takeBack(off!)));
     };
-    const made = (making.get(dispatch) ?? Promise.resolve()).then(() => dispatch(onNewest(follow)));
-    making.set(dispatch, made);
+    making.set(
+      dispatch,
+      (making.get(dispatch) ?? Promise.resolve()).then(() => dispatch(takeNewer())).then(follow),
+    );
   };
 
 /** What came so far by ticks, or with `up` false was taken back, by the places in the document. */

@@ -5,10 +5,11 @@ import { IDBFactory } from 'fake-indexeddb';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { SavedProject } from '../api.js';
 import { forgetDatabase } from '../drafts.js';
-import { editPiece } from '../edits.js';
+import { editPiece, previewPiece, settlePreview } from '../edits.js';
 import { piece } from '../pieceSlice.js';
 import { createStore } from '../store.js';
-import { onNewest } from './newer.js';
+import { bringTogether } from '../together.js';
+import { takeNewer } from './newer.js';
 
 /** One piece on a server: read, and written where the revision is the one that stands. */
 let stands: SavedProject;
@@ -51,32 +52,64 @@ const opened = () => {
   return store;
 };
 
+const follows = (store: ReturnType<typeof createStore>) =>
+  vi.waitFor(() => expect(['saved', 'stale']).toContain(store.getState().piece.safety), { timeout: 8000 });
+
 test('a ring that came to be cut here while other devices save theirs: all of it is on disk, none is at odds', async () => {
   const store = opened();
   meanwhile = [cut(3), cut(4)];
-  await store.dispatch(onNewest(() => store.dispatch(editPiece(edit.keepAsMade({ cut: [8], stacked: [] })))));
+  store.dispatch(editPiece(edit.keepAsMade({ cut: [8], stacked: [] })));
+  await follows(store);
   expect(cutRings()).toEqual([3, 4, 8]);
   expect(store.getState().piece).toMatchObject({ safety: 'saved', revision: stands.revision });
   expect(store.getState().piece.edited!.project.rings[3]!.cut).toBe(true);
 });
 
-test('what is under way here is not thrown away for it: then the two are at odds, and it is told', async () => {
+test('what both changed is told and kept on both sides, until somebody says whose stands', async () => {
   const store = opened();
+  meanwhile = [(document) => ({ ...document, name: 'Theirs' })];
+  store.dispatch(editPiece(edit.rename('Mine')));
   store.dispatch(editPiece(edit.setWall(mm(7))));
-  meanwhile = [cut(3)];
-  await store.dispatch(onNewest(() => store.dispatch(editPiece(edit.keepAsMade({ cut: [8], stacked: [] })))));
-  await vi.waitFor(() => expect(store.getState().piece.safety).toBe('stale'), { timeout: 4000 });
-  expect(store.getState().piece.edited!.project.rings[8]!.cut).toBe(true);
-  expect(store.getState().piece.edited!.project.form.inside).toMatchObject({ walls: [{ wallMm: 7 }] });
-  expect(cutRings()).toEqual([3]);
+  await follows(store);
+  const { safety, other } = store.getState().piece;
+  expect([safety, stands.document.name]).toEqual(['stale', 'Theirs']);
+  if (other?.what !== 'changed') throw new Error('other');
+  expect(store.dispatch((act, get) => bringTogether(other.piece, act as never, get))).toEqual([
+    'Both changed ',
+    'its name',
+    '.',
+  ]);
+  expect(store.dispatch((act, get) => bringTogether(other.piece, act as never, get, 'mine'))).toBeNull();
+  await vi.waitFor(() => expect(stands.document.name).toBe('Mine'), { timeout: 4000 });
+  expect(stands.document.form.inside).toMatchObject({ walls: [{ wallMm: 7 }] });
 });
 
-test('a device that never finds it free gives up, told, after a few tries', async () => {
+test('under a hand that moves nothing is brought together; when it rests, both are there', async () => {
   const store = opened();
-  meanwhile = Array.from({ length: 20 }, (_, i) => cut(i % 7));
-  await store.dispatch(onNewest(() => store.dispatch(editPiece(edit.keepAsMade({ cut: [8], stacked: [] })))));
-  expect(meanwhile.length).toBeGreaterThan(10);
-  expect(cutRings()).not.toContain(8);
-  expect(store.getState().piece).toMatchObject({ safety: 'stale', other: { what: 'changed' } });
-  expect(store.getState().piece.edited!.project.rings[8]!.cut).toBe(true);
+  meanwhile = [cut(3)];
+  store.dispatch(editPiece(edit.setWall(mm(7))));
+  store.dispatch(previewPiece(edit.setWall(mm(8))));
+  await new Promise((go) => setTimeout(go, 900));
+  expect(store.getState().piece.preview).not.toBeNull();
+  expect(store.getState().piece.edited!.project.rings[3]!.cut).toBeUndefined();
+  store.dispatch(settlePreview());
+  await vi.waitFor(() => expect(store.getState().piece.safety).toBe('saved'), { timeout: 8000 });
+  expect(cutRings()).toEqual([3]);
+  expect(stands.document.form.inside).toMatchObject({ walls: [{ wallMm: 8 }] });
+});
+
+test('what another device saved is taken in while nothing is under way here', async () => {
+  const store = opened();
+  stands = { ...stands, revision: 2, document: cut(5)(stands.document) };
+  await store.dispatch(takeNewer());
+  expect(store.getState().piece).toMatchObject({ revision: 2, safety: 'saved' });
+  // What is known already is not asked for again.
+  const asked = vi.spyOn(globalThis, 'fetch');
+  await store.dispatch(takeNewer(2));
+  expect(asked).not.toHaveBeenCalled();
+  asked.mockRestore();
+  stands = { ...stands, revision: 3, document: cut(6)(stands.document) };
+  store.dispatch(previewPiece(edit.setWall(mm(8))));
+  await store.dispatch(takeNewer());
+  expect(store.getState().piece.revision).toBe(2);
 });

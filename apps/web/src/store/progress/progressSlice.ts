@@ -31,12 +31,10 @@ export const progressSlice = createSlice({
       ...NOTHING,
       ...payload,
     }),
-    /** Everything that the server has. */
-    listed: (state, { payload }: PayloadAction<{ piece: string; ticks: readonly Tick[] }>): ProgressState =>
-      state.piece === payload.piece
-        ? { ...(state as ProgressState), ...settled(payload.ticks, state.pending), link: 'there' }
-        : (state as ProgressState),
-    /** What the server told since; of another piece, or heard before, it is nothing new. */
+    /**
+     * What the server has: all of it as it was asked, or what came since. Ticks are never taken away, so what is known already stays: an
+     * answer that was under way for long may be older than that. Of another piece, or heard before, it is nothing new.
+     */
     heard: (state, { payload }: PayloadAction<{ piece: string; ticks: readonly Tick[] }>): ProgressState => {
       if (state.piece !== payload.piece) return state as ProgressState;
       const ids = new Set(state.known.map(({ id }) => id));

@@ -31,10 +31,11 @@ export const workOf: (state: State) => OrderedPiece | null = createSelector(
     shopOf,
     (state: State) => projectOf(state).schools,
     (state: State) => projectOf(state).letIn,
+    (state: State) => projectOf(state).finish,
   ],
-  (prepared, plan, lathe, shop, schools, letIn) =>
+  (prepared, plan, lathe, shop, schools, letIn, finish) =>
     prepared.ok && plan.ok && lathe
-      ? workPlanned(prepared.value, plan.value, lathe, shop, { schools, letIn })
+      ? workPlanned(prepared.value, plan.value, lathe, shop, { schools, letIn, finish })
       : null,
 );
 

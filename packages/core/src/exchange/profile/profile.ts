@@ -9,11 +9,21 @@ import {
   topOf,
 } from '../../form/curve.js';
 import { fitPoints, type Sample, within } from '../../form/fit.js';
-import { MIN_RISE } from '../../form/order.js';
+import { LEAST_RADIUS, MIN_RISE } from '../../form/order.js';
 import { MOST_POINTS } from '../../form/shape.js';
+import { mm } from '../../measure/quantity.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
 import { say, sayMm } from '../../measure/said.js';
 import { MOST_DRAWN } from '../drawingText.js';
+
+/** An end that is drawn so near to the axis is a point (mm). */
+const POINT = 0.05;
+
+/** An outline whose ends run out on the axis ends in points. */
+const pointedEnds = <P extends { readonly radiusMm: number }>(points: readonly P[]): P[] =>
+  points.map((point, i) =>
+    (i === 0 || i === points.length - 1) && point.radiusMm < POINT ? { ...point, radiusMm: mm(0) } : point,
+  );
 
 /** Lines drawn for a curve stay this near to it (mm). */
 const DRAWN = 0.001;
@@ -68,13 +78,16 @@ export function profileFrom(line: readonly Sample[]): Result<CurvePoint[]> {
       '',
       say`The outline needs more than ${MOST_POINTS} curve points, which is the most there may be. Is it rough, or drawn very large?`,
     );
-  const { least } = extremes(curveThrough(points), 0, topOf(curveThrough(points)));
-  return least >= 1
-    ? done(points)
+  const ended = pointedEnds(points);
+  const least = ended.some(({ radiusMm }) => radiusMm === 0)
+    ? Math.min(...ended.flatMap(({ radiusMm }) => (radiusMm === 0 ? [] : [radiusMm])))
+    : extremes(curveThrough(ended), 0, topOf(curveThrough(ended))).least;
+  return least >= LEAST_RADIUS
+    ? done(ended)
     : refuse(
         'profile-axis',
         '',
-        say`The outline comes to ${sayMm(least)} from the axis; it has to stay ${sayMm(1)} away.`,
+        say`The outline comes to ${sayMm(least)} from the axis; it has to stay ${sayMm(LEAST_RADIUS)} away, or end in a point on it.`,
       );
 }
 

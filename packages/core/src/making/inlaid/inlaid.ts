@@ -21,6 +21,7 @@ import {
   sizedForFaces,
   togetherOf,
 } from '../faced/facedRing.js';
+import { thickerSpacer } from '../joints/thicker.js';
 import { placesIn } from '../layOut.js';
 import { pitchOfCount } from '../segments.js';
 import { bottoms, doesNotFit } from './fit.js';
@@ -102,6 +103,7 @@ export const inlaid: Making<InlaidParams> = {
   segments: ({ count }) => count,
   withSegments: (given, count) => ({ ...given, count: Math.min(120, count) }),
   pitch: ({ count }) => pitchOfCount(count),
+  thicker: thickerSpacer,
   mirror: (given) => ({
     ...given,
     plugs: given.plugs.map((plug) => ({ ...plug, asideMm: mm(0 - plug.asideMm) })),

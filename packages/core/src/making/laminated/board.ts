@@ -1,3 +1,6 @@
+/** A hair that a length may miss by (mm). */
+const HAIR = 1e-6;
+
 /** Slices cut across a board. Lengths in mm, the angle from square in radians. */
 export interface Slices {
   readonly count: number;
@@ -11,7 +14,19 @@ export interface Slices {
   readonly wholeEnds: boolean;
   /** Not used at either end. */
   readonly endWasteMm: number;
+  /** Whether the two ends that are left of every board are glued into slices too. */
+  readonly endsGlued: boolean;
 }
+
+/**
+ * Slices that the two ends of a sliced board give: three-cornered, with legs H and H·tan α, and glued together by the
+ * square ones, layers in line, a board `H·sin α` wide between its cut faces.
+ */
+export const slicesFromEnds = ({ widthMm, kerfMm, boardMm, angle }: Slices): number =>
+  angle === 0 ? 0 : Math.max(0, Math.floor((boardMm * Math.sin(angle) + kerfMm + HAIR) / (widthMm + kerfMm)));
+
+/** Slices of every board that are glued from its ends. */
+const glued = (slices: Slices): number => (slices.endsGlued ? slicesFromEnds(slices) : 0);
 
 /** What a slice and the cut after it take along the board: (p + k) / cos α. */
 export const slicePitch = ({ widthMm, kerfMm, angle }: Slices): number =>
@@ -23,22 +38,20 @@ const onceABoard = ({ boardMm, angle, kerfMm, wholeEnds, endWasteMm }: Slices): 
 
 /**
  * Least length of a board that gives so many slices: `(n·p + (n − 1)·k)/cos α + H·tan α`, end cuts and end waste on top.
- * Derived in docs/how-it-computes.md, “Laminated boards”. 0 for none.
+ * Derived in docs/how-it-computes.md, “Laminated boards”. 0 for none. At least one is cut before there are ends to be glued.
  */
-export const boardLength = (slices: Slices, count: number = slices.count): number =>
-  count === 0 ? 0 : count * slicePitch(slices) - slices.kerfMm / Math.cos(slices.angle) + onceABoard(slices);
-
-/** A hair that a length may miss by (mm). */
-const HAIR = 1e-6;
+export function boardLength(slices: Slices, count: number = slices.count): number {
+  if (count === 0) return 0;
+  const cut = Math.max(1, count - glued(slices));
+  return cut * slicePitch(slices) - slices.kerfMm / Math.cos(slices.angle) + onceABoard(slices);
+}
 
 /** How many slices a board of a length gives. */
-export const slicesFrom = (slices: Slices, lengthMm: number): number =>
-  Math.max(
-    0,
-    Math.floor(
-      (lengthMm + HAIR - onceABoard(slices) + slices.kerfMm / Math.cos(slices.angle)) / slicePitch(slices),
-    ),
-  );
+export function slicesFrom(slices: Slices, lengthMm: number): number {
+  const room = lengthMm + HAIR - onceABoard(slices) + slices.kerfMm / Math.cos(slices.angle);
+  const cut = Math.max(0, Math.floor(room / slicePitch(slices)));
+  return cut === 0 ? 0 : cut + glued(slices);
+}
 
 /** A board that is glued up: how many slices come from it, and its least length. */
 export interface Board {

@@ -66,6 +66,7 @@ export function laminate(given: LaminatedParams, need: RingNeed): Result<Laminat
     boardMm,
     wholeEnds: given.ends === 'whole',
     endWasteMm: given.endWasteMm,
+    endsGlued: given.endsGlued === true,
   };
   const boards = boardsFor(slices, given.longestMm);
   if (!boards)

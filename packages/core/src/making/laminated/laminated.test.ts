@@ -8,7 +8,7 @@ import { volumeOfAll } from '../layOut.js';
 import { UNSANDED } from '../planing.js';
 import { begun, type ParamsOf } from '../registry.js';
 import type { PanelStock } from '../stock.js';
-import { boardLength, boardsFor, type Slices, slicesFrom } from './board.js';
+import { boardLength, boardsFor, type Slices, slicesFrom, slicesFromEnds } from './board.js';
 import { isSymmetric } from './params.js';
 
 const NEED = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(30) };
@@ -45,6 +45,7 @@ const anySlices: fc.Arbitrary<Slices> = fc.record({
   boardMm: between(5, 90),
   wholeEnds: fc.boolean(),
   endWasteMm: between(0, 40),
+  endsGlued: fc.constant(false),
 });
 
 describe('slices of a board', () => {
@@ -87,9 +88,87 @@ describe('slices of a board', () => {
       boardMm: 40,
       wholeEnds: false,
       endWasteMm: 0,
+      endsGlued: false,
     };
     // (24·30 + 23·3)/cos 30° + 40·tan 30° = 789/0.866025 + 23.094
     expect(boardLength(slices)).toBeCloseTo(934.153, 2);
+  });
+});
+
+describe('the two ends of a sliced board', () => {
+  /** How wide the ends are between their cut faces once they stand face to face, from their corners alone. */
+  function endsWide({ boardMm, angle }: Slices): number {
+    // Left end: (0, 0), (H·tan, 0), (0, H); the right one, moved over so that its square face meets x = 0.
+    const left = { x: boardMm * Math.tan(angle), y: 0 };
+    const [low, high] = [
+      { x: 0, y: 0 },
+      { x: -boardMm * Math.tan(angle), y: boardMm },
+    ];
+    const [dx, dy] = [high.x - low.x, high.y - low.y];
+    return Math.abs(dx * (left.y - low.y) - dy * (left.x - low.x)) / Math.hypot(dx, dy);
+  }
+  test('give as many slices as are sawn off what they make together', () => {
+    fc.assert(
+      fc.property(anySlices, (slices) => {
+        const found = slicesFromEnds(slices);
+        let [count, left] = [0, endsWide(slices) + 1e-6];
+        while (slices.angle > 0 && left >= slices.widthMm) {
+          count++;
+          left -= slices.widthMm + slices.kerfMm;
+        }
+        expect(found).toBe(count);
+      }),
+      { numRuns: 300 },
+    );
+  });
+  test('worked by hand: a board of 80 at 45° gives slices of 27 with a kerf of 2: 80·sin 45° = 56.57, two; and is so much shorter', () => {
+    const slices: Slices = {
+      count: 20,
+      widthMm: 27,
+      angle: Math.PI / 4,
+      kerfMm: 2,
+      boardMm: 80,
+      wholeEnds: true,
+      endWasteMm: 10,
+      endsGlued: true,
+    };
+    expect(slicesFromEnds(slices)).toBe(2);
+    const without = boardLength({ ...slices, endsGlued: false });
+    expect(without - boardLength(slices)).toBeCloseTo(2 * 29 * Math.SQRT2, 9);
+    expect(slicesFrom(slices, boardLength(slices))).toBe(20);
+    expect(slicesFrom(slices, boardLength(slices) - 0.01)).toBe(19);
+    expect(boardsFor(slices, 600)!.reduce((sum, board) => sum + board.slices, 0)).toBe(20);
+    expect(boardsFor(slices, 600)!.length).toBeLessThanOrEqual(
+      boardsFor({ ...slices, endsGlued: false }, 600)!.length,
+    );
+  });
+  test('are told to glue, and cut so many fewer; a board on hand that is short by as many is told so', () => {
+    const given = laminated({ layersMm: [26, 6, 26].map(mm), angleDeg: 50, endsGlued: true, spares: 0 });
+    const made = madeRing(given, { ...NEED, heightMm: mm(20) });
+    const fromEnds = made.figures.find(({ key }) => key === 'slices-from-the-ends')!.value;
+    expect(fromEnds).toBe(1);
+    const slicing = plain(made.steps(UNSANDED).find(({ id }) => id === 'slices')!.says);
+    const boards = made.figures.find(({ key }) => key === 'boards')!.value;
+    expect(slicing).toContain(`Cut ${24 - boards} slices`);
+    expect(slicing).toContain(`gives the other ${boards}`);
+    const { endsGlued: _, ...waste } = given;
+    const length = boardLength({
+      count: 23,
+      widthMm: made.figures.find(({ key }) => key === 'slice-width')!.value,
+      angle: (50 * Math.PI) / 180,
+      kerfMm: waste.kerfMm,
+      boardMm: 58,
+      wholeEnds: true,
+      endWasteMm: waste.endWasteMm,
+      endsGlued: false,
+    });
+    const short = madeRing(
+      { ...waste, longestMm: mm(3000), onHandMm: mm(length + 1) },
+      { ...NEED, heightMm: mm(20) },
+    );
+    expect(plain(short.warnings[0]!.message)).toMatch(
+      /23 come out of it: the two ends .* give the one that is missing/,
+    );
   });
 });
 

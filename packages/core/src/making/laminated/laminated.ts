@@ -15,6 +15,7 @@ import {
 import type { Figure } from '../figures.js';
 import { pitchOfCount } from '../segments.js';
 import type { Warning } from '../warnings.js';
+import { slicesFromEnds } from './board.js';
 import { type Laminate, laminate, neededThickness } from './laminate.js';
 import { onHand } from './onHand.js';
 import { type LaminatedParams, laminatedParams, rowsOf, slicesAcross } from './params.js';
@@ -146,6 +147,9 @@ export const laminated: Making<LaminatedParams> = {
 const figuresOf = ({ given, sizes, slices, boards }: Laminate): Figure[] => [
   { key: 'slices', value: slices.count - given.spares, unit: 'count' },
   { key: 'spare-slices', value: given.spares, unit: 'count' },
+  ...(sizes.angle === 0
+    ? []
+    : [{ key: 'slices-from-the-ends' as const, value: slicesFromEnds(slices), unit: 'count' as const }]),
   { key: 'slice-width', value: slices.widthMm, unit: 'mm' },
   { key: 'slice-height-that-can-be-used', value: sizes.usableMm, unit: 'mm' },
   {

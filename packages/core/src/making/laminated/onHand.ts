@@ -1,6 +1,6 @@
 import { type Said, say, sayList, sayMm } from '../../measure/said.js';
 import type { Warning } from '../warnings.js';
-import { boardLength, boardsFor, slicesFrom } from './board.js';
+import { boardLength, boardsFor, type Slices, slicesFrom, slicesFromEnds } from './board.js';
 import type { Laminate } from './laminate.js';
 
 /**
@@ -18,6 +18,7 @@ export function onHand({ given, ring, sizes, slices }: Laminate): Warning[] {
   const each = sizes.across * sizes.rows;
   const missing = boardLength(slices, wanted - out);
   const remedies = [
+    ...fromEnds(slices, wanted - out),
     say`a second board of ${sayMm(missing)} gives the rest`,
     ...countFor({ given, ring, sizes, slices } as Laminate, lengthMm, each),
     ...heightFor({ given, sizes, slices } as Laminate, lengthMm),
@@ -28,6 +29,13 @@ export function onHand({ given, ring, sizes, slices }: Laminate): Warning[] {
       message: say`The board on hand is ${sayMm(lengthMm)} long; ${sayMm(needed)} are needed for ${wanted} slices (${given.spares} of them spare), ${out} come out of it: ${sayList(remedies, '; ')}.`,
     },
   ];
+}
+
+/** The two ends of the board, where they give what is missing. */
+function fromEnds(slices: Slices, missing: number): Said[] {
+  if (slices.endsGlued || slicesFromEnds(slices) < missing) return [];
+  const them = missing === 1 ? 'the one that is missing' : say`the ${missing} that are missing`;
+  return [say`the two ends of the board, glued together by their square faces, give ${them}`];
 }
 
 /** A number of segments that the board would do for, by making every slice as wide as it then has to be. */

@@ -45,6 +45,8 @@ export const laminatedParams = z.strictObject({
   spares: whole('Spare slices', 0, 100),
   /** The longest board that is glued up. */
   longestMm: length('Longest board', 100, 6000),
+  /** Whether the two three-cornered ends of every board are glued into slices; left out, they are waste. */
+  endsGlued: z.literal(true).optional(),
   /** A board that is there already, if it is asked what comes out of it. */
   onHandMm: length('Board on hand', 10, 6000).optional(),
   /** Whether the lines between layers are drawn. */

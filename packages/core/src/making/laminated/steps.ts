@@ -1,6 +1,7 @@
 import { say, sayList, sayMade, sayMm, sayRad } from '../../measure/said.js';
 import { GLUE_RING, SEGMENT_CAUTIONS, setTheSaw } from '../segments.js';
 import { type Step, step } from '../step.js';
+import { slicesFromEnds } from './board.js';
 import type { Laminate } from './laminate.js';
 import { isSymmetric, type LaminatedParams } from './params.js';
 
@@ -44,7 +45,13 @@ function boardStep({ given: { layersMm }, ring, sizes, boards }: Laminate): Step
   );
 }
 
-function sliceStep({ given: { spares }, sizes, slices }: Laminate): Step {
+function sliceStep({ given: { spares }, sizes, slices, boards }: Laminate): Step {
+  const each = slices.endsGlued ? slicesFromEnds(slices) : 0;
+  const fromEnds = boards.reduce((sum, board) => sum + Math.min(each, board.slices - 1), 0);
+  const glued =
+    fromEnds === 0
+      ? ''
+      : say` Cut the two ends that are left of every board square and glue them together by their square faces, layers in line: that gives the other ${fromEnds}, with an upright glue line in the face.`;
   const ends = slices.wholeEnds
     ? 'a whole kerf at both ends is counted in'
     : 'the end cuts fall on the ends of the board';
@@ -52,7 +59,7 @@ function sliceStep({ given: { spares }, sizes, slices }: Laminate): Step {
   return step(
     'slices',
     'saw',
-    say`Cut ${sayMade(slices.count)} slices ${sayMm(slices.widthMm, 'stop')} wide ${slope}, ${spares} of them spare; ${ends}. One slice lost near the end of a board that was cut to length stops the whole ring.`,
+    say`Cut ${sayMade(slices.count - fromEnds)} slices ${sayMm(slices.widthMm, 'stop')} wide ${slope}, ${spares} of them spare; ${ends}. One slice lost near the end of a board that was cut to length stops the whole ring.${glued}`,
     [...SEGMENT_CAUTIONS, 'thin-stock'],
   );
 }

@@ -6,6 +6,7 @@ import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
 import { closingFrame, framedFor, frameOf, mirroredFrame } from '../joints/frame.js';
 import { spacerGroups } from '../joints/spacers.js';
+import { thickerFrame } from '../joints/thicker.js';
 import { pitchOfCount, segmentStock } from '../segments.js';
 import { layerFigures, layerKind, layPiece, linesOf, wholeOf } from './layers.js';
 import {
@@ -51,6 +52,7 @@ export const layered: Making<LayeredParams> = {
   segments: ({ count }) => count,
   withSegments: (given, count) => framedFor({ ...given, count }, count),
   pitch: ({ count }) => pitchOfCount(count),
+  thicker: thickerFrame,
   mirror: (given) => ({ ...mirroredFrame(given), board: mirroredBoard(given.board) }),
   make(given, need) {
     const { count, board } = given;

@@ -15,6 +15,7 @@ import {
 } from '../faced/facedRing.js';
 import { segmentAndRing } from '../faced/pictures.js';
 import { placeOfPiece } from '../faced/placeOf.js';
+import { thickerSpacer } from '../joints/thicker.js';
 import { placesIn } from '../layOut.js';
 import { GLUE_RING, pitchOfCount, planeAndRip, setTheSaw, spacersStep } from '../segments.js';
 import { step } from '../step.js';
@@ -83,6 +84,7 @@ export const lettered: Making<LetteredParams> = {
     order: given.order.slice(0, count),
   }),
   pitch: ({ count }) => pitchOfCount(count),
+  thicker: thickerSpacer,
   mirror: (given) => ({
     ...given,
     glyphs: given.glyphs.map(({ name, loops }) => ({

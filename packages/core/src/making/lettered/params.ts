@@ -8,7 +8,7 @@ const MOST_POINTS = 400;
 const coordinate = number('Point of an outline', -50, 50);
 
 /** An outline one unit high, its middle at 0, 0: loops of [right, up], holes as loops within loops. */
-const glyph = z.strictObject({
+export const glyphFields = {
   name: text('Name of the outline', 40),
   loops: z
     .array(
@@ -20,7 +20,8 @@ const glyph = z.strictObject({
     .refine((loops) => loops.reduce((sum, loop) => sum + loop.length, 0) <= MOST_POINTS, {
       error: () => `An outline has too many points; ${MOST_POINTS} are allowed. Make it simpler.`,
     }),
-});
+};
+const glyph = z.strictObject(glyphFields);
 
 export const letteredParams = z
   .strictObject({

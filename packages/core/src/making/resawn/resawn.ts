@@ -9,6 +9,7 @@ import type { Making, PieceKind } from '../contract.js';
 import { doesNotGoIn, goesIn, mirroredParts, partsField, withCount } from '../flat/parts.js';
 import { closingFrame, framedFor, frameOf, mirroredFrame, wrongFraming } from '../joints/frame.js';
 import { spacerGroups, spacersSchema } from '../joints/spacers.js';
+import { thickerFrame } from '../joints/thicker.js';
 import { planeAndRip, segmentCount, setTheSaw } from '../segments.js';
 import { numbered, onceFor, step } from '../step.js';
 import type { StripStock } from '../stock.js';
@@ -57,6 +58,7 @@ export const resawn: Making<ResawnParams> = {
   segments: ({ count }) => count,
   withSegments: (given, count) => framedFor(withCount(given, count), count),
   pitch: ({ count, parts }) => rad((2 * Math.PI * (parts?.length ?? 1)) / count),
+  thicker: thickerFrame,
   mirror: (given) => mirroredFrame(mirroredParts(given)),
   body: ({ from }) => from,
   instead: closingFrame,

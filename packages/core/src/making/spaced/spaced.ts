@@ -21,6 +21,7 @@ import {
 } from '../joints/spacers.js';
 import { FIT_WITH_SPACERS, GLUE_SPACERS, planeSpacers } from '../joints/steps.js';
 import { heldIn } from '../joints/strips.js';
+import { thickerFrame } from '../joints/thicker.js';
 import { doesNotClose, OVAL_NOTICED, ovalWarning, thickWarning } from '../joints/told.js';
 import { plugGroup, plugKind, plugSteps } from '../plug.js';
 import { pitchOfCount, planeAndRip, segmentStock, setTheSaw } from '../segments.js';
@@ -48,6 +49,7 @@ export const spaced: Making<SpacedParams> = {
   segments: ({ count }) => count,
   withSegments: (given, count) => ({ ...given, count, spacers: spacersFor(given.spacers, count) }),
   pitch: ({ count }) => pitchOfCount(count),
+  thicker: thickerFrame,
   mirror: (given) => ({ ...given, spacers: mirroredSpacers(given.spacers, given.count) }),
   rows: {
     called: () => 'Layers of a spacer, counter-clockwise',

@@ -11,6 +11,7 @@ import { largestShift } from '../joints/ring.js';
 import { lastLayer, layerSizes, placesOfLayer, spacerGroups, withLayers } from '../joints/spacers.js';
 import { FIT_WITH_SPACERS, glueOpen, planeSpacers } from '../joints/steps.js';
 import { heldIn } from '../joints/strips.js';
+import { thickerSpacers } from '../joints/thicker.js';
 import { plugGroup, plugKind, plugSteps } from '../plug.js';
 import { GLUE_LEANING, pitchOfCount, planeAndRip, segmentStock, setTheSaw } from '../segments.js';
 import { step } from '../step.js';
@@ -48,6 +49,10 @@ export const tilted: Making<TiltedParams> = {
     ...(given.between && { between: betweenFor(given.between, count) }),
   }),
   pitch: ({ count }) => pitchOfCount(count),
+  thicker: ({ between, ...given }, times) =>
+    between?.put === 'spacers'
+      ? { ...given, between: { ...between, spacers: thickerSpacers(between.spacers, times) } }
+      : null,
   mirror: (given) => ({
     ...given,
     hand: given.hand === 'left' ? 'right' : 'left',

@@ -1,47 +1,24 @@
-import { z } from 'zod';
-import { length, text } from '../../measure/field.js';
 import { mm, rad, TURN } from '../../measure/quantity.js';
 import { done, refuse } from '../../measure/reason.js';
-import { say, sayList, sayMade, sayMm } from '../../measure/said.js';
+import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { assemble } from '../assemble.js';
-import type { Making, PieceKind } from '../contract.js';
+import type { Making } from '../contract.js';
 import { thickHeight } from '../resawn/resawn.js';
-import { onceFor, step } from '../step.js';
-import type { Warning } from '../warnings.js';
+import { stripKinds } from './kinds.js';
+import { type TwistedParams, twistedParams } from './params.js';
 import { twistedPictures } from './pictures.js';
+import { discRadius, sharedBoard } from './scribed.js';
+import { twistedSteps } from './steps.js';
 import { ARC, stripOutline, strips } from './strips.js';
-
-const params = z.strictObject({
-  way: z.literal('twisted'),
-  /** Widths of the strips that the board is glued up from, side by side. */
-  stripsMm: z
-    .array(length('Strip', 0.5, 500))
-    .min(2, { error: () => 'The board has fewer than 2 strips.' })
-    .max(60, { error: () => 'The board has too many strips; 60 are allowed.' }),
-  /** The section that this slice is sawn from; its slices are the rings of the piece that name it. */
-  from: text('Section', 40),
-  /** Thickness of the board. */
-  boardMm: length('Board', 2, 300),
-  kerfMm: length('Kerf of the resaw', 0.1, 10),
-  cleanUpMm: length('Clean-up', 0, 50),
-});
-
-export type TwistedParams = z.infer<typeof params>;
-
-/** Slices of a height that a board gives: n = floor((T + k)/(t + k)), with a hair for what was meant exactly. */
-export const slicesOf = (boardMm: number, sliceMm: number, kerfMm: number): number =>
-  Math.floor((boardMm + kerfMm) / (sliceMm + kerfMm) + 1e-9);
-
-const isSymmetric = (widths: readonly number[]): boolean =>
-  widths.every((w, i) => Math.abs(w - widths[widths.length - 1 - i]!) < 0.01);
+import { twistedWarnings } from './told.js';
 
 /** A slice of a disc sawn from a board of parallel strips; every slice is turned a little before it is glued. */
 export const twisted: Making<TwistedParams> = {
   way: 'twisted',
   name: 'Twisted stack',
   says: 'thin discs sawn from a board of parallel strips, each turned a little: any form swirls',
-  params,
+  params: twistedParams,
   solid: true,
   bond: 'as-it-was',
   strict: true,
@@ -66,6 +43,8 @@ export const twisted: Making<TwistedParams> = {
   pitch: () => rad(TURN / 360),
   mirror: (given) => ({ ...given, stripsMm: [...given.stripsMm].reverse() }),
   body: ({ from }) => from,
+  board: ({ longestMm, stripsMm, boardMm, kerfMm, cleanUpMm }) =>
+    longestMm === undefined ? null : [longestMm, boardMm, kerfMm, cleanUpMm, ...stripsMm].join(),
   tones: ({ stripsMm }) =>
     stripsMm.map((_, i) =>
       i === Math.floor(stripsMm.length / 2) && stripsMm.length % 2 === 1
@@ -76,9 +55,17 @@ export const twisted: Making<TwistedParams> = {
     ),
   make(given, need) {
     const { stripsMm, boardMm, kerfMm, cleanUpMm } = given;
-    const { members, index } = need.body ?? { members: [need], index: 0 };
-    const radius = Math.max(...members.map(({ outerRadiusMm }) => outerRadiusMm));
+    const members = need.body?.members ?? [need];
+    const radius = discRadius(members);
     const width = stripsMm.reduce((a, b) => a + b, 0);
+    const shared = sharedBoard(need, given.longestMm);
+    if (shared && shared.lengthMm > given.longestMm! + SAME_LENGTH)
+      return refuse(
+        'board-short',
+        'longestMm',
+        say`A disc ${sayMm(2 * radius)} across takes a board of ${sayMm(shared.lengthMm)} with the room round it; the longest is ${sayMm(given.longestMm!)}.`,
+        { least: shared.lengthMm },
+      );
     if (width < 2 * radius - SAME_LENGTH)
       return refuse(
         'board-narrow',
@@ -96,41 +83,26 @@ export const twisted: Making<TwistedParams> = {
       );
     const heights = members.map(({ heightMm }) => heightMm);
     const thick = thickHeight(heights, kerfMm, cleanUpMm);
+    const thickest = Math.max(
+      boardMm,
+      ...(shared?.sections ?? [members]).map((section) =>
+        thickHeight(
+          section.map((ring) => ring.heightMm),
+          kerfMm,
+          cleanUpMm,
+        ),
+      ),
+    );
     const across = strips(stripsMm);
+    // Strips that not even the largest disc of the board reaches need not be glued on.
+    const farthest = Math.max(radius, ...(shared?.discs ?? []).map(({ radiusMm }) => radiusMm));
+    const met = across.map(({ from, to }) => from < farthest - SAME_LENGTH && to > SAME_LENGTH - farthest);
+    const glued = stripsMm.filter((_, i) => met[i]);
+    const boardWidth = glued.reduce((a, b) => a + b, 0);
     const drawn = radius / Math.cos(ARC / 2);
     const outlines = across.map(({ from, to }) => stripOutline(drawn, from, to));
+    const kinds = stripKinds(given, need, { outlines, across, shared, thickMm: thickest });
     const { heightMm } = need;
-    const slicing = {
-      slices: members.length,
-      inRing: 1,
-      kerfMm,
-      cleanUpMm,
-      keptMm: mm(heights.reduce((a, b) => a + b, 0)),
-    };
-    const kinds = outlines.flatMap((outline, place): PieceKind[] => {
-      if (outline.length === 0) return [];
-      const chord = mm(Math.max(...outline.map(({ x }) => 2 * x)));
-      const sized = mm(stripsMm[place]!);
-      return [
-        {
-          name: say`Strip ${place + 1}`,
-          grain: 'across',
-          heightMm,
-          stock:
-            index > 0
-              ? { from: 'slice', longEdgeMm: chord, shortEdgeMm: chord, widthMm: sized, cutAngle: rad(0) }
-              : {
-                  from: 'panel',
-                  shape: 'block',
-                  lengthMm: chord,
-                  widthMm: sized,
-                  thicknessMm: mm(Math.max(thick, boardMm)),
-                  slicing,
-                },
-          places: [place],
-        },
-      ];
-    });
     return done(
       assemble({
         heightMm,
@@ -145,45 +117,33 @@ export const twisted: Making<TwistedParams> = {
         figures: [
           { key: 'slices-of-the-section', value: members.length, unit: 'count' },
           { key: 'board-thickness-for-them', value: thick, unit: 'mm' },
-          { key: 'board-width', value: width, unit: 'mm' },
+          { key: 'board-width', value: boardWidth, unit: 'mm' },
+          ...(shared
+            ? [
+                { key: 'board-length' as const, value: shared.lengthMm, unit: 'mm' as const },
+                { key: 'discs-on-the-board' as const, value: shared.discs.length, unit: 'count' as const },
+              ]
+            : []),
           { key: 'strips-in-the-disc', value: kinds.length, unit: 'count' },
+          { key: 'strips-in-all-slices', value: kinds.length * members.length, unit: 'count' },
         ],
-        warnings: [...tooManySlices(given, heights, thick), ...crooked(stripsMm)],
-        steps: () =>
-          onceFor(given.from, [
-            step(
-              'board',
-              'clamps',
-              say`Glue ${stripsMm.length} strips, ${sayMm(Math.max(boardMm, thick), 'thickness')} high, side by side into a board ${sayMm(width)} wide: ${sayList(stripsMm.map((w) => sayMm(w, 'width')))}.`,
-              ['dust'],
-            ),
-            step(
-              'disc',
-              'bandsaw',
-              say`Bandsaw a disc of ${sayMm(2 * radius, 'diameter')} and mark the register strip in its middle on the edge.`,
-              ['bandsaw', 'dust'],
-            ),
-            step(
-              'slice',
-              'bandsaw',
-              say`Slice it into ${sayMade(members.length)} of ${sayList(
-                [...new Set(heights)].map((t) => sayMm(t, 'thickness')),
-                ' and ',
-              )}, losing ${sayMm(kerfMm)} at every cut; keep their order.`,
-              ['resawing', 'dust'],
-            ),
-            step(
-              'stack',
-              'clamps',
-              'Glue the slices with each turned by its step (the turns are in the ledger), the register mark counted round; match the next section on with its register strip.',
-            ),
-          ]),
-        pictures: () => twistedPictures(given, across, outlines, radius, Math.max(thick, boardMm), heights),
+        warnings: twistedWarnings(given, need, heights, thick),
+        steps: () => twistedSteps(given, { glued, radiusMm: radius, heights, thickMm: thickest, shared }),
+        pictures: () =>
+          twistedPictures({
+            given,
+            across: across.map((strip, i) => (met[i] ? strip : null)),
+            outlines,
+            radius,
+            thickMm: thickest,
+            heights,
+            shared,
+          }),
       }),
     );
   },
   instead(given, need) {
-    const radius = Math.max(...(need.body?.members ?? [need]).map(({ outerRadiusMm }) => outerRadiusMm));
+    const radius = discRadius(need.body?.members ?? [need]);
     const width = given.stripsMm.reduce((a, b) => a + b, 0);
     const by = Math.max(1, (2 * radius * 1.01) / width);
     return {
@@ -192,28 +152,3 @@ export const twisted: Making<TwistedParams> = {
     };
   },
 };
-
-function tooManySlices(
-  { boardMm, kerfMm }: TwistedParams,
-  heights: readonly number[],
-  thick: number,
-): Warning[] {
-  if (thick <= boardMm + SAME_LENGTH) return [];
-  const gives = slicesOf(boardMm, Math.max(...heights), kerfMm);
-  return [
-    {
-      code: 'section-too-thick',
-      message: say`${heights.length} slices take a board ${sayMm(thick)} thick; the one of ${sayMm(boardMm)} gives ${gives}. Divide the stack into sections of ${Math.max(1, gives)}.`,
-    },
-  ];
-}
-
-const crooked = (stripsMm: readonly number[]): Warning[] =>
-  isSymmetric(stripsMm)
-    ? []
-    : [
-        {
-          code: 'board-crooked',
-          message: say`The ${stripsMm.length} strips are not the same on both sides of the middle; the swirl will look crooked.`,
-        },
-      ];

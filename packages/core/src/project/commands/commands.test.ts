@@ -53,6 +53,9 @@ describe('commands', () => {
     fc.integer({ min: 5, max: 40 }).map((r) => edit.setRecess({ radiusMm: mm(r), depthMm: mm(2) })),
     fc.constant(edit.setWood([0], 'dark')),
     fc.constant(edit.setBond([0], { kind: 'brick' })),
+    fc.integer({ min: 1, max: 9 }).map((seed) => edit.scatterTurns([0], seed)),
+    fc.constant(edit.thickenSpacers([0], 1.5)),
+    fc.constantFrom(edit.setFinish('oil'), edit.setFinish(null)),
   );
 
   test('any run of commands leaves a sound project with finite figures, and undoing them all leads back to the start', () => {

@@ -16,7 +16,7 @@ export const setFormHeight = (heightMm: Mm): Command => ({
   apply(draft) {
     const { form } = draft;
     if (!(heightMm > 0)) return { reasons: [mustBeAboveNothing('Height', 'form.heightMm', heightMm)] };
-    stretch(form, heightMm / lip(form.points));
+    stretch(draft, heightMm / lip(form.points));
     setTop(form, heightMm);
     return noted(fitStack(draft));
   },

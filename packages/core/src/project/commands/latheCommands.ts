@@ -42,6 +42,7 @@ export const newFoot = (
           heightMm: mm(wall.heightMm + heightMm),
         }));
     }
+    for (const inlay of draft.inlays ?? []) inlay.heightMm = mm(inlay.heightMm + heightMm);
     for (const slant of draft.slants ?? []) slant.heightMm = mm(slant.heightMm + heightMm);
     const making = segments === null ? usualSolid() : usualSegments(segments);
     const woods = Array.from({ length: segments ?? 1 }, () => wood);
@@ -59,7 +60,9 @@ export const newRim = (heightMm: Mm, radiusMm: Mm, wood: string): Command => ({
       return refusedEdit(
         'lid-line',
         'form.lid',
-        'A piece with a lid ends in its knob; nothing is glued on top of that here.',
+        form.lid.joined
+          ? 'A hollow without a mouth has no rim: nothing is glued on top of it here.'
+          : 'A piece with a lid ends in its knob; nothing is glued on top of that here.',
       );
     const top = lip(form.points) + heightMm;
     form.points.push({ radiusMm, heightMm: mm(top), kind: 'smooth' });

@@ -57,7 +57,7 @@ export const setProfile = (points: readonly CurvePoint[]): Command => ({
   label: 'Outside from a file',
   apply(draft) {
     const heightMm = lip(points);
-    stretch(draft.form, heightMm / lip(draft.form.points));
+    stretch(draft, heightMm / lip(draft.form.points));
     draft.form.points = points.map((point) => ({ ...point }));
     setTop(draft.form, mm(heightMm));
     return noted(fitStack(draft));

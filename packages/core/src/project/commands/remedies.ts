@@ -3,10 +3,13 @@ import { isSolid, makingSchema, type RingMaking, segmentsOf, withSegments } from
 import { FEWEST_SEGMENTS } from '../../making/segments.js';
 import { mm } from '../../measure/quantity.js';
 import { stackHeight } from '../../ring/stack.js';
+import { FINISHES } from '../../settings/finishes.js';
 import { prepare } from '../prepare.js';
 import type { Project, Ring } from '../schema.js';
 import { heightOf } from '../sizing.js';
 import type { Command } from './command.js';
+import { setFinish } from './finishCommands.js';
+import { setPaletteWood } from './paletteCommands.js';
 import { setPoint } from './pointCommands.js';
 import { setFixed, setMeasured } from './ringCommands.js';
 import { fitStack, liftOfBands, segmentedLike, usualSolid } from './stack.js';
@@ -76,6 +79,16 @@ export function remedyOf(remedy: Remedy): Command {
           const note = fitStack(draft);
           return note ? { note } : undefined;
         },
+      };
+    case 'finish':
+      return {
+        ...setFinish(remedy.finish),
+        label: `Finish it with ${FINISHES[remedy.finish].name.toLowerCase()}`,
+      };
+    case 'other-wood':
+      return {
+        ...setPaletteWood(remedy.key, remedy.wood),
+        label: `${remedy.name} instead of ${remedy.instead}`,
       };
     case 'form-to-stack':
       return {

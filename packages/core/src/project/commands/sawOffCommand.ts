@@ -68,6 +68,7 @@ export const sawOff = (atMm: number, gone: 'below' | 'above'): Command => ({
     ];
     draft.rings = draft.rings.filter((_, i) => !lost.includes(i));
     draft.form = form;
+    inlaysAfter(draft, cut, gone);
     return told(draft as Project, prepared.value, lost.length, ripping);
   },
 });
@@ -132,6 +133,15 @@ function bandsAfter(
   draft.slants = all.filter((_, i) => !isGone(i));
   if (draft.slants.length === 0) delete draft.slants;
   return all.filter((_, i) => isGone(i));
+}
+
+/** Inlays that stand come down with what is sawn off below them; those whose middle is gone are gone. */
+function inlaysAfter(draft: Project, cut: number, gone: 'below' | 'above'): void {
+  if (!draft.inlays) return;
+  const stand = draft.inlays.filter(({ heightMm }) => (gone === 'below' ? heightMm > cut : heightMm < cut));
+  for (const inlay of gone === 'below' ? stand : []) inlay.heightMm = mm(inlay.heightMm - cut);
+  if (stand.length > 0) draft.inlays = stand;
+  else delete draft.inlays;
 }
 
 function shorten(ring: Ring, leftMm: number): void {

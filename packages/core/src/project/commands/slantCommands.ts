@@ -1,6 +1,7 @@
+import { current } from 'immer';
 import { mm } from '../../measure/quantity.js';
 import { type Said, say, sayMm } from '../../measure/said.js';
-import { MOST_SLANTS, type Slant, slantSchema } from '../../ring/slant.js';
+import { bandWoods, MOST_SLANTS, type Slant, slantSchema } from '../../ring/slant.js';
 import { stackHeight } from '../../ring/stack.js';
 import type { Project } from '../schema.js';
 import { reasonsOf } from '../sentences.js';
@@ -44,7 +45,11 @@ export const setSlant = (index: number, change: Partial<Omit<Slant, 'id'>>): Com
   apply(draft) {
     const slant = draft.slants?.[index];
     if (!slant) return undefined;
-    const tried = slantSchema.safeParse({ ...slant, ...change });
+    const changed = { ...(current(slant as object) as Slant), ...change };
+    // Another number of segments, or another wood for all, takes the place of what was painted.
+    if ('count' in change || 'wood' in change) delete changed.woods;
+    if (changed.count === undefined) delete changed.count;
+    const tried = slantSchema.safeParse(changed);
     if (!tried.success) return { reasons: reasonsOf(tried.error) };
     const top = stackHeight(draft.rings.map(heightOf)) + liftOfBands(draft);
     if (tried.data.heightMm >= top)
@@ -52,6 +57,20 @@ export const setSlant = (index: number, change: Partial<Omit<Slant, 'id'>>): Com
         say`The cut has to meet the axis below the top of the work, which is at ${sayMm(Math.round(top))}.`,
       );
     draft.slants![index] = tried.data;
+    return undefined;
+  },
+});
+
+/** Segments of a band in another wood. */
+export const setSlantWood = (index: number, wood: string, places: readonly number[]): Command => ({
+  label: `Paint ${nameOf(index)}`,
+  apply(draft) {
+    const slant = draft.slants?.[index];
+    if (!slant) return undefined;
+    const woods = [...bandWoods(current(slant as object) as Slant)];
+    for (const place of places) if (place < woods.length) woods[place] = wood;
+    if (slant.count === undefined) slant.wood = wood;
+    else slant.woods = woods;
     return undefined;
   },
 });

@@ -1,4 +1,5 @@
-import { slicesOf, type TwistedParams } from '../../making/twisted/twisted.js';
+import type { TwistedParams } from '../../making/twisted/params.js';
+import { slicesOf } from '../../making/twisted/told.js';
 import { say, sayMm } from '../../measure/said.js';
 import type { Project, Ring } from '../schema.js';
 import type { Command } from './command.js';

@@ -1,4 +1,4 @@
-import type { WorkingHours } from '../../settings/workshop.js';
+import type { WorkingHours } from '../../settings/hours.js';
 import type { Stretch } from './task.js';
 
 export const DAY_MINUTES = 24 * 60;

@@ -61,6 +61,12 @@ export function assemblyOf(
   const wrong = chosen ? cannotBe(chosen, vessel, rings) : null;
   if (wrong) because.push(wrong);
   if (chosen && !wrong) return { stacking: chosen, sections: sectionsOf(building, chosen), because };
+  if (vessel.joined) {
+    because.push(
+      say`The hollow has no mouth: two halves are hollowed each through its open side, and joined at ${sayMm(vessel.lidMm!)}.`,
+    );
+    return { stacking: 'halves', sections: sectionsOf(building, 'halves'), because };
+  }
   if (vessel.lidMm !== null) {
     because.push(
       'Built from both ends, lid and body on plates of their own, the lid never has to be parted.',
@@ -88,6 +94,10 @@ export function assemblyOf(
 
 /** Why a way of stacking cannot be for a piece; null where it can. */
 export function cannotBe(stacking: Stacking, vessel: Vessel, rings: readonly OrderedRing[]): Said | null {
+  if (vessel.joined)
+    return stacking === 'halves' || stacking === 'rod'
+      ? null
+      : 'The hollow has no mouth to be worked through: it is made of two halves, or of rings on a rod.';
   if (stacking === 'both-ends' && vessel.lidMm === null)
     return 'The piece has no lid: there is nothing to build from the other end.';
   if (stacking !== 'halves') return null;
@@ -117,6 +127,18 @@ export const insideOf = ({ reachMm, workshop: { tools } }: Pick<Shop, 'reachMm' 
 const widestOf = (rings: readonly OrderedRing[]): number =>
   rings.reduce((best, { need }, i) => (need.outerRadiusMm >= rings[best]!.need.outerRadiusMm ? i : best), 0);
 
+/** The highest ring of the lower half: where the piece is widest, or where a hollow without a mouth is joined. */
+const jointOf = ({ vessel, rings }: Building): number =>
+  vessel.joined
+    ? Math.min(
+        Math.max(0, rings.length - 2),
+        Math.max(
+          0,
+          rings.findLastIndex(({ bottomMm, topMm }) => (bottomMm + topMm) / 2 < vessel.lidMm!),
+        ),
+      )
+    : widestOf(rings);
+
 const radiusAtJoint = ({ rings }: Building): number => rings[widestOf(rings)]!.need.outerRadiusMm;
 
 function sectionsOf(building: Building, stacking: Stacking): Section[] {
@@ -135,7 +157,7 @@ function sectionsOf(building: Building, stacking: Stacking): Section[] {
     return { id, rings: order, stages, cavity: own, topsMm: tops };
   };
   if (stacking === 'halves') {
-    const joint = widestOf(rings);
+    const joint = jointOf(building);
     return [
       section('lower', all.slice(0, joint + 1), {
         ...cavity,

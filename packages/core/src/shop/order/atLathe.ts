@@ -2,6 +2,7 @@ import type { RingPlan } from '../../lumber/ringPlan.js';
 import type { Mm } from '../../measure/quantity.js';
 import { type Said, say } from '../../measure/said.js';
 import { type Owner, ringOwner } from '../../ring/owner.js';
+import type { Finish } from '../../settings/finishes.js';
 import type { Workshop } from '../../settings/workshop.js';
 import type { Assembly } from './assembly.js';
 import type { Bending } from './bending.js';
@@ -25,6 +26,8 @@ export interface Stacked {
   readonly leaning: readonly (LeaningJoint | null)[];
   /** Slanted bands in the order in which they are sawn. */
   readonly bands: readonly BandJobs[];
+  /** What the piece is finished with: insides that close get theirs before. */
+  readonly finish: Finish;
 }
 
 /** A slanted band: the lowest and the highest ring that it meets, and what is done. */

@@ -1,8 +1,10 @@
 import type { RingPlan } from '../../lumber/ringPlan.js';
 import type { Mm } from '../../measure/quantity.js';
+import type { FinishId } from '../../settings/finishes.js';
 import type { Workshop } from '../../settings/workshop.js';
 import type { Assembly } from './assembly.js';
 import type { Hold } from './held.js';
+import type { PlacedInlay } from './inlayJobs.js';
 import type { Job } from './job.js';
 import type { LeaningJoint } from './placing.js';
 
@@ -25,6 +27,10 @@ export interface Closing {
   /** The centre of gravity lies off the axis: the force at speed is felt. */
   readonly shakes: boolean;
   readonly letIn: DiscLetIn | null;
+  /** What it is finished with, where it says. */
+  readonly finish: FinishId | undefined;
+  /** What is let into the outside. */
+  readonly inlays: readonly PlacedInlay[];
 }
 
 /** A disc let into the bottom: it hides the grip, and carries what is written on it; mm. */

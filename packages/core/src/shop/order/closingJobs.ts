@@ -1,12 +1,14 @@
 import { say } from '../../measure/said.js';
 import { type BandJobs, base, ownerOf, sawnAfter } from './atLathe.js';
 import type { Closing } from './closing.js';
+import { finishJobs } from './finishJobs.js';
 import { footJobs } from './footJobs.js';
+import { inlayJobs } from './inlayJobs.js';
 import type { Job, JobStage, Need } from './job.js';
 import { outsideJobs } from './outsideJobs.js';
 import { jointJob } from './partJobs.js';
 import { placingSaid } from './placing.js';
-import { gluing, handwork } from './takes.js';
+import { gluing } from './takes.js';
 
 /** Joining, outside, finish, foot: what is done once the sections stand. `bands` are those that no section alone was high enough for. */
 export function closingJobs(
@@ -19,8 +21,16 @@ export function closingJobs(
     of.assembly.stacking === 'halves' && lower && upper ? [joinJob(of, lower.rings.at(-1)!, ends)] : [];
   const sawn = sawnAfter(bands, following(joined, ends), 'bands');
   const outside = outsideJobs(of, following(sawn, following(joined, ends)));
-  const foot = footJobs(of, following(outside, []));
-  const jobs = [...joined, ...sawn, ...outside, ...foot, ...coats(of, following(foot, []))];
+  const inlays = inlayJobs(of.inlays, of.workshop, following(outside, []));
+  const foot = footJobs(of, following(inlays, following(outside, [])));
+  const jobs = [
+    ...joined,
+    ...sawn,
+    ...outside,
+    ...inlays,
+    ...foot,
+    ...finishJobs(of.finish, of.workshop, following(foot, [])),
+  ];
   return { jobs, stages: stagesOf(jobs) };
 }
 
@@ -45,27 +55,6 @@ function joinJob({ rings, workshop, leaning }: Closing, joint: number, needs: re
     takes: gluing(workshop, { stack: 1, mount: 1 }, 'lathes'),
     makes: 'stacked',
   };
-}
-
-/** Coats of finish, each after the one before has dried. */
-function coats({ workshop }: Closing, first: readonly Need[]): Job[] {
-  const { coats: many, coatHours } = workshop.finish;
-  return Array.from({ length: many }, (_, i) => ({
-    ...base,
-    id: `coat-${i + 1}`,
-    stage: 'finish',
-    owners: [],
-    title: say`Coat ${i + 1} of ${many}`,
-    says: [
-      i === 0
-        ? 'Wipe the dust off dry, without spirits where a strongly coloured wood lies beside a pale one.'
-        : 'Rub down lightly when the last coat is dry, then the next.',
-    ],
-    tool: 'bench',
-    cautions: ['finishing'],
-    needs: i === 0 ? first : [{ id: `coat-${i}`, after: 'cure' }],
-    takes: { ...handwork(workshop, { coat: 1 }), cure: coatHours * 60, breaks: false },
-  }));
 }
 
 const TITLES: readonly (readonly [id: string, title: string])[] = [

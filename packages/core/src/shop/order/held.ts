@@ -57,6 +57,7 @@ export function heldAt(
   { seat, acrossMm }: SeatChoice,
   stacking: Stacking,
   shop: Shop,
+  closed = false,
 ): Hold {
   if (stacking === 'rod') return ON_A_ROD;
   const hollowed = stage.hollow.length > 0;
@@ -71,7 +72,7 @@ export function heldAt(
         ? 'Up while rings are glued on and trued; it goes when the inside is hollowed.'
         : UP.because,
     },
-    letGo: letGoOf(section, seat),
+    letGo: letGoOf(section, seat, closed),
   };
 }
 
@@ -86,19 +87,28 @@ const ON_A_ROD: Hold = {
 };
 
 /** While the outside is turned the piece sits where it was built. */
-export const heldOutside = (section: Section, { seat, acrossMm }: SeatChoice, shop: Shop): Hold => ({
+export const heldOutside = (
+  section: Section,
+  { seat, acrossMm }: SeatChoice,
+  shop: Shop,
+  closed = false,
+): Hold => ({
   by: seat,
   face: 'foot',
   acrossMm,
   jaws: seat === 'plate' ? null : chuck(shop),
   tailstock: {
     up: true,
-    because: 'Up, with a padded cone in the mouth, as long as anything else can be done.',
+    because: closed
+      ? 'Up, with a padded cup against the upper end, as long as anything else can be done.'
+      : 'Up, with a padded cone in the mouth, as long as anything else can be done.',
   },
   letGo: letGoOf(section, seat),
 });
 
-function letGoOf({ id }: Section, seat: SeatChoice['seat']): Said {
+function letGoOf({ id }: Section, seat: SeatChoice['seat'], closed = false): Said {
+  if (id === 'upper' && closed)
+    return 'Joined to the lower half its block is parted off, and the upper end turned to shape.';
   if (id === 'upper') return 'Joined to the lower half its block is parted off, which opens the mouth.';
   if (id === 'lid') return 'Its block is parted off over the knob, last of all.';
   return seat === 'recess'

@@ -9,7 +9,7 @@ import { handwork } from './takes.js';
 /** Hollowing of a stage, and what is done inside before it closes. */
 export function insideJobs(
   stage: Stage,
-  { rings, workshop }: Stacked,
+  { rings, workshop, finish, assembly }: Stacked,
   id: string,
   onto: readonly Need[],
   acrossMm: number,
@@ -56,8 +56,28 @@ export function insideJobs(
     needs: after(hollow),
     takes: handwork(workshop, { sand: all.length }, 'lathes'),
   };
-  return [hollow, sand];
+  const closes = stage.because !== null || assembly.stacking === 'halves';
+  if (!closes || finish.coats === 0) return [hollow, sand];
+  const { name, coats, coatHours } = finish;
+  const coat: Job = {
+    ...base,
+    id: `coat-inside/${last.id}`,
+    stage: id,
+    owners: [],
+    title: say`Finish ${ringsSaid(all)} inside`,
+    says: [
+      say`${name}, ${coats} ${coats === 1 ? 'coat' : 'coats'}, each dry before the next: later nobody gets at it.`,
+      'Keep every drop off the face that is glued next: cover it with tape, and true it lightly before the glue.',
+    ],
+    tool: 'bench',
+    cautions: ['finishing'],
+    needs: after(sand),
+    takes: { ...handwork(workshop, { coat: coats }), cure: coats * coatHours * HOUR, breaks: false },
+  };
+  return [hollow, sand, coat];
 }
+
+const HOUR = 60;
 
 /** What is done where the work gives too much at its top, with by how much. */
 function steadySaid(flex: readonly Flex[]): Said[] {

@@ -3,13 +3,16 @@ import { insideAt, type Vessel } from '../../form/vessel.js';
 import type { RingPlan } from '../../lumber/ringPlan.js';
 import { type Mm, mm } from '../../measure/quantity.js';
 import { ownerKey, ringOwner, rollOf } from '../../ring/owner.js';
+import type { FinishId } from '../../settings/finishes.js';
 import type { Shop } from '../../settings/shop.js';
 import { type Assembly, assemblyOf, hangs, type Section } from './assembly.js';
 import { type Bending, bendingOf } from './bending.js';
 import type { DiscLetIn } from './closing.js';
 import { closingJobs } from './closingJobs.js';
+import { finishOf } from './finishJobs.js';
 import { type Hold, heldAt, heldOutside, heldReversed } from './held.js';
 import { type Held, seatFor, spareThickness } from './holding.js';
+import type { PlacedInlay } from './inlayJobs.js';
 import { type Order, stageId } from './job.js';
 import { type Parts, partsOf } from './parts.js';
 import type { LeaningJoint } from './placing.js';
@@ -30,6 +33,9 @@ export interface Ordered {
   readonly offMm: number;
   /** A disc that is let into the bottom. */
   readonly letIn: DiscLetIn | null;
+  readonly finish?: FinishId | undefined;
+  /** What is let into the outside, as far as the form takes it. */
+  readonly inlays: readonly PlacedInlay[];
 }
 /** The order of work, how the piece is put together in it, how it gives, and how it is held at each stage at the lathe. */
 export interface OrderedPiece extends Order {
@@ -48,7 +54,7 @@ const SHAKES = 0.5;
  * glued and flattened from the bottom up, the stack built and hollowed in stages, the outside, the foot, the finish.
  */
 export function orderOf(
-  { vessel, plan, along, offMm, letIn }: Ordered,
+  { vessel, plan, along, offMm, letIn, finish, inlays }: Ordered,
   shop: Shop,
   schools: Schools = {},
 ): OrderedPiece {
@@ -75,8 +81,14 @@ export function orderOf(
     ready,
     leaning,
     bands: parts.bands,
+    finish: finishOf(finish, workshop),
   });
-  const reversed = heldReversed(2 * mouthOf(vessel), widestOf(rings), vessel.inside !== null, shop);
+  const reversed = heldReversed(
+    2 * mouthOf(vessel),
+    widestOf(rings),
+    vessel.inside !== null && !vessel.joined,
+    shop,
+  );
   const closing = closingJobs(
     {
       rings,
@@ -90,15 +102,20 @@ export function orderOf(
       spareMm,
       shakes: offMm > SHAKES,
       letIn,
+      finish,
+      inlays,
     },
     stacked.bands,
   );
-  const outside = heldOutside(sections[0]!, seats[0]!, shop);
+  const outside = heldOutside(sections[0]!, seats[0]!, shop, vessel.joined);
   const holds = new Map<string, Hold>([
     ...sections.flatMap((section, at) =>
       section.stages.map(
         (stage, i) =>
-          [stageId(section.id, i), heldAt(section, stage, seats[at]!, assembly.stacking, shop)] as const,
+          [
+            stageId(section.id, i),
+            heldAt(section, stage, seats[at]!, assembly.stacking, shop, vessel.joined),
+          ] as const,
       ),
     ),
     ['join', outside],

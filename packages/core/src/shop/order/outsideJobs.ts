@@ -2,6 +2,7 @@ import { type Said, say, sayList } from '../../measure/said.js';
 import { speedSaid } from '../speeds.js';
 import { acrossOf, base, ownerOf } from './atLathe.js';
 import type { Closing } from './closing.js';
+import { finishOf, sandingSaid } from './finishJobs.js';
 import type { Job, Need } from './job.js';
 import { handwork } from './takes.js';
 
@@ -52,10 +53,7 @@ function turned(of: Closing, own: readonly number[], needs: readonly Need[], sle
     stage: 'outside',
     owners: [],
     title: slender === null ? 'Sand the outside' : 'Sand what is slender',
-    says: [
-      speedSaid('sanding', across),
-      'Through the grits, lathe slow; take the dust of the dark woods off before the next grit, it fills pale pores.',
-    ],
+    says: [speedSaid('sanding', across), sandingSaid(finishOf(of.finish, workshop))],
     tool: 'lathe',
     cautions: ['lathe', 'dust'],
     needs: [{ id: turn.id, after: 'cure' }],

@@ -72,7 +72,8 @@ export function stackJobs(of: Stacked): {
       const inside = insideJobs(stage, of, id, stacked.onto, acrossOf(onLathe), flex);
       jobs.push(...inside);
       const last = inside.at(-1);
-      onto = last ? [{ id: last.id, after: 'clamps' }] : stacked.onto;
+      // Finish inside is dry before the next ring is glued over it.
+      onto = last ? [{ id: last.id, after: 'cure' }] : stacked.onto;
     });
   });
   return { jobs, stages, bands: waiting };

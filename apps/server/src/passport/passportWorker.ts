@@ -1,0 +1,5 @@
+import { answering } from '../threads/answering.js';
+import { passportMade } from './make.js';
+
+/** Makes passports beside the server. */
+answering(passportMade);

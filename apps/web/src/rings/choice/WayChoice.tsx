@@ -1,0 +1,81 @@
+import { MAKINGS, WAYS, type Way } from '@fellside/core';
+import { ChevronDown } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { useId, useState } from 'react';
+import { WayPicture } from './WayPicture.js';
+
+interface WayChoiceProps {
+  /** null where the rings are made in several ways. */
+  readonly way: Way | null;
+  readonly onChoose: (way: Way) => void;
+}
+
+/** How rings are made, chosen by pictures of what comes out. */
+export function WayChoice({ way, onChoose }: WayChoiceProps) {
+  const [open, setOpen] = useState(false);
+  const id = useId();
+  return (
+    <div className="flex flex-col gap-1">
+      <span id={id} className="text-xs text-quiet">
+        Made as
+      </span>
+      <Popover.Root open={open} onOpenChange={setOpen}>
+        <Popover.Trigger asChild>
+          <button
+            type="button"
+            aria-labelledby={`${id} ${id}-now`}
+            className="flex h-8 w-50 items-center gap-2 rounded border border-line bg-raised px-2 text-left"
+          >
+            {way && <WayPicture way={way} className="h-5 w-9 shrink-0" />}
+            <span id={`${id}-now`} className="flex-1 truncate">
+              {way ? MAKINGS[way].name : 'various'}
+            </span>
+            <ChevronDown aria-hidden size={14} />
+          </button>
+        </Popover.Trigger>
+        <Popover.Portal>
+          <Popover.Content
+            align="start"
+            sideOffset={4}
+            collisionPadding={8}
+            aria-label="Ways of making a ring"
+            className="z-20 max-h-[78vh] w-190 max-w-[94vw] overflow-y-auto rounded border border-line bg-raised p-2 shadow-lg"
+          >
+            <div className="grid grid-cols-[repeat(auto-fill,minmax(7.5rem,1fr))] gap-1">
+              {WAYS.map((each) => (
+                <OneWay
+                  key={each}
+                  way={each}
+                  on={each === way}
+                  onChoose={() => {
+                    setOpen(false);
+                    onChoose(each);
+                  }}
+                />
+              ))}
+            </div>
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
+    </div>
+  );
+}
+
+function OneWay({ way, on, onChoose }: { way: Way; on: boolean; onChoose: () => void }) {
+  const { name, says } = MAKINGS[way];
+  return (
+    <button
+      type="button"
+      aria-pressed={on}
+      aria-label={name}
+      title={says}
+      onClick={onChoose}
+      className={`flex flex-col items-center gap-1 rounded border p-1.5 text-center text-xs hover:bg-pane ${
+        on ? 'border-teal bg-pane font-semibold' : 'border-transparent'
+      }`}
+    >
+      <WayPicture way={way} className="h-13 w-24" />
+      {name}
+    </button>
+  );
+}

@@ -1,0 +1,66 @@
+import { expect, type Page } from '@playwright/test';
+import { open, saved, sound, test } from './server.js';
+
+const panel = (page: Page) => page.getByRole('dialog', { name: 'Inlays' });
+
+async function type(_page: Page, of: ReturnType<typeof panel>, label: string, text: string) {
+  const field = of.getByLabel(label, { exact: true });
+  await field.fill(text);
+  await field.press('Enter');
+}
+
+/** A new piece of a starting shape, opened at its form. */
+async function begin(page: Page, url: string, shape: string) {
+  await page.goto(url);
+  await page.getByRole('button', { name: 'New piece' }).click();
+  await page.getByText(shape, { exact: true }).click();
+  await page.getByLabel('Name').fill(`${shape} from nothing`);
+  await page.getByRole('button', { name: 'Start' }).click();
+  await page.getByRole('complementary', { name: 'Form', exact: true }).waitFor();
+}
+
+test('a ball from nothing with a panel and its seam let in: on the wall, in Cuts, in the order of work', async ({
+  page,
+  fellside,
+}) => {
+  await begin(page, fellside.url, 'Ball');
+  await expect(page.getByText('closed at both ends')).toBeVisible();
+  await page.getByRole('link', { name: 'Rings' }).click();
+  await page.getByRole('button', { name: 'Inlays…' }).click();
+  await panel(page).getByRole('button', { name: 'Inlay', exact: true }).click();
+  const one = panel(page).getByRole('listitem', { name: 'Inlay 1' });
+  await one.getByLabel('Outline').selectOption('capsule');
+  await type(page, one, 'Wide', '14mm');
+  await type(page, one, 'High', '24mm');
+  await type(page, one, 'Copies round', '5');
+  await one.getByLabel('seam round it').check();
+  await type(page, one, 'Seam, wide', '2mm');
+  await expect(one.getByText(/Behind it .* of the wall are left\. Seam .* round\./)).toBeVisible();
+  // What cannot be is told with its limit, and nothing is changed.
+  await type(page, one, 'Depth', '60mm');
+  await expect(one.getByText(/goes through the wall; it can be .* deep/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await sound(page);
+  await page.keyboard.press('Escape');
+  await saved(page);
+  await page.getByRole('link', { name: 'Cuts' }).click();
+  await expect(page.getByRole('row', { name: /seam of the inlay/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Papers' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Inlay 1: template, pocket, insert' }).click();
+  expect((await download).suggestedFilename()).toMatch(/inlay 1\.svg$/);
+  await page.getByRole('link', { name: 'Make' }).click();
+  await page.getByRole('button', { name: /^Outside/ }).click();
+  await expect(page.getByRole('button', { name: /^Rout for inlay 1/ })).toBeVisible();
+});
+
+test('a patch over a fault, and its twin on the far side', async ({ page, fellside }) => {
+  await open(page, fellside, 'Fell Race Cup', 'Rings');
+  await page.getByRole('button', { name: 'Inlays…' }).click();
+  await panel(page).getByRole('button', { name: 'Patch over a fault' }).click();
+  const patch = panel(page).getByRole('listitem', { name: 'Patch 1' });
+  await patch.getByLabel('twin on the far side').check();
+  await expect(patch.getByLabel('Copies round')).toHaveValue('2');
+  await patch.getByRole('button', { name: 'Remove patch 1' }).click();
+  await expect(panel(page).getByRole('listitem')).toHaveCount(0);
+});
