@@ -411,6 +411,7 @@ export type { Method } from './simulate/subject.js';
 export type { Spread } from './simulate/tally.js';
 export { clipped, type Triangle } from './surface/clip.js';
 export { insideLine, outsideLine, type SectionPoint, woodOutline } from './surface/drawing.js';
+export { type Dress, dressed, type SkinInk } from './surface/dressed.js';
 export { type ExamplePicture, examplePicture } from './surface/example.js';
 export {
   FINE_MESH,
@@ -423,17 +424,19 @@ export { type FrontPoint, type OutsidePatch, outsidePatches } from './surface/ou
 export { regionSection } from './surface/regionSection.js';
 export {
   type Fineness,
-  type SampledRing,
   type SampledWall,
   type Side,
   sampling,
 } from './surface/sample.js';
+export type { SampledRing } from './surface/sampleRow.js';
+export { type SampledSkin, type SkinLine, type SkinPoint, skinLine, skinning } from './surface/skin.js';
 export { stepAtJoint } from './surface/steps.js';
 export { cutRows, placeToward } from './surface/toward.js';
 export { type UnrolledPart, unrolledParts } from './surface/unrolled.js';
 export { agedColour } from './wood/ageing.js';
 export { SHIPPED_WOODS } from './wood/catalogue.js';
 export { INVISIBLE, READS_WELL, SIGHTS, type Sight, seen } from './wood/colour.js';
+export { type Figure as WoodFigure, PLAIN_FIGURE } from './wood/figure.js';
 export {
   climateIn,
   daysToWait,
@@ -445,5 +448,5 @@ export {
   weightOver,
 } from './wood/moisture.js';
 export { changeCoefficient } from './wood/movement.js';
-export { density, type Hatch, type Species, speciesSchema } from './wood/species.js';
+export { density, figureOf, type Hatch, type Species, speciesSchema } from './wood/species.js';
 export { underFinish } from './wood/underFinish.js';

@@ -5,7 +5,7 @@ import { bandOwner, type Owner, ringOwner } from '../ring/owner.js';
 import { courseAt } from '../ring/reach.js';
 import { bandWoods, regionAt } from '../ring/slant.js';
 import { meets } from '../surface/meets.js';
-import type { SampledCuts, SampledRing } from '../surface/sample.js';
+import type { SampledCuts, SampledRing } from '../surface/sampleRow.js';
 import type { Standing } from '../surface/standing.js';
 import type { Prepared } from './prepare.js';
 

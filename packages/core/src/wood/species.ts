@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { number, text } from '../measure/field.js';
+import { type Figure, figureSchema, PLAIN_FIGURE, SHIPPED_FIGURES } from './figure.js';
 
 /** How a wood is hatched in prints and for colour-blind eyes: this project's own code. */
 export const hatchSchema = z.strictObject({
@@ -31,6 +32,8 @@ export const speciesSchema = z.strictObject({
       halfYears: number('Half-time of ageing', 0.1, 100, ' years'),
     })
     .optional(),
+  /** How its growth shows; left out where nothing is known. */
+  figure: figureSchema.optional(),
   specificGravity: number('Specific gravity', 0.05, 1.6),
   shrinkage: z
     .strictObject({
@@ -48,3 +51,7 @@ export type Hatch = z.infer<typeof hatchSchema>;
 
 /** Density at 12 % moisture, kg/m³: specific gravity (oven-dry mass over volume at 12 %) × 1.12 × water's 1000. */
 export const density = (species: Species): number => species.specificGravity * 1120;
+
+/** How a wood's growth shows: as said of it, as is known of its kind, or plainly. */
+export const figureOf = ({ id, figure }: Pick<Species, 'id' | 'figure'>): Figure =>
+  figure ?? SHIPPED_FIGURES[id] ?? PLAIN_FIGURE;
