@@ -411,7 +411,7 @@ export type { Method } from './simulate/subject.js';
 export type { Spread } from './simulate/tally.js';
 export { clipped, type Triangle } from './surface/clip.js';
 export { insideLine, outsideLine, type SectionPoint, woodOutline } from './surface/drawing.js';
-export { type Dress, dressed, type SkinInk } from './surface/dressed.js';
+export { type Dress, dressing, type SkinInk } from './surface/dressed.js';
 export { type ExamplePicture, examplePicture } from './surface/example.js';
 export {
   FINE_MESH,

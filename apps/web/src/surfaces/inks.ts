@@ -1,10 +1,15 @@
-import { type Hatch, type Prepared, type Species, shownOn } from '@fellside/core';
+import {
+  figureOf,
+  type Hatch,
+  PLAIN_FIGURE,
+  type Prepared,
+  type SkinInk,
+  type Species,
+  shownOn,
+} from '@fellside/core';
 
 /** A wood as pixels are made of it. */
-export interface Ink {
-  readonly r: number;
-  readonly g: number;
-  readonly b: number;
+export interface Ink extends SkinInk {
   readonly hatch: Hatch;
 }
 
@@ -17,11 +22,18 @@ export interface Inks {
   readonly joined: readonly (Int16Array | null)[];
 }
 
-const NO_WOOD: Ink = { r: 153, g: 153, b: 153, hatch: { angle: 0, gap: 8, line: 'solid' } };
+const NO_WOOD: Ink = {
+  r: 153,
+  g: 153,
+  b: 153,
+  hatch: { angle: 0, gap: 8, line: 'solid' },
+  figure: PLAIN_FIGURE,
+};
 
-function inkOf({ colour, hatch }: Species): Ink {
+function inkOf(species: Species): Ink {
+  const { colour, hatch } = species;
   const channel = (at: number) => Number.parseInt(colour.slice(at, at + 2), 16);
-  return { r: channel(1), g: channel(3), b: channel(5), hatch };
+  return { r: channel(1), g: channel(3), b: channel(5), hatch, figure: figureOf(species) };
 }
 
 /** What the places of every ring are drawn with. */

@@ -1,4 +1,4 @@
-import { AS_DRAWN, mm, prepare, ringMesh, type SampledWall, VIEW_MESH } from '@fellside/core';
+import { AS_DRAWN, mm, PLAIN_FIGURE, prepare, ringMesh, type SampledWall, VIEW_MESH } from '@fellside/core';
 import { demoProjects } from '@fellside/core/demo';
 import { describe, expect, test } from 'vitest';
 import { placeVertices, woodMeshes } from '../turntable/woodMeshes.js';
@@ -8,11 +8,12 @@ import type { Inks } from './inks.js';
 import { inksOf } from './inks.js';
 
 const HATCH = { angle: 0, gap: 4, line: 'solid' } as const;
+const figure = PLAIN_FIGURE;
 const INKS: Inks = {
   inks: [
-    { r: 0, g: 0, b: 0, hatch: HATCH },
-    { r: 200, g: 0, b: 0, hatch: HATCH },
-    { r: 0, g: 200, b: 0, hatch: HATCH },
+    { r: 0, g: 0, b: 0, hatch: HATCH, figure },
+    { r: 200, g: 0, b: 0, hatch: HATCH, figure },
+    { r: 0, g: 200, b: 0, hatch: HATCH, figure },
   ],
   ofPlace: [Uint8Array.of(1, 2, 1, 2)],
   upright: [new Uint8Array(4)],
@@ -102,7 +103,7 @@ const prepared = (index: number) => {
 
 test('inks follow the woods of every place, and staves stand upright', () => {
   const cup = prepared(0);
-  const palette = new Map([['light', { colour: '#ff0000', hatch: HATCH }]]) as never;
+  const palette = new Map([['light', { colour: '#ff0000', hatch: HATCH, figure }]]) as never;
   const { inks, ofPlace } = inksOf(cup, palette);
   expect(inks[1]).toMatchObject({ r: 255, g: 0, b: 0 });
   cup.rings.forEach(({ ring }, i) => {

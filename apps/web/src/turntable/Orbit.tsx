@@ -2,7 +2,6 @@ import { useThree } from '@react-three/fiber';
 import { useEffect } from 'react';
 import { type PerspectiveCamera, Vector3 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
-import { ability } from './webgl.js';
 
 /** What the eye goes to: the whole piece from outside, or into it from above. */
 export type Stand = 'outside' | 'inside';
@@ -17,9 +16,6 @@ interface OrbitProps {
 
 /** Room around the piece, in its own size. */
 const ROOM = 1.02;
-
-/** Without graphics hardware fewer pixels are drawn while the piece is dragged: this share of them a side. */
-const COARSE = 0.6;
 
 /** Turning the piece under the pointer: drags go round it, the wheel and two fingers come nearer. */
 export function Orbit({ stand, heightMm, radiusMm, turn }: OrbitProps) {
@@ -44,24 +40,12 @@ export function Orbit({ stand, heightMm, radiusMm, turn }: OrbitProps) {
     controls.minDistance = away / 8;
     controls.maxDistance = away * 3;
     const changed = () => invalidate();
-    const sharp = gl.getPixelRatio();
-    const draw = (ratio: number) => () => {
-      if (!ability().software) return;
-      gl.setPixelRatio(ratio);
-      invalidate();
-    };
-    const [coarse, fine] = [draw(sharp * COARSE), draw(sharp)];
     controls.addEventListener('change', changed);
-    controls.addEventListener('start', coarse);
-    controls.addEventListener('end', fine);
     controls.update();
     eye.updateProjectionMatrix();
     invalidate();
     return () => {
       controls.removeEventListener('change', changed);
-      controls.removeEventListener('start', coarse);
-      controls.removeEventListener('end', fine);
-      fine();
       controls.dispose();
     };
   }, [camera, gl, invalidate, stand, heightMm, radiusMm, turn, size.width, size.height]);

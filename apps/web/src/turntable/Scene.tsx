@@ -2,9 +2,13 @@ import type { Species } from '@fellside/core';
 import { Canvas, useFrame, useThree } from '@react-three/fiber';
 import { useEffect, useMemo, useRef } from 'react';
 import { type PerspectiveCamera, Plane, Vector3 } from 'three';
+import type { DrawnSkin } from '../workers/skins.js';
 import { Orbit, type Stand } from './Orbit.js';
 import { Picker } from './Picker.js';
-import { Wood } from './Wood.js';
+import { Quality } from './Quality.js';
+import { Room } from './Room.js';
+import { Skin } from './Skin.js';
+import { keptBy, Wood } from './Wood.js';
 import { ability } from './webgl.js';
 import type { State3, WoodMesh } from './woodMeshes.js';
 
@@ -14,10 +18,13 @@ export type TakePicture = (width: number, height: number) => Promise<Blob | null
 interface SceneProps {
   readonly meshes: readonly WoodMesh[];
   readonly palette: ReadonlyMap<string, Species>;
+  /** Its surface in its woods, drawn where it is as turned; null while that is not known. */
+  readonly skin: DrawnSkin | null;
+  /** How much its finish gleams, 0 to 1. */
+  readonly sheen: number;
+  readonly footMm: number;
   readonly state: State3;
   readonly cutAway: boolean;
-  /** Whether every ring holds its wall, so that the turned piece has no steps. */
-  readonly covered: boolean;
   readonly stand: Stand;
   readonly heightMm: number;
   readonly radiusMm: number;
@@ -53,7 +60,9 @@ export function Scene(props: SceneProps) {
     [quarter],
   );
   const tall = heightMm + state.apartMm * 2;
-  const faces = cutAway || state.apartMm > 0 ? 'all' : state.turned === 1 && props.covered ? 'skin' : 'caps';
+  const dressed = props.skin?.whole && state.turned === 1 && state.apartMm === 0;
+  const kept = useMemo(() => keptBy([], quarter), [quarter]);
+  const faces = cutAway || state.apartMm > 0 ? 'all' : dressed ? 'skin' : 'caps';
   return (
     <Canvas
       frameloop="demand"
@@ -65,8 +74,10 @@ export function Scene(props: SceneProps) {
       aria-label={props.label}
     >
       <color attach="background" args={['#eceeec']} />
-      <hemisphereLight args={['#ffffff', '#a9a59b', 1.9]} />
-      <directionalLight position={[Math.cos(light) * 400, Math.sin(light) * 400, 420]} intensity={2.1} />
+      <hemisphereLight args={['#ffffff', '#a9a59b', 0.5]} position={[0, 0, 1]} />
+      <directionalLight position={[Math.cos(light) * 400, Math.sin(light) * 400, 420]} intensity={1.4} />
+      <Room footMm={props.footMm} widestMm={radiusMm} light={light} />
+      {dressed && props.skin && <Skin skin={props.skin} sheen={props.sheen} kept={kept} />}
       {meshes.map((mesh) => (
         <Wood
           key={mesh.name}
@@ -74,10 +85,12 @@ export function Scene(props: SceneProps) {
           colour={palette.get(mesh.key)?.colour ?? '#999999'}
           state={state}
           faces={faces}
+          dressed={dressed === true}
           cut={quarter}
         />
       ))}
       <Orbit stand={stand} heightMm={tall} radiusMm={radiusMm} turn={props.facing + turn} />
+      <Quality />
       <Frames light={light} />
       {onPlace && <Picker hidden={hidden} onPlace={onPlace} />}
       {props.onReady && <Camera onReady={props.onReady} />}

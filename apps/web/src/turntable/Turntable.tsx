@@ -1,6 +1,6 @@
-import { type Prepared, shownOn } from '@fellside/core';
+import { FINISHES, type Prepared, radiusAt, shownOn } from '@fellside/core';
 import { memo, useCallback, useMemo, useRef, useState } from 'react';
-import { paletteOf, planOf } from '../store/selectors.js';
+import { finishIdOf, paletteOf, planOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { usePrepared } from '../surfaces/shownPiece.js';
 import { Slider } from '../ui/Slider.js';
@@ -9,6 +9,7 @@ import { ExportModel } from './ExportModel.js';
 import type { Stand } from './Orbit.js';
 import { Scene, type TakePicture } from './Scene.js';
 import { useMeshes } from './useMeshes.js';
+import { COLUMNS, useDress, useSkin } from './useSkin.js';
 import { type WoodMesh, woodMeshes } from './woodMeshes.js';
 
 export interface TurntableProps {
@@ -20,12 +21,12 @@ export interface TurntableProps {
 /** A key turns the piece by this, radians. */
 const KEY_TURN = Math.PI / 12;
 
-/** Rings whose tops, bottoms or joints are in sight: those with gaps, next to one with gaps or to none. */
+/** Rings whose tops, bottoms or joints are in sight when all is turned: those with gaps, and next to one with gaps. */
 const bareIn = (rings: Prepared['rings']) => (ring: number) =>
   ring < rings.length &&
   [ring - 1, ring, ring + 1].some((index) => {
     const made = rings[index]?.made;
-    return !made?.ok || !made.value.closed;
+    return made !== undefined && (!made.ok || !made.value.closed);
   });
 
 /** The piece in space: from the blank as glued to the piece as turned. */
@@ -34,6 +35,9 @@ function Turntable({ size, onPlace }: TurntableProps) {
   const plan = useApp(planOf);
   const palette = useApp(paletteOf);
   const { meshes: made, current } = useMeshes(`turntable-${size}`);
+  const sheen = useApp((state) => FINISHES[finishIdOf(state)].sheen);
+  const [glue, setGlue] = useState(true);
+  const skin = useSkin(`skin-${size}`, COLUMNS[size], useDress(glue));
   const [turned, setTurned] = useState(1);
   const [apartMm, setApart] = useState(0);
   const [cutAway, setCutAway] = useState(false);
@@ -70,8 +74,8 @@ function Turntable({ size, onPlace }: TurntableProps) {
   const heightMm = prepared.value.rings.at(-1)!.stands.topMm + apartMm * levels;
   const scene = (
     <Scene
-      covered={plan.value.checks.every(({ owners, note }) => note || owners.length === 0)}
-      {...{ meshes, palette, state, cutAway, stand, heightMm, radiusMm, turn, facing, onPlace }}
+      footMm={radiusAt(prepared.value.vessel.outside, 0)}
+      {...{ meshes, skin, sheen, palette, state, cutAway, stand, heightMm, radiusMm, turn, facing, onPlace }}
       light={facing + (light * Math.PI) / 180}
       label={`The piece in space, ${count.length} rings, ${pieces} pieces; ${turned === 1 ? 'as turned' : turned === 0 ? 'as glued' : 'partly turned'}.`}
       onReady={size === 'large' ? ready : undefined}
@@ -114,6 +118,7 @@ function Turntable({ size, onPlace }: TurntableProps) {
         />
         {size === 'large' && (
           <>
+            <Switch label="Glue lines" on={glue} onChange={setGlue} />
             <ExportModel take={take} />
             <span>End grain is drawn darker.</span>
           </>

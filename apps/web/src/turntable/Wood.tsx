@@ -6,6 +6,8 @@ import { placeVertices, type State3, type WoodMesh } from './woodMeshes.js';
 
 /** How much darker end grain is than long grain. */
 const END_GRAIN = 0.34;
+/** Sawn wood hardly gleams. */
+const RAW = 0.95;
 
 /** A wood's pieces as a geometry for drawing, at the place that a state puts them. */
 function useGeometry(mesh: WoodMesh, state: State3): BufferGeometry {
@@ -49,14 +51,22 @@ function useCutFaces(mesh: WoodMesh, state: State3, inSight: boolean): BufferGeo
   return geometry;
 }
 
+/** Which faces are drawn: those that show on a whole turned piece, tops and bottoms as well, or all. */
 export type Faces = 'skin' | 'caps' | 'all';
+
+/** The first of a mesh's triangles that are drawn, and the one behind the last; where the surface is drawn apart, without it. */
+export function shownOf({ skin, bare, caps, index }: WoodMesh, faces: Faces, dressed: boolean) {
+  const last = { skin: skin + bare, caps: skin + bare + caps, all: index.length / 3 }[faces];
+  return [dressed ? skin : 0, last] as const;
+}
 
 interface WoodProps {
   readonly mesh: WoodMesh;
   readonly colour: string;
   readonly state: State3;
-  /** What has to be drawn: the skin of a whole turned piece, tops and bottoms as well, or all. */
   readonly faces: Faces;
+  /** Whether the surface is drawn apart, in its figure. */
+  readonly dressed: boolean;
   /** The two sides of a quarter that is cut away; none: nothing is. */
   readonly cut: readonly [Plane, Plane] | null;
 }
@@ -72,7 +82,7 @@ export const planesOf = ({ sides, level }: WoodMesh, { apartMm }: State3): Plane
  * Sets of planes, each of which keeps a part of what is drawn: what a quarter leaves is the half before its one side, and
  * of the other half what lies before its other side.
  */
-function keptBy(own: readonly Plane[], cut: WoodProps['cut']): (Plane[] | null)[] {
+export function keptBy(own: readonly Plane[], cut: WoodProps['cut']): (Plane[] | null)[] {
   if (!cut) return [own.length > 0 ? [...own] : null];
   const [first, second] = cut;
   return [
@@ -81,13 +91,24 @@ function keptBy(own: readonly Plane[], cut: WoodProps['cut']): (Plane[] | null)[
   ];
 }
 
+/** A geometry of the very same points, of which another range is drawn. */
+function sharing(whole: BufferGeometry): BufferGeometry {
+  const made = new BufferGeometry();
+  for (const name of ['position', 'normal', 'color']) made.setAttribute(name, whole.getAttribute(name));
+  made.setIndex(whole.index);
+  made.boundingSphere = whole.boundingSphere;
+  return made;
+}
+
 /** All pieces of one wood. Where they are cut through, their far sides stand for the cut face. */
-export function Wood({ mesh, colour, state, faces, cut }: WoodProps) {
-  const geometry = useGeometry(mesh, state);
+export function Wood({ mesh, colour, state, faces, dressed, cut }: WoodProps) {
+  const whole = useGeometry(mesh, state);
+  const geometry = useMemo(() => sharing(whole), [whole]);
+  useEffect(() => () => geometry.dispose(), [geometry]);
   const divided = mesh.sides.length > 0;
   const shown = divided && state.turned < 1 ? 'all' : faces;
-  const triangles = { skin: mesh.skin, caps: mesh.skin + mesh.caps, all: mesh.index.length / 3 }[shown];
-  geometry.setDrawRange(0, 3 * triangles);
+  const [first, last] = shownOf(mesh, shown, dressed);
+  geometry.setDrawRange(3 * first, 3 * (last - first));
   const { invalidate } = useThree();
   const shade = useMemo(() => new Color(colour), [colour]);
   const face = useMemo(() => new Color(colour).multiplyScalar(0.82), [colour]);
@@ -98,15 +119,15 @@ export function Wood({ mesh, colour, state, faces, cut }: WoodProps) {
   return kept.map((planes, i) => (
     <group key={`${planes?.length ?? 0} ${i === 0 ? 'first' : 'second'}`}>
       <mesh geometry={geometry} userData={{ owner: mesh.owner, planes: own }}>
-        <meshLambertMaterial color={shade} vertexColors clippingPlanes={planes} />
+        <meshStandardMaterial color={shade} roughness={RAW} vertexColors clippingPlanes={planes} />
       </mesh>
       {faced && (
         <mesh geometry={faced}>
-          <meshLambertMaterial color={shade} clippingPlanes={cut ? planes : null} />
+          <meshStandardMaterial color={shade} roughness={RAW} clippingPlanes={cut ? planes : null} />
         </mesh>
       )}
       {cut && planes && (
-        <mesh geometry={geometry}>
+        <mesh geometry={whole}>
           {/* Drawn a hair nearer: a neighbour's joint lies in the very same plane. */}
           <meshBasicMaterial
             color={face}

@@ -85,13 +85,14 @@ describe('models', () => {
 
 test('skin comes first, then tops and bottoms, then joints; bare rings show all their faces', () => {
   const woods = prepared.rings.map(({ ring }) => ring.woods);
-  const sum = (key: 'skin' | 'caps', bare?: (ring: number) => boolean) =>
+  const sum = (key: 'skin' | 'bare' | 'caps', bare?: (ring: number) => boolean) =>
     woodMeshes(meshes, woods, bare).reduce((total, mesh) => total + mesh[key], 0);
   const pieces = meshes.flatMap(({ mesh }) => mesh.pieces);
   expect(sum('skin')).toBe(pieces.reduce((total, { skin }) => total + skin, 0));
   expect(sum('caps')).toBe(pieces.reduce((total, { caps }) => total + caps, 0));
   const all = pieces.reduce((total, { triangles }) => total + triangles, 0);
-  expect(sum('skin', () => true)).toBe(all);
+  expect(sum('skin', () => true) + sum('bare', () => true)).toBe(all);
+  expect(sum('bare')).toBe(0);
   expect(sum('caps', () => true)).toBe(0);
 });
 

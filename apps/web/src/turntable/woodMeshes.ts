@@ -15,9 +15,10 @@ export interface WoodMesh {
   readonly end: Float32Array;
   /** How many parts lie below each vertex, when the piece is taken apart. */
   readonly level: Uint16Array;
-  /** Triangles: those that show on a whole turned piece first, then tops and bottoms, then joints. */
+  /** Triangles: outer and inner sides first, then other faces that show on a whole turned piece, then tops and bottoms, then joints. */
   readonly index: Uint32Array;
   readonly skin: number;
+  readonly bare: number;
   readonly caps: number;
   /** Ring and place of every triangle, one after the other. */
   readonly owner: Uint16Array;
@@ -25,12 +26,12 @@ export interface WoodMesh {
   readonly part: Uint32Array;
 }
 
-/** A range of a piece's triangles, and where in its wood's it goes: 0 skin, 1 caps, 2 joints. */
-type Sort = 0 | 1 | 2;
+/** A range of a piece's triangles, and where in its wood's it goes: 0 skin, 1 bare, 2 caps, 3 joints. */
+type Sort = 0 | 1 | 2 | 3;
 
 /**
  * Sorts the pieces of all rings and bands by the wood that each shows; `woods` by ring and place. Of rings that are `bare`,
- * with gaps or nothing over or under them, all faces belong to the skin.
+ * with gaps or next to them, all faces show.
  */
 export function woodMeshes(
   meshes: readonly StackMesh[],
@@ -55,9 +56,11 @@ export function woodMeshes(
     });
   /** How many triangles of each sort a piece has. */
   const sorts = (ring: number, { skin, caps, triangles }: RingMesh['pieces'][number]) =>
-    bare(ring) ? ([triangles, 0, 0] as const) : ([skin, caps, triangles - skin - caps] as const);
+    bare(ring)
+      ? ([skin, triangles - skin, 0, 0] as const)
+      : ([skin, 0, caps, triangles - skin - caps] as const);
   each(({ ring, sides }, piece, key, name) => {
-    const size = sizes.get(name) ?? { key, sides, vertices: 0, triangles: [0, 0, 0] };
+    const size = sizes.get(name) ?? { key, sides, vertices: 0, triangles: [0, 0, 0, 0] };
     sorts(ring, piece).forEach((count, sort) => {
       size.triangles[sort as Sort] += count;
     });
@@ -65,8 +68,9 @@ export function woodMeshes(
   });
   const made = new Map(
     [...sizes].map(([name, size]) => {
-      const [skin, caps] = size.triangles;
-      return [name, { mesh: empty(name, size), vertex: 0, next: [0, skin, skin + caps] }];
+      const [skin, bare, caps] = size.triangles;
+      const next = [0, skin, skin + bare, skin + bare + caps];
+      return [name, { mesh: empty(name, size), vertex: 0, next }];
     }),
   );
   let parts = 0;
@@ -101,10 +105,13 @@ interface Size {
   readonly key: string;
   readonly sides: readonly HalfSpace[];
   readonly vertices: number;
-  readonly triangles: [number, number, number];
+  readonly triangles: [number, number, number, number];
 }
 
-const empty = (name: string, { key, sides, vertices, triangles: [skin, caps, joints] }: Size): WoodMesh => ({
+const empty = (
+  name: string,
+  { key, sides, vertices, triangles: [skin, bare, caps, joints] }: Size,
+): WoodMesh => ({
   key,
   name,
   sides,
@@ -114,11 +121,12 @@ const empty = (name: string, { key, sides, vertices, triangles: [skin, caps, joi
   turnedNormals: new Float32Array(3 * vertices),
   end: new Float32Array(vertices),
   level: new Uint16Array(vertices),
-  index: new Uint32Array(3 * (skin + caps + joints)),
+  index: new Uint32Array(3 * (skin + bare + caps + joints)),
   skin,
+  bare,
   caps,
-  owner: new Uint16Array(2 * (skin + caps + joints)),
-  part: new Uint32Array(skin + caps + joints),
+  owner: new Uint16Array(2 * (skin + bare + caps + joints)),
+  part: new Uint32Array(skin + bare + caps + joints),
 });
 
 /** How far a piece is from the blank to the turned piece, 0 to 1, and how far its rings, or parts, are pulled apart, mm each. */

@@ -1,5 +1,6 @@
 import {
   asBuilt,
+  type Dress,
   type Errors,
   type Fineness,
   type MeshFineness,
@@ -13,6 +14,7 @@ import {
   type StackMesh,
   stackUp,
 } from '@fellside/core';
+import { createSkins, type DrawnSkin } from './skins.js';
 import { createWalls } from './walls.js';
 
 /** A shape to work on; the same version is the same shape. */
@@ -28,6 +30,8 @@ export interface Shape {
 export interface Geometry {
   /** A wall sampled; null when the same asker has asked for something else meanwhile. */
   sample(asker: string, shape: Shape, side: Side, fineness: Fineness): Promise<SampledWall | null>;
+  /** The whole surface of the turned piece in its woods, so many points round; null when no longer asked for. */
+  skin(asker: string, shape: Shape, columns: number, dress: Dress): Promise<DrawnSkin | null>;
   /** The meshes of all rings and bands that can be made; null when no longer asked for. */
   meshes(asker: string, shape: Shape, fineness: MeshFineness): Promise<StackMesh[] | null>;
   /** What this asker asked for is wanted no longer: it is left where it is. */
@@ -55,6 +59,7 @@ export function createGeometry(): Geometry {
     return () => asked.get(asker) === mine;
   };
   const walls = createWalls(pause);
+  const skins = createSkins(pause);
   return {
     async drop(asker) {
       begin(asker);
@@ -65,6 +70,12 @@ export function createGeometry(): Geometry {
       if (!wanted()) return null;
       const wall = await walls.ask(shape.version, side, fineness, wanted, () => preparedOf(shape));
       return wanted() ? wall : null;
+    },
+    async skin(asker, shape, columns, dress) {
+      const wanted = begin(asker);
+      await pause();
+      const prepared = wanted() ? preparedOf(shape) : null;
+      return prepared && skins.ask(shape.version, columns, dress, wanted, prepared);
     },
     async meshes(asker, shape, fineness) {
       const wanted = begin(asker);

@@ -10,10 +10,14 @@ const meshBuffers = ({ mesh }: StackMesh) =>
     ({ buffer }) => buffer as ArrayBuffer,
   );
 
-/** Meshes are handed over; a wall is copied, for others may ask for the same one. */
+/** Meshes and pictures of surfaces are handed over; a wall is copied, for others may ask for the same one. */
 const handing: Geometry = {
   drop: (asker) => geometry.drop(asker),
   sample: (...asked) => geometry.sample(...asked),
+  async skin(...asked) {
+    const skin = await geometry.skin(...asked);
+    return skin && transfer(skin, [skin.pixels.buffer as ArrayBuffer]);
+  },
   async meshes(...asked) {
     const meshes = await geometry.meshes(...asked);
     return meshes && transfer(meshes, meshes.flatMap(meshBuffers));

@@ -24,6 +24,8 @@ export interface Finish {
    * top. From memory of woods under each.
    */
   readonly colour: { readonly lightness: number; readonly chroma: number; readonly yellow: number };
+  /** How much it gleams, from 0 (dull) to 1 (a mirror): by eye. */
+  readonly sheen: number;
 }
 
 export const FINISHES: Readonly<Record<FinishId, Finish>> = {
@@ -39,6 +41,7 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
     useDays: 7,
     foodDays: 30,
     colour: { lightness: 0.93, chroma: 1.12, yellow: 2 },
+    sheen: 0.35,
   },
   'wax-over-oil': {
     name: 'Wax over oil',
@@ -52,6 +55,7 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
     useDays: 7,
     foodDays: 30,
     colour: { lightness: 0.94, chroma: 1.1, yellow: 1.5 },
+    sheen: 0.5,
   },
   shellac: {
     name: 'Shellac, friction polished',
@@ -65,6 +69,7 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
     useDays: 3,
     foodDays: null,
     colour: { lightness: 0.97, chroma: 1.06, yellow: 2 },
+    sheen: 0.8,
   },
   lacquer: {
     name: 'Lacquer, sprayed',
@@ -78,6 +83,7 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
     useDays: 14,
     foodDays: 30,
     colour: { lightness: 1, chroma: 1, yellow: 0 },
+    sheen: 0.75,
   },
   'water-based': {
     name: 'Water-based film',
@@ -91,6 +97,7 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
     useDays: 14,
     foodDays: 30,
     colour: { lightness: 1.02, chroma: 0.94, yellow: -0.5 },
+    sheen: 0.55,
   },
   none: {
     name: 'None',
@@ -104,6 +111,7 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
     useDays: 0,
     foodDays: 0,
     colour: { lightness: 1.07, chroma: 0.82, yellow: -1 },
+    sheen: 0.1,
   },
 };
 

@@ -34,15 +34,17 @@ interface Lying {
   readonly growth: Growth;
 }
 
+const ROWS_A_STRETCH = 64;
+
 /**
- * A sampled surface in its woods: four bytes a point, red, green, blue and 255, or 0 where there is no wood. The grain runs
+ * A sampled surface in its woods, some rows at a time; the last value is all of it: four bytes a point, red, green, blue and 255, or 0 where there is no wood. The grain runs
  * with each piece, and each has its own; the same piece looks the same every time.
  */
-export function dressed(
+export function* dressing(
   skin: SampledSkin,
   standing: readonly SampledRing[],
   { inks, ofPlace, joined, glue }: Dress,
-): Uint8Array {
+): Generator<number, Uint8Array> {
   const { columns, rows, ring: rings, place: places, end, radius, height } = skin;
   const pixels = new Uint8Array(4 * columns * rows);
   const known: Lying[][] = [];
@@ -62,7 +64,7 @@ export function dressed(
     const angle = ((Math.floor(i / 2) + 0.5) / columns) * 2 * Math.PI;
     return i % 2 === 0 ? Math.cos(angle) : Math.sin(angle);
   });
-  for (let row = 0; row < rows; row++)
+  for (let row = 0; row < rows; row++) {
     for (let column = 0; column < columns; column++) {
       const at = row * columns + column;
       const [ring, place] = [rings[at]!, places[at]!];
@@ -86,6 +88,8 @@ export function dressed(
       pixels[4 * at + 2] = Math.min(255, b * light);
       pixels[4 * at + 3] = 255;
     }
+    if (row % ROWS_A_STRETCH === ROWS_A_STRETCH - 1) yield (row + 1) / rows;
+  }
   return pixels;
 }
 

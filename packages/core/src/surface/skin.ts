@@ -104,6 +104,8 @@ export interface SampledSkin extends Samples {
   /** Radius and height of every row, mm. */
   readonly radius: Float32Array;
   readonly height: Float32Array;
+  /** Whether wood is wherever the form is, but for gaps that are meant. */
+  readonly whole: boolean;
 }
 
 /** A surface has no more rows than this. */
@@ -126,7 +128,7 @@ export function* skinning(
     8,
     Math.min(MOST_ROWS, Math.round((columns * line.lengthMm) / (2 * Math.PI * widest))),
   );
-  const skin: SampledSkin = {
+  const skin = {
     rows,
     line,
     radius: new Float32Array(rows),
@@ -142,7 +144,7 @@ export function* skinning(
     skin.height[row] = z;
     sampleAt(row, {
       radius: Math.max(TINY, radius - UNDER * level),
-      z: z - UNDER * rise,
+      z: Math.min(vessel.heightMm, Math.max(0, z - UNDER * rise)),
       level: Math.abs(level),
       rise: Math.abs(rise),
     });
@@ -151,5 +153,7 @@ export function* skinning(
         if (z >= heights[0] && z <= heights[1]) markRow(skin, row, z, mark);
     if (row % ROWS_A_STRETCH === ROWS_A_STRETCH - 1) yield (row + 1) / rows;
   }
-  return skin;
+  const open = rings.map(({ made }) => made !== null && !made.closed);
+  const whole = skin.ring.every((ring, i) => ring >= 0 && (skin.place[i]! >= 0 || open[ring] === true));
+  return { ...skin, whole };
 }
