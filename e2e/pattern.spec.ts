@@ -283,8 +283,11 @@ test('the turntable shows the piece, turns, comes apart, is painted on, and give
   await page.getByLabel('Picture, px wide').fill('640');
   await page.getByLabel('Picture, px wide').press('Enter');
   const picture = await taken(page, () => page.getByRole('button', { name: 'Picture, PNG' }).click());
-  expect([picture.bytes.readUInt32BE(16), picture.bytes.readUInt32BE(20)]).toEqual([640, 1200]);
+  expect([picture.bytes.readUInt32BE(16), picture.bytes.readUInt32BE(20)]).toEqual([640, 2160]);
   expect(picture.bytes.length).toBeGreaterThan(10_000);
+  const loop = await taken(page, () => page.getByRole('button', { name: 'Turning loop, GIF' }).click());
+  expect(loop.bytes.subarray(0, 6).toString()).toBe('GIF89a');
+  expect(loop.bytes.toString('latin1')).toContain('NETSCAPE2.0');
   const glb = await taken(page, () => page.getByRole('button', { name: 'Turned piece, GLB' }).click());
   expect(glb.bytes.subarray(0, 4).toString()).toBe('glTF');
   const json = JSON.parse(glb.bytes.subarray(20, 20 + glb.bytes.readUInt32LE(12)).toString());

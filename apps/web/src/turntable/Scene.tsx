@@ -1,7 +1,7 @@
 import type { Species } from '@fellside/core';
 import { Canvas, useFrame, useThree } from '@react-three/fiber';
 import { useEffect, useMemo, useRef } from 'react';
-import { type PerspectiveCamera, Plane, Vector3 } from 'three';
+import { type PerspectiveCamera, Plane, Quaternion, Vector3 } from 'three';
 import type { DrawnSkin } from '../workers/skins.js';
 import { Orbit, type Stand } from './Orbit.js';
 import { Picker } from './Picker.js';
@@ -12,8 +12,8 @@ import { keptBy, Wood } from './Wood.js';
 import { ability } from './webgl.js';
 import type { State3, WoodMesh } from './woodMeshes.js';
 
-/** Takes a picture of what is seen, at a size in px. */
-export type TakePicture = (width: number, height: number) => Promise<Blob | null>;
+/** Takes a picture of what is seen, at a size in px; the piece turned on by a share of a whole turn. */
+export type TakePicture = (width: number, height: number, share?: number) => HTMLCanvasElement | null;
 
 interface SceneProps {
   readonly meshes: readonly WoodMesh[];
@@ -110,24 +110,31 @@ function Frames({ light }: { light: number }) {
   return null;
 }
 
+const UP = new Vector3(0, 0, 1);
+
 /** Hands out a way to take a picture of the scene. */
 function Camera({ onReady }: { onReady: (take: TakePicture) => void }) {
   const { gl, scene, camera, size, invalidate } = useThree();
   const take = useMemo<TakePicture>(
-    () => async (width, height) => {
-      const eye = (camera as PerspectiveCamera).clone();
-      eye.aspect = width / height;
-      eye.updateProjectionMatrix();
-      const ratio = gl.getPixelRatio();
-      gl.setPixelRatio(1);
-      gl.setSize(width, height, false);
-      gl.render(scene, eye);
-      const picture = await new Promise<Blob | null>((done) => gl.domElement.toBlob(done, 'image/png'));
-      gl.setPixelRatio(ratio);
-      gl.setSize(size.width, size.height, false);
-      invalidate();
-      return picture;
-    },
+    () =>
+      (width, height, share = 0) => {
+        const eye = (camera as PerspectiveCamera).clone();
+        eye.aspect = width / height;
+        eye.position.applyAxisAngle(UP, -2 * Math.PI * share);
+        eye.quaternion.premultiply(new Quaternion().setFromAxisAngle(UP, -2 * Math.PI * share));
+        eye.updateProjectionMatrix();
+        const picture = Object.assign(document.createElement('canvas'), { width, height });
+        const ratio = gl.getPixelRatio();
+        gl.setPixelRatio(1);
+        gl.setSize(width, height, false);
+        gl.render(scene, eye);
+        picture.getContext('2d')?.drawImage(gl.domElement, 0, 0);
+        const whole = gl.domElement.width === width && gl.domElement.height === height;
+        gl.setPixelRatio(ratio);
+        gl.setSize(size.width, size.height, false);
+        invalidate();
+        return whole ? picture : null;
+      },
     [gl, scene, camera, size, invalidate],
   );
   useEffect(() => onReady(take), [onReady, take]);

@@ -1,5 +1,5 @@
 import { FINISHES, type Prepared, radiusAt, shownOn } from '@fellside/core';
-import { memo, useCallback, useMemo, useRef, useState } from 'react';
+import { memo, useMemo, useRef, useState } from 'react';
 import { finishIdOf, paletteOf, planOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { usePrepared } from '../surfaces/shownPiece.js';
@@ -7,9 +7,9 @@ import { Slider } from '../ui/Slider.js';
 import { Switch } from '../ui/Switch.js';
 import { ExportModel } from './ExportModel.js';
 import type { Stand } from './Orbit.js';
-import { Scene, type TakePicture } from './Scene.js';
+import { Scene } from './Scene.js';
+import { useFinest } from './useFinest.js';
 import { useMeshes } from './useMeshes.js';
-import { COLUMNS, useDress, useSkin } from './useSkin.js';
 import { type WoodMesh, woodMeshes } from './woodMeshes.js';
 
 export interface TurntableProps {
@@ -37,7 +37,7 @@ function Turntable({ size, onPlace }: TurntableProps) {
   const { meshes: made, current } = useMeshes(`turntable-${size}`);
   const sheen = useApp((state) => FINISHES[finishIdOf(state)].sheen);
   const [glue, setGlue] = useState(true);
-  const skin = useSkin(`skin-${size}`, COLUMNS[size], useDress(glue));
+  const { skin, ready, finest, done } = useFinest(size, glue);
   const [turned, setTurned] = useState(1);
   const [apartMm, setApart] = useState(0);
   const [cutAway, setCutAway] = useState(false);
@@ -46,10 +46,6 @@ function Turntable({ size, onPlace }: TurntableProps) {
   const [turn, setTurn] = useState(0);
   // Looked at first from where the outside pane is.
   const [facing] = useState(useApp((state) => state.session.view));
-  const take = useRef<TakePicture | null>(null);
-  const ready = useCallback((taking: TakePicture) => {
-    take.current = taking;
-  }, []);
   const state = useMemo(() => ({ turned, apartMm }), [turned, apartMm]);
   const piece = prepared.ok ? prepared.value : null;
   const sorted = useMemo(
@@ -119,7 +115,7 @@ function Turntable({ size, onPlace }: TurntableProps) {
         {size === 'large' && (
           <>
             <Switch label="Glue lines" on={glue} onChange={setGlue} />
-            <ExportModel take={take} />
+            <ExportModel finest={finest} done={done} />
             <span>End grain is drawn darker.</span>
           </>
         )}

@@ -1,5 +1,5 @@
 import type { Dress } from '@fellside/core';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { paletteOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { inksOf } from '../surfaces/inks.js';
@@ -22,22 +22,32 @@ export function useDress(glue: boolean): Dress | null {
   }, [prepared, palette, glue]);
 }
 
+interface Drawn {
+  readonly skin: DrawnSkin;
+  readonly version: number;
+  readonly dress: Dress;
+}
+
 /** The surface of the open piece in its woods: a coarse one soon, then a fine one; null at first, and while its shape is another. */
 export function useSkin(asker: string, columns: number, dress: Dress | null): DrawnSkin | null {
   const shape = useShape();
   const dragging = useApp((state) => state.piece.preview !== null);
-  const [drawn, setDrawn] = useState<{ skin: DrawnSkin; version: number } | null>(null);
+  const [drawn, setDrawn] = useState<Drawn | null>(null);
+  const known = useRef<Drawn | null>(null);
+  known.current = drawn;
   useEffect(() => {
     const service = geometryService();
     if (dragging || !service || !dress) return;
     let current = true;
     const ask = async (round: number) => {
       const skin = await service.skin(asker, shape, round, dress);
-      if (skin && current) setDrawn({ skin, version: shape.version });
+      if (skin && current) setDrawn({ skin, version: shape.version, dress });
       return current;
     };
     void (async () => {
-      if ((await ask(Math.min(FIRST, columns))) && columns > FIRST) await ask(columns);
+      const { version, dress: worn } = known.current ?? {};
+      const soon = version !== shape.version || worn !== dress;
+      if (!soon || ((await ask(Math.min(FIRST, columns))) && columns > FIRST)) await ask(columns);
     })();
     return () => {
       current = false;

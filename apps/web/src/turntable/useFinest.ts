@@ -1,0 +1,31 @@
+import { useCallback, useRef, useState } from 'react';
+import type { DrawnSkin } from '../workers/skins.js';
+import type { TakePicture } from './Scene.js';
+import { COLUMNS, useDress, useSkin } from './useSkin.js';
+
+/** How often it is looked whether the finest surface has come, and how often at most. */
+const LOOK = 100;
+const LOOKS = 1200;
+
+/** The surface that a turntable shows, and ways to have it as fine as it gets for pictures of it. */
+export function useFinest(size: 'inset' | 'panel' | 'large', glue: boolean) {
+  const [still, setStill] = useState(false);
+  const skin = useSkin(`skin-${size}`, COLUMNS[still ? 'still' : size], useDress(glue));
+  const latest = useRef<DrawnSkin | null>(skin);
+  latest.current = skin;
+  const take = useRef<TakePicture | null>(null);
+  const ready = useCallback((taking: TakePicture) => {
+    take.current = taking;
+  }, []);
+  const finest = useCallback(async (px: number) => {
+    if (px <= COLUMNS.large) return take.current;
+    setStill(true);
+    for (let looked = 0; latest.current?.columns !== COLUMNS.still && looked < LOOKS; looked++)
+      await new Promise((look) => setTimeout(look, LOOK));
+    // What has come is on the canvas with the next frame.
+    await new Promise(requestAnimationFrame);
+    return take.current;
+  }, []);
+  const done = useCallback(() => setStill(false), []);
+  return { skin, ready, finest, done };
+}
