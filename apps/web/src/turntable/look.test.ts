@@ -1,0 +1,112 @@
+import { prepare, type SkinLine, skinLine } from '@fellside/core';
+import { demoProjects } from '@fellside/core/demo';
+import { Vector3 } from 'three';
+import { describe, expect, test } from 'vitest';
+import { createGeometry } from '../workers/geometry.js';
+import { nextRatio } from './Quality.js';
+import { shadowAt } from './Room.js';
+import { metOn } from './Skin.js';
+import { lightAlong, skinGeometry, thinned } from './skinGeometry.js';
+
+const project = demoProjects()[5]!;
+const made = prepare(project);
+if (!made.ok) throw new Error('prepare');
+const { vessel } = made.value;
+const line: SkinLine = skinLine(vessel);
+
+describe('the surface as a geometry', () => {
+  test('stays on the line but for what a side of it hides, and goes round once', () => {
+    const geometry = skinGeometry(line);
+    const position = geometry.getAttribute('position');
+    const normal = geometry.getAttribute('normal');
+    const uv = geometry.getAttribute('uv');
+    const widest = Math.max(...line.stretches.flat().map(({ radius }) => radius));
+    const box = geometry.boundingSphere!;
+    expect(box.radius).toBeGreaterThan(vessel.heightMm / 2);
+    let farthest = 0;
+    for (let v = 0; v < position.count; v++) {
+      farthest = Math.max(farthest, Math.hypot(position.getX(v), position.getY(v)));
+      expect(new Vector3().fromBufferAttribute(normal, v).length()).toBeCloseTo(1, 4);
+      expect(uv.getX(v)).toBeGreaterThanOrEqual(0);
+      expect(uv.getY(v)).toBeLessThanOrEqual(1 + 1e-6);
+    }
+    expect(farthest).toBeCloseTo(widest, 3);
+    const index = geometry.getIndex()!;
+    // Every triangle looks out: the way round its corners agrees with their normals.
+    for (let t = 0; t < index.count; t += 3 * 37) {
+      const [a, b, c] = [0, 1, 2].map((k) =>
+        new Vector3().fromBufferAttribute(position, index.getX(t + k)),
+      ) as [Vector3, Vector3, Vector3];
+      const face = b.clone().sub(a).cross(c.clone().sub(a));
+      if (face.length() < 1e-6) continue;
+      expect(face.dot(new Vector3().fromBufferAttribute(normal, index.getX(t)))).toBeGreaterThan(0);
+    }
+  });
+  test('what is left out of a stretch lies beside what is kept by less than half a millimetre', () => {
+    for (const stretch of line.stretches) {
+      const kept = thinned(stretch);
+      expect([kept[0], kept.at(-1)]).toEqual([stretch[0], stretch.at(-1)]);
+      for (const point of stretch) {
+        const i = kept.findIndex(({ alongMm }) => alongMm >= point.alongMm);
+        const [a, b] = [kept[Math.max(0, i - 1)]!, kept[i]!];
+        const long = Math.hypot(b.radius - a.radius, b.z - a.z) || 1;
+        const off =
+          ((b.radius - a.radius) * (point.z - a.z) - (b.z - a.z) * (point.radius - a.radius)) / long;
+        expect(Math.abs(off)).toBeLessThan(0.5);
+      }
+    }
+  });
+  test('less light comes to the floor than to the lip, and all of it to the outside', () => {
+    const lit = lightAlong(line);
+    const inside = line.stretches.flat().filter(({ alongMm }) => alongMm > line.outside[1]);
+    const lights = inside.map(lit);
+    expect(lights[0]).toBeCloseTo(1, 6);
+    expect(Math.min(...lights)).toBeLessThan(0.9);
+    for (let i = 1; i < lights.length; i++) expect(lights[i]!).toBeLessThanOrEqual(lights[i - 1]! + 1e-9);
+    const upright = line.stretches
+      .flat()
+      .find(({ alongMm, rise }) => alongMm < line.outside[1] && rise >= 0)!;
+    expect(lit(upright)).toBe(1);
+  });
+});
+
+describe('the worker gives a surface', () => {
+  const shape = { version: 1, stacking: project, ripping: project } as never;
+  test('nothing for a shape that cannot be; nothing when no longer asked for', async () => {
+    const geometry = createGeometry();
+    const dress = { inks: [], ofPlace: [], joined: [], glue: false };
+    const [first] = await Promise.all([
+      geometry.skin('a', shape, 64, dress).catch(() => null),
+      geometry.drop('a'),
+    ]);
+    expect(first).toBeNull();
+  });
+});
+
+test('a point of the picture is of the piece that shows there; round the seam, and in air of none', () => {
+  const skin = {
+    columns: 4,
+    rows: 2,
+    ring: Int16Array.of(0, 0, 0, 0, 1, 1, 1, -1),
+    place: Int16Array.of(0, 1, 2, 3, 0, 1, -1, -1),
+  } as never;
+  expect(metOn(skin, { x: 0.1, y: 0.2 })).toEqual([0, 0]);
+  expect(metOn(skin, { x: 1, y: 0 })).toEqual([0, 0]);
+  expect(metOn(skin, { x: 0.99, y: 0.4 })).toEqual([0, 3]);
+  expect(metOn(skin, { x: 0.3, y: 1 })).toEqual([1, 1]);
+  expect([metOn(skin, { x: 0.6, y: 0.9 }), metOn(skin, { x: 0.9, y: 0.9 })]).toEqual([null, null]);
+});
+
+test('coarser while frames take too long, finer again while they do not, never beyond the screen’s points', () => {
+  expect(nextRatio(0.6, 60, 2)).toBeLessThan(0.6);
+  expect(nextRatio(0.6, 10, 2)).toBeGreaterThan(0.6);
+  expect(nextRatio(0.6, 28, 2)).toBe(0.6);
+  expect([nextRatio(0.31, 500, 2), nextRatio(1.9, 5, 2)]).toEqual([0.3, 2]);
+});
+
+test('the shadow is darkest under the foot and fades outwards', () => {
+  const shadow = [0, 20, 40, 80, 160].map((radius) => shadowAt(radius, { footMm: 30, widestMm: 70 }));
+  expect(shadow[0]).toBeLessThanOrEqual(0.5);
+  for (let i = 1; i < shadow.length; i++) expect(shadow[i]!).toBeLessThan(shadow[i - 1]!);
+  expect(shadow.at(-1)).toBeLessThan(0.02);
+});
