@@ -12,6 +12,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
     actionTimeout: 20_000,
+    // What a test says of requests holds for the page's own; installed.spec.ts lets the worker in.
+    serviceWorkers: 'block',
     // What was on the screen when a test failed lies in test-results.
     screenshot: 'only-on-failure',
     launchOptions: {

@@ -72,7 +72,7 @@ export async function onPage(work) {
   const server = await served(port);
   const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-quic'] });
   try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
     await work(page, `http://127.0.0.1:${port}`);
   } finally {
     await browser.close();

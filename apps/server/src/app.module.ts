@@ -26,6 +26,7 @@ import { SETTINGS, type Settings } from './settings.js';
 import { SheetsController } from './sheets/sheets.controller.js';
 import { SheetsService } from './sheets/sheets.service.js';
 import { ShopController } from './shop/shop.controller.js';
+import { ShowController } from './show/show.controller.js';
 import { StashController } from './stash/stash.controller.js';
 import { StashService } from './stash/stash.service.js';
 import { WoodsController } from './woods/woods.controller.js';
@@ -64,6 +65,7 @@ export class AppModule {
         WoodsController,
         WorkbookController,
         ShopController,
+        ShowController,
         PicturesController,
         StashController,
         PatternsController,

@@ -1,25 +1,20 @@
 import 'reflect-metadata';
 import type { Server } from 'node:http';
 import { MOST_BYTES, MOST_FILE_BYTES } from '@fellside/core';
-import { demoBoards, demoJournal, demoProjects, demoStash } from '@fellside/core/demo';
 import { Database, openDatabase, Refusal, readMachine } from '@fellside/database';
 import { HttpAdapterHost, NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import compression from 'compression';
 import helmet from 'helmet';
-import type { EntityManager } from 'typeorm';
 import { AppModule } from './app.module.js';
-import { insertBoards } from './boards/boards.service.js';
 import { standingAt } from './door/door.js';
 import { isLoopback } from './door/hosts.js';
 import { closingTheSilent } from './door/silent.js';
-import { insertEntries } from './journal/journal.service.js';
 import { MOST_PICTURE } from './pictures/pictures.service.js';
-import { insertPiece } from './projects/writing.js';
 import { BodyFilter } from './reasons/bodyFilter.js';
 import type { Settings } from './settings.js';
 import { shopIn } from './shop/shop.controller.js';
-import { stashRing } from './stash/stash.service.js';
+import { fillShelf } from './show/show.js';
 
 /** A request carries a document and its history, or a project file with its picture. */
 const MOST_BODY = Math.max(3 * MOST_BYTES, MOST_FILE_BYTES + 1024 * 1024);
@@ -74,17 +69,6 @@ export async function createServer(settings: Settings): Promise<NestExpressAppli
     await open.close();
     throw error;
   }
-}
-
-/** Puts the demo pieces, rings and boards into a new database. */
-async function fillShelf(manager: EntityManager): Promise<void> {
-  const journal = demoJournal();
-  for (const piece of demoProjects().reverse()) {
-    const { id } = await insertPiece(manager, piece);
-    if (piece.name === journal.piece) await insertEntries(manager, id, journal.entries);
-  }
-  for (const ring of demoStash()) await stashRing(manager, ring);
-  await insertBoards(manager, demoBoards());
 }
 
 /** The units that the house's sentences are in. */

@@ -328,6 +328,7 @@ export { WEEKDAYS, type WorkingHours } from './settings/hours.js';
 export { outBySled, type RememberedSetup, setupsFor, withSetup } from './settings/setups.js';
 export { DEFAULT_SHOP, type Shop, shopSchema, withUnits } from './settings/shop.js';
 export { shopUpToDate } from './settings/shopUpToDate.js';
+export { startingShop } from './settings/startingShop.js';
 export {
   CHORE_IDS,
   CHORES,

@@ -23,6 +23,12 @@ export class ShopController {
     return this.database.read(shopIn);
   }
 
+  /** Whether somebody has said how this shop measures and works. */
+  @Get('chosen')
+  chosen(): Promise<{ readonly chosen: boolean }> {
+    return this.database.read(async (manager) => ({ chosen: (await manager.count(ShopEntity)) > 0 }));
+  }
+
   /** How far rings of all pieces on the shelf came out from what was planned, as far as they were measured. */
   @Get('learnt')
   learnt(): Promise<Learnt[]> {

@@ -1,4 +1,5 @@
 import { ringOwner } from '@fellside/core';
+import { STEPS } from '../guide/steps.js';
 import { redo, undo } from '../store/edits.js';
 import { look, THEMES } from '../store/lookSlice.js';
 import { ringAddress } from '../store/selection.js';
@@ -87,6 +88,15 @@ export function findables(
       ),
     );
   }
+  const { guide } = state.look;
+  if (guide)
+    found.push({
+      name: `Guided first piece, step ${guide.step + 1}`,
+      group: 'Do',
+      also: 'help learn tutorial start guide',
+      to: `/piece/${guide.piece}/${STEPS[guide.step]?.at ?? 'form'}`,
+      run: (dispatch) => dispatch(look.guided({ ...guide, open: true })),
+    });
   found.push(
     ...HOUSE,
     ...THEMES.map(

@@ -5,7 +5,7 @@ import { ShapeChoice } from './ShapeChoice.js';
 /** Inches and millimetres that are round in their own system. */
 const USUAL = {
   inches: { heightMm: '6', diameterMm: '8', wallMm: '5/16', ringHeightMm: '3/4' },
-  mm: { heightMm: '150', diameterMm: '200', wallMm: '8', ringHeightMm: '19' },
+  mm: { heightMm: '150', diameterMm: '200', wallMm: '8', ringHeightMm: '20' },
 };
 
 /** A shape, its size, a ring height and a wood. */

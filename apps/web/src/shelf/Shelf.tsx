@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
+import { FirstStart } from '../guide/FirstStart.js';
 import { api, type ShelvedProject, sentencesOf, WHOLE_SHELF } from '../store/api.js';
 import { leavePiece } from '../store/opening.js';
 import { useActions, useApp } from '../store/store.js';
@@ -75,15 +76,12 @@ export function Shelf() {
       )}
       <UnsentPieces unsent={unsent} onShelf={pieces} />
       {isError && <p role="alert">The server does not answer. Is Fellside still running?</p>}
-      {!isLoading && pieces.length === 0 && !isError && (
+      {!isLoading && pieces.length === 0 && !isError && (named !== '' || wood !== '') && (
         <p className="m-auto max-w-md text-center text-quiet">
-          {named
-            ? `No piece has “${named}” in its name.`
-            : wood
-              ? 'No piece on the shelf has that wood.'
-              : 'Nothing on the shelf yet. Start with “New piece”: choose a shape, give its size, and the rings are laid out for you.'}
+          {named ? `No piece has “${named}” in its name.` : 'No piece on the shelf has that wood.'}
         </p>
       )}
+      {data && total === 0 && named === '' && wood === '' && <FirstStart />}
       <ul className={`flex flex-wrap items-end px-4 ${small ? 'gap-x-4 gap-y-5' : 'gap-x-8 gap-y-10'}`}>
         {pieces.map((piece) => (
           <ShelvedPiece

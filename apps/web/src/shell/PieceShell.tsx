@@ -1,5 +1,6 @@
 import { useEffect } from 'react';
 import { Outlet, useParams } from 'react-router';
+import { GuideStrip } from '../guide/GuideStrip.js';
 import { api } from '../store/api.js';
 import { openPiece } from '../store/opening.js';
 import { planTold } from '../store/planning.js';
@@ -35,6 +36,7 @@ export function PieceShell() {
       <Live id={id} />
       <h1 className="sr-only">{name}</h1>
       <Conflict />
+      <GuideStrip />
       <div className="flex min-h-0 flex-1 flex-col">
         <Outlet />
       </div>

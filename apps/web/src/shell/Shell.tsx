@@ -40,13 +40,20 @@ function House() {
 /** How often it is looked whether the server can write, ms: soon again while it cannot. */
 const LOOK = { well: 60_000, ill: 3000 } as const;
 
-/** The server cannot write: nothing is saved until it can, whatever is edited. */
+/** The server is away, or cannot write: nothing is saved until it can, whatever is edited. */
 function CannotWrite() {
   const [every, setEvery] = useState<number>(LOOK.well);
-  const { data } = api.useHealthQuery(undefined, { pollingInterval: every });
+  const { data, isError } = api.useHealthQuery(undefined, { pollingInterval: every });
   const writable = data?.writable;
-  const ill = writable?.ok === false;
+  const ill = isError || writable?.ok === false;
   useEffect(() => setEvery(ill ? LOOK.ill : LOOK.well), [ill]);
+  if (isError)
+    return (
+      <p role="status" className="bg-rust-wash px-4 py-2 text-rust">
+        The server does not answer: you see what this browser kept of it. What you edit is kept here and sent
+        when it is there again.
+      </p>
+    );
   if (!writable || writable.ok) return null;
   return (
     <p role="alert" className="bg-rust-wash px-4 py-2 text-rust">

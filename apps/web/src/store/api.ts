@@ -279,8 +279,16 @@ export const api = createApi({
       query: (body) => ({ url: 'shop', method: 'PUT', body }),
       async onQueryStarted(shop, { dispatch, queryFulfilled }) {
         const hope = dispatch(api.util.updateQueryData('shop', undefined, () => shop));
-        queryFulfilled.catch(hope.undo);
+        queryFulfilled.then(
+          () => dispatch(api.util.updateQueryData('shopChosen', undefined, () => ({ chosen: true }))),
+          hope.undo,
+        );
       },
+    }),
+    shopChosen: build.query<{ readonly chosen: boolean }, void>({ query: () => 'shop/chosen' }),
+    putShowOnShelf: build.mutation<void, void>({
+      query: () => ({ url: 'show', method: 'POST' }),
+      invalidatesTags: ['shelf'],
     }),
   }),
 });

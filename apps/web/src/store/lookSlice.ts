@@ -3,6 +3,13 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 export const THEMES = ['light', 'dark', 'system'] as const;
 export type Theme = (typeof THEMES)[number];
 
+/** Where somebody is in the guided first piece: its id, the step from 0, and whether the guide is in sight. */
+export interface Guide {
+  readonly piece: string;
+  readonly step: number;
+  readonly open: boolean;
+}
+
 /** How this browser likes to see things; kept in it, not with any piece. */
 export interface Look {
   readonly theme: Theme;
@@ -14,16 +21,33 @@ export interface Look {
   readonly together: readonly string[];
   /** Whether the shelf shows its pieces small. */
   readonly smallShelf: boolean;
+  readonly guide: Guide | null;
 }
 
 const KEY = 'fellside.look';
-const USUAL: Look = { theme: 'system', columns: {}, inset: true, together: [], smallShelf: false };
+const USUAL: Look = {
+  theme: 'system',
+  columns: {},
+  inset: true,
+  together: [],
+  smallShelf: false,
+  guide: null,
+};
 
 function kept(): Look {
   try {
     const look = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Look>;
     const together = Array.isArray(look.together) ? look.together.filter((id) => typeof id === 'string') : [];
-    return { ...USUAL, ...look, together, theme: THEMES.find((theme) => theme === look.theme) ?? 'system' };
+    const { piece, step, open } = look.guide ?? {};
+    const known = typeof piece === 'string' && Number.isInteger(step) && step! >= 0;
+    const guide = known ? { piece: piece!, step: step!, open: open === true } : null;
+    return {
+      ...USUAL,
+      ...look,
+      guide,
+      together,
+      theme: THEMES.find((theme) => theme === look.theme) ?? 'system',
+    };
   } catch {
     return USUAL;
   }
@@ -53,6 +77,9 @@ export const lookSlice = createSlice({
     },
     shelved(state, { payload }: PayloadAction<boolean>) {
       state.smallShelf = payload;
+    },
+    guided(state, { payload }: PayloadAction<Guide | null>) {
+      state.guide = payload;
     },
     column(state, { payload }: PayloadAction<{ id: string; shown: boolean }>) {
       state.columns = { ...state.columns, [payload.id]: payload.shown };
