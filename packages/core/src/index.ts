@@ -190,7 +190,14 @@ export {
 export { lettersAsBlock, pixelsOf } from './pattern/lettering.js';
 export type { Motif, MotifNumber } from './pattern/motif.js';
 export { MOTIFS, motifOf } from './pattern/motifs/registry.js';
-export { begunMotif, countsNear, dividesInto, type MotifUse, repeatsNear } from './pattern/motifUse.js';
+export {
+  begunFor,
+  begunMotif,
+  countsNear,
+  dividesInto,
+  type MotifUse,
+  repeatsNear,
+} from './pattern/motifUse.js';
 export { type Ink, pictureInWoods } from './pattern/picture.js';
 export { setInPixels } from './pattern/pixelFace.js';
 export type { Raster } from './pattern/raster.js';
@@ -201,6 +208,7 @@ export { ageingChecks, finishedPalette, MOVING_NAMES } from './project/ageingChe
 export { type AtTheLathe, atTheLathe } from './project/atTheLathe.js';
 export type { PlannedBlank } from './project/blanks.js';
 export { changesBetween } from './project/changes.js';
+export { type Clip, clipOf, readClip } from './project/clip.js';
 export { type ColourNote, colourNotes, darkestOf, fillerMm3 } from './project/colourNotes.js';
 export { type Change, type Command, run } from './project/commands/command.js';
 export * as edit from './project/commands/edits.js';

@@ -19,7 +19,6 @@ export interface Step {
 }
 
 const ringsOf = ({ rings }: Project) => rings.map(({ making }) => JSON.stringify(making)).join();
-const woodsOf = ({ rings }: Project) => rings.map(({ woods }) => woods.join()).join(';');
 
 /** From a form to the first card, in the order of the work. */
 export const STEPS: readonly Step[] = [
@@ -32,14 +31,14 @@ export const STEPS: readonly Step[] = [
   {
     name: 'Rings',
     at: 'rings',
-    says: 'Each line is one ring, glued from segments. Press a ring in the list and give it 16 segments instead of 12: shorter pieces, a rounder ring, another angle at the saw.',
+    says: 'Each line is one ring, glued from segments. Press a ring in the list and give it 24 segments instead of 12: shorter pieces, a rounder ring, another angle at the saw.',
     isDone: ({ before, now }) => ringsOf(before) !== ringsOf(now),
   },
   {
     name: 'Pattern',
     at: 'pattern',
     says: 'Press one of the motifs at the right: it is laid over all rings. Then press 1 or 2 for a wood and paint single places on the wall.',
-    isDone: ({ before, now }) => woodsOf(before) !== woodsOf(now),
+    isDone: ({ before, now }) => before.rings !== now.rings || before.motifs !== now.motifs,
   },
   {
     name: 'Contrast',

@@ -1,4 +1,4 @@
-import { begunMotif, edit, MOTIFS, motifOf } from '@fellside/core';
+import { begunFor, edit, MOTIFS, motifOf, segmentsOf } from '@fellside/core';
 import { useTargets } from '../rings/targets.js';
 import { editPiece } from '../store/edits.js';
 import { selectRings } from '../store/selection.js';
@@ -18,6 +18,7 @@ export function MotifPanel() {
   const { selected, targets } = useTargets();
   const here = motifs.filter(({ id }) => targets.some((index) => rings[index]!.motif === id));
   const elsewhere = motifs.filter((motif) => !here.includes(motif));
+  const counts = targets.map((ring) => segmentsOf(rings[ring]!.making)).filter((count) => count !== null);
   const over = selected.length === 0 ? 'all rings' : ringsName(targets);
   return (
     <>
@@ -61,7 +62,7 @@ export function MotifPanel() {
               <button
                 type="button"
                 title={motif.says}
-                onClick={() => dispatch(editPiece(edit.layMotif(targets, begunMotif(motif))))}
+                onClick={() => dispatch(editPiece(edit.layMotif(targets, begunFor(motif, counts))))}
                 className="flex w-full flex-col items-stretch gap-0.5 rounded border border-line bg-raised p-1 text-left text-xs hover:border-teal"
               >
                 <MotifPicture motif={motif} />

@@ -167,6 +167,11 @@ describe('motifs', () => {
   test('a count that does not go with one is told with counts and repeats that do', async () => {
     const shown = show();
     await lay(shown, 'Key');
+    // Laid as it comes out whole.
+    expect(screen.queryByText(/do not divide/)).toBeNull();
+    const repeats = screen.getByRole('textbox', { name: 'Repeats round the piece' });
+    await userEvent.clear(repeats);
+    await userEvent.type(repeats, '8{Enter}');
     expect(screen.getByText(/24 segments in rings 7 to 10 do not divide by 48/)).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: '4 repeats' }));
     expect(screen.queryByText(/do not divide/)).toBeNull();

@@ -9,6 +9,7 @@ import { ringAddress, selectRings } from '../store/selection.js';
 import { planOf, projectOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
+import { copyRings, pasteCopied, useRingClipboard } from './clipboard.js';
 import { PutInStash } from './PutInStash.js';
 
 /** What can be done with the selected rings as parts of the stack. */
@@ -19,6 +20,7 @@ export function RingActions({ selected }: { selected: readonly number[] }) {
   const rings = useApp((state) => projectOf(state).rings);
   const plan = useApp(planOf);
   const [stashing, setStashing] = useState(false);
+  useRingClipboard(selected);
   const [first, many] = [selected[0], selected.length > 1];
   const go = (command: Command, after?: readonly number[]) => {
     if (dispatch(editPiece(command)).ok && after) dispatch(selectRings(after));
@@ -38,6 +40,9 @@ export function RingActions({ selected }: { selected: readonly number[] }) {
     ['Insert a ring above', () => go(edit.insertRing(first, 'above'), [first + 1]), many],
     ['Insert a ring below', () => go(edit.insertRing(first, 'below'), [first]), many],
     ['Duplicate', () => go(edit.duplicateRings(selected))],
+    ['Copy (Ctrl C)', () => dispatch(copyRings(selected))],
+    ['Paste above (Ctrl V)', () => dispatch(pasteCopied(selected, 'rings'))],
+    ['Paste the look only (Ctrl Shift V)', () => dispatch(pasteCopied(selected, 'look'))],
     ['Move up (Alt ↑)', () => dispatch(moveRingsBy(first, 1))],
     ['Move down (Alt ↓)', () => dispatch(moveRingsBy(first, -1))],
     [locked ? 'Unlock the height' : 'Lock the height', () => go(edit.setLocked(selected, !locked))],

@@ -31,6 +31,15 @@ export const KEYS: readonly KeysOf[] = [
     ],
   },
   {
+    where: 'Rings',
+    at: /\/rings/,
+    keys: [
+      ['Ctrl or ⌘ C', 'Copy the selected rings'],
+      ['Ctrl or ⌘ V', 'Paste them above the selected ring, in this piece or another'],
+      ['Ctrl or ⌘ Shift V', 'Paste their look only: motif or woods'],
+    ],
+  },
+  {
     where: 'Pattern',
     at: /\/pattern/,
     keys: [

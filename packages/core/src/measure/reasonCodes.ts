@@ -59,6 +59,7 @@ const REASONS = [
   'motif-twice',
   'motif-unknown',
   'no-chequer',
+  'no-clip',
   'no-edge-left',
   'no-floor',
   'no-height-left',

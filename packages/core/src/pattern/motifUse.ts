@@ -63,6 +63,19 @@ export const begunMotif = (motif: Motif): MotifUse => ({
 export const dividesInto = (use: MotifUse): number =>
   motifOf(use.kind)!.divides(use.values, use.tones.length);
 
+/** A motif as it is first laid over rings of such counts: with the repeats nearest to its usual ones that come out whole in all of them, if any do. */
+export function begunFor(motif: Motif, counts: readonly number[]): MotifUse {
+  const use = begunMotif(motif);
+  const repeats = motif.numbers.find(({ key }) => key === 'repeats');
+  if (!repeats) return use;
+  const at = (n: number): MotifUse => ({ ...use, values: { ...use.values, repeats: n } });
+  const whole = (n: number) => counts.every((count) => count % dividesInto(at(n)) === 0);
+  const near = Array.from({ length: repeats.most - repeats.least + 1 }, (_, i) => repeats.least + i)
+    .sort((a, b) => Math.abs(a - repeats.start) - Math.abs(b - repeats.start) || b - a)
+    .find(whole);
+  return near === undefined ? use : at(near);
+}
+
 /** Counts near one that a motif comes out whole with: the next below and the next two above, within what can be sawn. */
 export function countsNear(use: MotifUse, count: number): number[] {
   const unit = dividesInto(use);

@@ -42,14 +42,14 @@ const woodsField = (most: number) =>
 const firstWrong = (given: readonly unknown[]): number =>
   given.findIndex((each) => typeof each !== 'string' || !KEY.test(each));
 
-const paletteEntrySchema = z.strictObject({
+export const paletteEntrySchema = z.strictObject({
   key,
   tone: z.enum(TONES, { error: () => `Tone is not one of ${TONES.join(', ')}.` }),
   /** Id of a species. */
   wood: z.string().min(1).max(40),
 });
 
-const ringSchema = z.strictObject({
+export const ringSchema = z.strictObject({
   id: z.string().min(1).max(40),
   heightMm: length('Ring height', 0.5, 300),
   making: makingSchema,
@@ -103,7 +103,7 @@ const ringSchema = z.strictObject({
 });
 
 /** A motif that lies over all rings which name it, bottom to top, and follows when they change. */
-const laidMotifSchema = z.strictObject({ id: z.string().min(1).max(40), use: motifUseSchema });
+export const laidMotifSchema = z.strictObject({ id: z.string().min(1).max(40), use: motifUseSchema });
 
 /** A picture that lies under the drawing: how large a pixel is, and where axis and bench are in it. */
 const underlaySchema = z.strictObject({

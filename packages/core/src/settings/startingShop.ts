@@ -11,13 +11,13 @@ const ROUND = {
 /** A length is made round where that changes it by no more than this. */
 const CHANGE = 0.06;
 
-/** A length that is round in some units: to the coarsest step that hardly changes it; as it is where none does. */
+/** A length that is round in some units: to the coarsest step that hardly changes it, else to the finest; as it is where it is less than that. */
 export function roundLength(length: Mm, units: Shop['units']): Mm {
   const steps = ROUND[units === 'mm' ? 'mm' : 'inches'];
-  const round = steps
-    .map((step) => Math.round(length / step) * step)
-    .find((near) => near > 0 && Math.abs(near - length) <= CHANGE * length);
-  return mm(round ?? length);
+  const near = (step: number) => Math.round(length / step) * step;
+  const step = steps.find((step) => near(step) > 0 && Math.abs(near(step) - length) <= CHANGE * length);
+  const finest = steps.at(-1)!;
+  return length < finest ? length : mm(near(step ?? finest));
 }
 
 /** Settings with all lengths in them round: those whose names end in Mm. */

@@ -47,10 +47,11 @@ export function* dressing(
 ): Generator<number, Uint8Array> {
   const { columns, rows, ring: rings, place: places, end, radius, height } = skin;
   const pixels = new Uint8Array(4 * columns * rows);
+  const apartMm = skin.line.lengthMm / rows;
   const known: Lying[][] = [];
   const lyingOf = (ring: number, place: number, figure: Figure): Lying => {
     known[ring] ??= [];
-    known[ring][place] ??= lying(standing[ring], ring, place, figure);
+    known[ring][place] ??= lying(standing[ring], growthOf(figure, 1009 * ring + place + 1, apartMm), place);
     return known[ring][place]!;
   };
   const parted = (one: number, other: number): boolean => {
@@ -106,8 +107,7 @@ function grown(way: Lying['way'], growth: Growth, out: number, round: number, up
   }
 }
 
-function lying(standing: SampledRing | undefined, ring: number, place: number, figure: Figure): Lying {
-  const growth = growthOf(figure, 1009 * ring + place + 1);
+function lying(standing: SampledRing | undefined, growth: Growth, place: number): Lying {
   if (!standing?.made) return { way: null, cos: 1, sin: 0, growth };
   const { way, toward } = grainOf(standing.made);
   // Across a whole disc the fibres run towards the index mark of the ring, whatever lies where.

@@ -12,6 +12,8 @@ export interface Growth {
   readonly phase: number;
   /** How much lighter or darker the piece is than others of its wood. */
   readonly shade: number;
+  /** How much of fibres and pores tells: less where points lie farther apart than these are thick. */
+  readonly detail: number;
   readonly seed: number;
 }
 
@@ -40,8 +42,8 @@ export function mixed(a: number, b: number, c: number, seed: number): number {
   return ((h ^ (h >>> 16)) >>> 0) / 4294967296;
 }
 
-/** The tree of a piece: the same for the same seed. */
-export function growthOf(figure: Figure, seed: number): Growth {
+/** The tree of a piece, looked at in points so far apart (mm): the same for the same seed. */
+export function growthOf(figure: Figure, seed: number, apartMm = 0): Growth {
   const drawn = (n: number) => mixed(n, 0, 0, seed);
   const [away, direction] = [PITH.least + drawn(1) * (PITH.most - PITH.least), 2 * Math.PI * drawn(2)];
   return {
@@ -51,6 +53,7 @@ export function growthOf(figure: Figure, seed: number): Growth {
     slope: MOST_SLOPE * (2 * drawn(3) - 1),
     phase: 2 * Math.PI * drawn(4),
     shade: 1 + SHADE * (drawn(5) - 0.5),
+    detail: Math.min(1, FIBRE.thick / Math.max(apartMm, 1e-9)),
     seed: Math.floor(0x7fffffff * drawn(6)),
   };
 }
@@ -83,7 +86,7 @@ export function lightAt(growth: Growth, along: number, across: number, up: numbe
   const late = since * since * Math.min(1, (1 - since) / EDGE);
   let light = growth.shade * (1 - (contrast / 100) * late);
   const [row, layer] = [Math.floor(across / FIBRE.thick), Math.floor(up / FIBRE.thick)];
-  light *= 1 + FIBRE.tells * (alongNoise(along / FIBRE.long, row, layer, seed) - 0.5);
+  light *= 1 + growth.detail * FIBRE.tells * (alongNoise(along / FIBRE.long, row, layer, seed) - 0.5);
   const pore = PORES[pores];
   if (pore && (pores === 'fine' || since < EARLY)) {
     const cell = mixed(
@@ -92,7 +95,7 @@ export function lightAt(growth: Growth, along: number, across: number, up: numbe
       Math.floor(up / pore.thick),
       seed + 1,
     );
-    if (cell < pore.share) light *= 1 - pore.tells;
+    if (cell < pore.share) light *= 1 - growth.detail * pore.tells;
   }
   return light;
 }

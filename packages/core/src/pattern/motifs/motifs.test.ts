@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { anyUse, evenRow, ringOf, shown } from '../../testing/motifs.js';
 import {
+  begunFor,
   begunMotif,
   countsNear,
   dividesInto,
@@ -228,3 +229,21 @@ describe('drawn by hand', () => {
     expect([divides('diamonds'), divides('lozenges'), divides('key')]).toEqual([12, 12, 36]);
   });
 });
+
+test.each(MOTIFS.map(({ kind }) => kind))(
+  '%s: first laid, it comes out whole wherever some number of repeats does',
+  (kind) => {
+    const motif = motifOf(kind)!;
+    for (const counts of [[12], [12, 24], [16], [18, 36], [12, 12, 16], [7]]) {
+      const use = begunFor(motif, counts);
+      expect(motifUseSchema.safeParse(use).success).toBe(true);
+      const whole = counts.every((count) => count % dividesInto(use) === 0);
+      const { least, most } = motif.numbers.find(({ key }) => key === 'repeats') ?? { least: 1, most: 0 };
+      const any = Array.from({ length: most - least + 1 }, (_, i) => least + i).some((repeats) =>
+        counts.every((count) => count % dividesInto({ ...use, values: { ...use.values, repeats } }) === 0),
+      );
+      if (any) expect(whole, counts.join()).toBe(true);
+      else expect(use).toEqual(begunMotif(motif));
+    }
+  },
+);

@@ -1,4 +1,5 @@
 export * from './blankCommands.js';
+export * from './clipCommands.js';
 export * from './edgeCommands.js';
 export * from './featureCommands.js';
 export * from './finishCommands.js';

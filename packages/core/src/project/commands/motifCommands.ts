@@ -9,7 +9,7 @@ const called = (use: MotifUse): string => motifOf(use.kind)?.name ?? use.kind;
 
 const plain = ({ kind, tones, values }: MotifUse) => ({ kind, tones: [...tones], values: { ...values } });
 
-function freshMotifId(motifs: Project['motifs']): string {
+export function freshMotifId(motifs: Project['motifs']): string {
   const taken = new Set(motifs.map(({ id }) => id));
   for (let n = motifs.length + 1; ; n++) if (!taken.has(`m${n}`)) return `m${n}`;
 }

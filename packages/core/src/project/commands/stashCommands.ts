@@ -12,7 +12,7 @@ import { usualSegments } from './stack.js';
 export type StashedRing = Omit<StockParams<SawnMaking>, 'way'>;
 
 /** Palette keys for species; those that are not on the palette yet are put there. */
-function keysFor(draft: Project, species: readonly string[]): string[] {
+export function keysFor(draft: Project, species: readonly string[]): string[] {
   const keys = new Map(draft.palette.map(({ key, wood }) => [wood, key]));
   return species.map((wood) => {
     const known = keys.get(wood);

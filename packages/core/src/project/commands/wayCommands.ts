@@ -98,7 +98,7 @@ function turnHalfOn({ rings }: Project, order: Rings): void {
 }
 
 /** A name for a glue-up that no ring of the piece has. */
-function freshBody({ rings }: Project): string {
+export function freshBody({ rings }: Project): string {
   const taken = new Set(rings.map(({ making }) => bodyOf(making)));
   for (let n = 1; ; n++) if (!taken.has(`thick-${n}`)) return `thick-${n}`;
 }
