@@ -32,7 +32,7 @@ test('rings are copied in one window and pasted in another, and their look onto 
 
   // From the menu, which needs no clipboard.
   await row(other, 4).click({ position: { x: 20, y: 8 } });
-  await other.getByRole('button', { name: 'Ring 4', exact: true }).click();
+  await other.getByText('Ring 4', { exact: true }).click();
   await other.getByRole('menuitem', { name: /Paste the look only/ }).click();
   await expect(row(other, 4)).not.toHaveAttribute('data-woods', woods!);
   await saved(other);

@@ -41,10 +41,16 @@ function installed() {
   });
 }
 
+/**
+ * The page’s security policy forbids code made of text. The schema library would try once when its first schema is made, in
+ * whichever chunk that is, and be reported: it is told before any code of a chunk runs.
+ */
+const output = { banner: '(globalThis.__zod_globalConfig ??= {}).jitless = true;' };
+
 export default defineConfig({
   plugins: [react(), tailwind(), installed()],
   resolve: { conditions: ['fellside-source', 'module', 'browser', 'development|production'] },
   server: { host: '127.0.0.1', proxy: { '/api': api } },
-  build: { chunkSizeWarningLimit: 900 },
-  worker: { format: 'es' },
+  build: { chunkSizeWarningLimit: 900, rolldownOptions: { output } },
+  worker: { format: 'es', rolldownOptions: { output } },
 });

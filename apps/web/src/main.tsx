@@ -1,4 +1,3 @@
-import './noEval.js';
 import './theme.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';

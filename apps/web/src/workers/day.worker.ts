@@ -1,4 +1,3 @@
-import '../noEval.js';
 import { expose } from 'comlink';
 import { type DayService, improved } from './day.js';
 import { otherWork } from './others.js';

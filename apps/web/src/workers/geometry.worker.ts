@@ -1,4 +1,3 @@
-import '../noEval.js';
 import type { StackMesh } from '@fellside/core';
 import { expose, transfer } from 'comlink';
 import { createGeometry, type Geometry } from './geometry.js';

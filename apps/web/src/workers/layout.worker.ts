@@ -1,4 +1,3 @@
-import '../noEval.js';
 import { expose, proxy, wrap } from 'comlink';
 import { type LayoutAsk, type LayoutState, layOutBoards, type Solving, type WoodState } from './layout.js';
 import type { WoodService } from './wood.worker.js';

@@ -1,4 +1,3 @@
-import '../noEval.js';
 import { type Plan, plan, type Result } from '@fellside/core';
 import type { PlanAsk } from './planning.js';
 

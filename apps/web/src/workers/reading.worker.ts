@@ -1,4 +1,3 @@
-import '../noEval.js';
 import { readBoardsCsv, readOutline, readPatternFile, readProfile } from '@fellside/core';
 
 /** What can be read from a file. */

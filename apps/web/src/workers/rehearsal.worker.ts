@@ -1,4 +1,3 @@
-import '../noEval.js';
 import { expose } from 'comlink';
 import { type RehearsalService, rehearsed } from './rehearsal.js';
 

@@ -1,4 +1,3 @@
-import '../noEval.js';
 import { expose } from 'comlink';
 import load from 'highs';
 import wasm from 'highs/runtime?url';
