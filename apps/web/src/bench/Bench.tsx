@@ -81,7 +81,7 @@ function Panes({
     height: heightMm * scale + MARGIN,
   };
   return (
-    <div className="flex min-h-0 flex-1 flex-col">
+    <div className="flex min-h-0 flex-1 flex-col max-md:h-[70dvh] max-md:flex-none">
       <BenchTools {...{ unrolled, section }} />
       <section
         ref={bench.ref}

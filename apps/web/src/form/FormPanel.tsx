@@ -22,7 +22,10 @@ export function FormPanel() {
   const plan = useApp(planOf);
   const set = (command: (value: Mm) => Command) => (value: Mm) => dispatch(editPiece(command(value)));
   return (
-    <aside aria-label="Form" className="w-72 shrink-0 overflow-y-auto border-l border-line bg-pane p-3">
+    <aside
+      aria-label="Form"
+      className="w-72 shrink-0 overflow-y-auto border-l border-line bg-pane p-3 max-md:w-full max-md:border-t max-md:border-l-0"
+    >
       <FormTurntable />
       <Group title="Size">
         <Pairs>

@@ -87,7 +87,7 @@ function Walls({ walls, floorMm }: Extract<Inside, { by: 'wall' }>) {
           </Pairs>
         </>
       )}
-      <Button className="mt-2 h-auto! min-h-7 whitespace-normal! text-left" onClick={add}>
+      <Button className="mt-2 h-auto! pointer-fine:min-h-7 whitespace-normal! text-left" onClick={add}>
         <Plus aria-hidden size={14} />
         {walls.length === 1 ? 'Let the wall change with height' : 'One more thickness'}
       </Button>

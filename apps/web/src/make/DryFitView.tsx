@@ -52,7 +52,7 @@ export function DryFitView() {
                 <button
                   type="button"
                   aria-pressed={each === ring}
-                  className="flex min-h-11 w-full items-center gap-3 px-2 text-left aria-pressed:bg-teal-wash aria-pressed:font-semibold"
+                  className="flex min-h-[44px] w-full items-center gap-3 px-2 text-left aria-pressed:bg-teal-wash aria-pressed:font-semibold"
                   onClick={() => dispatch(session.selected([ringOwner(each.id)]))}
                 >
                   <span className="w-16">Ring {each.index + 1} </span>

@@ -51,7 +51,7 @@ export function WorkView() {
             key={id}
             type="button"
             aria-pressed={part === id}
-            className="min-h-12 flex-1 rounded border border-line bg-raised aria-pressed:border-teal aria-pressed:font-semibold"
+            className="min-h-[48px] flex-1 rounded border border-line bg-raised aria-pressed:border-teal aria-pressed:font-semibold"
             onClick={() => setPart(id)}
           >
             {name}

@@ -77,7 +77,7 @@ export function SearchDialog({ onClose }: { onClose: () => void }) {
                           value={`${group} ${each.name} ${each.to ?? ''}`}
                           keywords={[each.name, each.also ?? '']}
                           onSelect={() => choose(each)}
-                          className="flex min-h-11 cursor-pointer items-center rounded px-3 aria-selected:bg-teal-wash"
+                          className="flex min-h-[44px] cursor-pointer items-center rounded px-3 aria-selected:bg-teal-wash"
                         >
                           {each.name}
                         </Command.Item>

@@ -40,7 +40,7 @@ export function DifferingWoods({
             const wood = choice === 'mine' ? mine : theirs;
             const other = choice === 'mine' ? theirs : mine;
             return (
-              <label key={choice} className="flex min-h-11 items-center gap-3 border-b border-line py-1">
+              <label key={choice} className="flex min-h-[44px] items-center gap-3 border-b border-line py-1">
                 <input
                   type="radio"
                   name={id}

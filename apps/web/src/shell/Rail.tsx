@@ -26,7 +26,7 @@ export function Rail() {
   return (
     <nav
       aria-label="Stations"
-      className="flex w-16 shrink-0 flex-col gap-1 border-r border-line bg-pane py-2"
+      className="flex w-16 shrink-0 flex-col gap-1 overflow-y-auto border-r border-line bg-pane py-2"
     >
       {id && (
         <>

@@ -19,13 +19,16 @@ const UNIT_NAMES: Record<UnitSystem, string> = {
   mm: 'millimetres',
 };
 
+/** The same on a phone. */
+const SHORT_NAMES: Record<UnitSystem, string> = { 'inch-fraction': 'in', 'inch-decimal': '0.001', mm: 'mm' };
+
 export function TopBar() {
   const dispatch = useActions();
   const history = useApp((state) => state.piece.edited?.history);
   const id = useApp((state) => state.piece.id);
   useShortcuts();
   return (
-    <header className="flex h-12 shrink-0 items-center gap-3 bg-bar px-4 text-on-bar max-sm:gap-1.5 max-sm:px-2">
+    <header className="flex min-h-12 shrink-0 items-center gap-3 bg-bar px-4 text-on-bar max-sm:gap-1.5 max-sm:px-2">
       <Link to="/" className="text-lg font-bold tracking-tight">
         Fellside
       </Link>
@@ -61,7 +64,9 @@ export function TopBar() {
           >
             <Redo2 aria-hidden size={16} />
           </Button>
-          <EditList />
+          <span className="max-sm:hidden">
+            <EditList />
+          </span>
           <Link
             to={`/piece/${id}/versions`}
             aria-label="Earlier versions"
@@ -91,9 +96,13 @@ function UnitsButton() {
       kind="bar"
       onClick={() => setShop(withUnits(shop, next))}
       className="max-sm:px-1.5!"
+      aria-label={UNIT_NAMES[shop.units]}
       title={`Change to ${UNIT_NAMES[next]}`}
     >
-      {UNIT_NAMES[shop.units]}
+      <span className="max-sm:hidden">{UNIT_NAMES[shop.units]}</span>
+      <span aria-hidden className="sm:hidden">
+        {SHORT_NAMES[shop.units]}
+      </span>
     </Button>
   );
 }
@@ -109,7 +118,7 @@ function PieceName() {
   return (
     <input
       aria-label="Name of the piece"
-      className="field-sizing-content h-8 min-w-16 max-w-80 rounded border border-transparent bg-transparent px-1 text-on-bar hover:border-[#5b6a6c]"
+      className="field-sizing-content h-8 min-w-12 max-w-80 rounded border border-transparent bg-transparent px-1 text-on-bar hover:border-[#5b6a6c]"
       value={typed ?? name}
       onChange={(event) => setTyped(event.target.value)}
       onBlur={settle}

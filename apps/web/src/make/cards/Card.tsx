@@ -28,7 +28,7 @@ import { useCardKeys } from './useCardKeys.js';
 import { WorkClock } from './WorkClock.js';
 
 const step =
-  'inline-flex min-h-12 min-w-0 items-center justify-center gap-2 rounded-lg border-2 border-teal px-4 text-lg disabled:opacity-40';
+  'inline-flex min-h-[48px] min-w-0 items-center justify-center gap-2 rounded-lg border-2 border-teal px-4 text-lg disabled:opacity-40';
 
 /** One thing to be done: what it is, what is set, how many, what is measured, what can hurt, what comes next. */
 export function Card({ job, go }: { job: Job; go: (job: string) => void }) {
@@ -86,7 +86,7 @@ export function Card({ job, go }: { job: Job; go: (job: string) => void }) {
           {missing.length === 1 ? 'One job comes' : `${missing.length} jobs come`} before it.{' '}
           <button
             type="button"
-            className="min-h-11 text-teal underline"
+            className="min-h-[44px] text-teal underline"
             onClick={() => dispatch(countAll(missing))}
           >
             {missing.length === 1 ? 'It is' : 'They are'} done already

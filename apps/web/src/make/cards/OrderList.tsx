@@ -48,7 +48,7 @@ function StageItem({
       <button
         type="button"
         aria-expanded={open}
-        className={`flex min-h-12 w-full items-center gap-2 px-1 text-left ${open ? 'font-semibold' : ''} ${all ? 'text-quiet' : ''}`}
+        className={`flex min-h-[48px] w-full items-center gap-2 px-1 text-left ${open ? 'font-semibold' : ''} ${all ? 'text-quiet' : ''}`}
         onClick={() => first && go(first.id)}
       >
         <Sign aria-hidden size={18} className="shrink-0 text-teal" />
@@ -68,7 +68,7 @@ function StageItem({
               <button
                 type="button"
                 aria-current={job.id === at ? 'step' : undefined}
-                className="flex min-h-11 w-full items-center gap-2 py-1 pl-3 pr-1 text-left hover:bg-hover aria-[current=step]:bg-teal-wash aria-[current=step]:font-semibold"
+                className="flex min-h-[44px] w-full items-center gap-2 py-1 pl-3 pr-1 text-left hover:bg-hover aria-[current=step]:bg-teal-wash aria-[current=step]:font-semibold"
                 onClick={() => go(job.id)}
               >
                 <span className={`min-w-0 flex-1 ${isDone(job, done) ? 'text-quiet line-through' : ''}`}>

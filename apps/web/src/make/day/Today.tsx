@@ -37,7 +37,7 @@ export function Today({ go }: { go: (job: string) => void }) {
           <li key={`${id} ${from}`} className="border-t border-line">
             <button
               type="button"
-              className="flex min-h-11 w-full items-center gap-2 text-left hover:bg-hover"
+              className="flex min-h-[44px] w-full items-center gap-2 text-left hover:bg-hover"
               disabled={id.includes(OF_PIECE)}
               onClick={() => go(id)}
             >

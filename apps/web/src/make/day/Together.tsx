@@ -13,7 +13,7 @@ export function Together() {
   if (others.length === 0) return null;
   return (
     <details className="mt-4">
-      <summary className="min-h-11 cursor-pointer py-2 font-semibold">
+      <summary className="min-h-[44px] cursor-pointer py-2 font-semibold">
         Made in the same hours: {others.filter(({ id }) => together.includes(id)).length} of {others.length}{' '}
         others
       </summary>

@@ -31,7 +31,7 @@ export function SettingView() {
               <button
                 type="button"
                 aria-pressed={each === setting}
-                className="flex min-h-12 w-full items-center gap-3 px-2 text-left aria-pressed:bg-teal-wash aria-pressed:font-semibold"
+                className="flex min-h-[48px] w-full items-center gap-3 px-2 text-left aria-pressed:bg-teal-wash aria-pressed:font-semibold"
                 onClick={() => setChosen(each.id)}
               >
                 <span className={`flex-1 ${each.done ? 'text-quiet line-through' : ''}`}>

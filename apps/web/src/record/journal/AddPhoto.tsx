@@ -35,7 +35,7 @@ export function AddPhoto({ piece }: { piece: string }) {
           onChange={(event) => setText(event.target.value)}
         />
       </label>
-      <label className="flex min-h-11 cursor-pointer items-center justify-center rounded border border-teal bg-teal px-3 text-on-teal has-focus-visible:outline-2">
+      <label className="flex min-h-[44px] cursor-pointer items-center justify-center rounded border border-teal bg-teal px-3 text-on-teal has-focus-visible:outline-2">
         Add from files…
         <input
           type="file"

@@ -42,7 +42,7 @@ export function WriteDown() {
             key={each}
             type="button"
             aria-pressed={kind === each}
-            className="min-h-11 rounded border border-line bg-raised px-2 aria-pressed:border-teal aria-pressed:font-semibold"
+            className="min-h-[44px] rounded border border-line bg-raised px-2 aria-pressed:border-teal aria-pressed:font-semibold"
             onClick={() => {
               setKind(each);
               setTrouble(null);
