@@ -111,12 +111,19 @@ test('a wood of one’s own, a kerf of one’s own', async ({ page, fellside }) 
     'Half-time of ageing is 0; it has to be a number from 0.1',
   );
   await page.getByLabel('Half of the way after, years').fill('2');
+  await page.getByLabel('Growth lines apart, mm').fill('6');
+  await page.getByLabel('Pores').selectOption('coarse');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(page.getByRole('row', { name: /Garden plum/ })).toBeVisible();
   const woods = await (await page.request.get(`${fellside.url}/api/woods`)).json();
   expect(woods.find(({ name }: { name: string }) => name === 'Garden plum').aged).toEqual({
     colour: '#a5713f',
     halfYears: 2,
+  });
+  expect(woods.find(({ name }: { name: string }) => name === 'Garden plum').figure).toEqual({
+    ringMm: 6,
+    contrast: 15,
+    pores: 'coarse',
   });
 
   await open(page, fellside, 'Fell Race Cup', 'Cuts');

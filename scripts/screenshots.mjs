@@ -78,12 +78,12 @@ const flags = [
   '--disable-sync',
 ];
 const browser = await chromium.launch({ executablePath, args: flags });
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
 for (const [name, path] of Object.entries(views)) {
   // Not until the network rests: a worker that is ended while it fetches leaves a request open for ever.
   await page.goto(base + path, { waitUntil: 'load' });
   // Walls and turntable are drawn by a worker and by software.
-  await page.waitForTimeout(4000);
+  await page.waitForTimeout(5500);
   await page.screenshot({ path: join(ROOT, 'docs/screenshots', `${name}.png`) });
 }
 await page.goto(base, { waitUntil: 'load' });

@@ -1,4 +1,4 @@
-import { prepare, type SkinLine, skinLine } from '@fellside/core';
+import { AS_DRAWN, figureOf, prepare, SHIPPED_WOODS, type SkinLine, skinLine } from '@fellside/core';
 import { demoProjects } from '@fellside/core/demo';
 import { Vector3 } from 'three';
 import { describe, expect, test } from 'vitest';
@@ -71,15 +71,36 @@ describe('the surface as a geometry', () => {
 });
 
 describe('the worker gives a surface', () => {
-  const shape = { version: 1, stacking: project, ripping: project } as never;
-  test('nothing for a shape that cannot be; nothing when no longer asked for', async () => {
+  const { form, rings, allowances } = project;
+  const shape = { version: 1, ripping: AS_DRAWN, stacking: { form, rings, allowances } };
+  const [maple] = SHIPPED_WOODS;
+  const ink = { r: 200, g: 150, b: 100, figure: figureOf(maple!) };
+  const dress = (glue: boolean) => ({
+    inks: [ink],
+    ofPlace: rings.map(({ woods }) => new Uint8Array(woods.length)),
+    joined: rings.map(() => null),
+    glue,
+  });
+  test('other woods dress what was sampled; another shape is sampled anew', async () => {
     const geometry = createGeometry();
-    const dress = { inks: [], ofPlace: [], joined: [], glue: false };
-    const [first] = await Promise.all([
-      geometry.skin('a', shape, 64, dress).catch(() => null),
-      geometry.drop('a'),
-    ]);
-    expect(first).toBeNull();
+    const ask = (version: number, glue = true) =>
+      geometry.skin('large', { ...shape, version }, 64, dress(glue));
+    const [one, two] = [(await ask(1))!, (await ask(1, false))!];
+    expect(two.ring).toBe(one.ring);
+    expect(two.pixels).not.toEqual(one.pixels);
+    expect(one.whole).toBe(true);
+    const anew = (await ask(2))!;
+    expect(anew.ring).not.toBe(one.ring);
+    expect(anew.pixels).toEqual(one.pixels);
+    // What was sampled of a shape that is gone is kept no longer.
+    expect((await ask(1))!.ring).not.toBe(one.ring);
+  });
+  test('nothing when no longer asked for', async () => {
+    const geometry = createGeometry();
+    const first = geometry.skin('large', shape, 2048, dress(true));
+    for (let i = 0; i < 3; i++) await new Promise((go) => setTimeout(go, 0));
+    await geometry.drop('large');
+    expect(await first).toBeNull();
   });
 });
 

@@ -20,6 +20,8 @@ const FIELDS = [
   ['radial', 'Shrinkage radial, % (may be empty)', 'text', ''],
   ['tangential', 'Shrinkage tangential, %', 'text', ''],
   ['hatchAngle', 'Hatch angle, °', 'text', '75'],
+  ['ringMm', 'Growth lines apart, mm (may be empty)', 'text', ''],
+  ['contrast', 'Late wood darker by, %', 'text', '15'],
   ['dust', 'Dust caution (may be empty)', 'text', ''],
 ] as const;
 
@@ -45,6 +47,13 @@ function speciesFrom(typed: Record<string, string>): unknown {
     colour: given('colour'),
     ...(given('halfYears') && {
       aged: { colour: given('agedColour'), halfYears: number(given('halfYears')) },
+    }),
+    ...(given('ringMm') && {
+      figure: {
+        ringMm: number(given('ringMm')),
+        contrast: number(given('contrast')),
+        pores: given('pores'),
+      },
     }),
     specificGravity: number(given('specificGravity')),
     shrinkage,
@@ -96,6 +105,15 @@ export function AddWood() {
               )}
             </Field>
           ))}
+          <Field label="Pores">
+            {(control) => (
+              <select {...control} name="pores" className={controlClass} defaultValue="fine">
+                <option value="none">not to be seen</option>
+                <option value="fine">fine</option>
+                <option value="coarse">coarse</option>
+              </select>
+            )}
+          </Field>
           <label className="flex h-8 items-center gap-2">
             <input type="checkbox" name="bleeds" className="accent-teal" /> Bleeds into pale neighbours
           </label>
