@@ -19,8 +19,12 @@ async function touch(page: Page, ring: number, place: number, of = 24) {
 }
 
 /** The bytes of a file that a press hands over. */
-async function taken(page: Page, press: () => Promise<void>): Promise<{ name: string; bytes: Buffer }> {
-  const [file] = await Promise.all([page.waitForEvent('download'), press()]);
+async function taken(
+  page: Page,
+  press: () => Promise<void>,
+  timeout = 20_000,
+): Promise<{ name: string; bytes: Buffer }> {
+  const [file] = await Promise.all([page.waitForEvent('download', { timeout }), press()]);
   return { name: file.suggestedFilename(), bytes: readFileSync(await file.path()) };
 }
 
@@ -285,7 +289,12 @@ test('the turntable shows the piece, turns, comes apart, is painted on, and give
   const picture = await taken(page, () => page.getByRole('button', { name: 'Picture, PNG' }).click());
   expect([picture.bytes.readUInt32BE(16), picture.bytes.readUInt32BE(20)]).toEqual([640, 2160]);
   expect(picture.bytes.length).toBeGreaterThan(10_000);
-  const loop = await taken(page, () => page.getByRole('button', { name: 'Turning loop, GIF' }).click());
+  // Sixty pictures, each drawn by software here.
+  const loop = await taken(
+    page,
+    () => page.getByRole('button', { name: 'Turning loop, GIF' }).click(),
+    120_000,
+  );
   expect(loop.bytes.subarray(0, 6).toString()).toBe('GIF89a');
   expect(loop.bytes.toString('latin1')).toContain('NETSCAPE2.0');
   const glb = await taken(page, () => page.getByRole('button', { name: 'Turned piece, GLB' }).click());

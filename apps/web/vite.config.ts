@@ -32,9 +32,10 @@ function installed() {
         {
           // Answers to questions, but no streams, no files, and not what tells whether the server is there. Goes into the worker as it is.
           urlPattern: ({ url, sameOrigin }) =>
-            sameOrigin && /^\/api\/(?!health|backups|.*\/(stream|file|raw|sheets)\b)/.test(url.pathname),
+            sameOrigin &&
+            /^\/api\/(?!health|backups|photos|.*\/(stream|file|raw|sheets)\b)/.test(url.pathname),
           handler: 'NetworkFirst',
-          options: { cacheName: 'read', expiration: { maxEntries: 400 } },
+          options: { cacheName: 'read', expiration: { maxEntries: 400, purgeOnQuotaError: true } },
         },
       ],
     },

@@ -6,6 +6,8 @@ import { RoomEnvironment } from 'three/addons/environments/RoomEnvironment.js';
 interface RoomProps {
   readonly footMm: number;
   readonly widestMm: number;
+  /** Whether its windows are to be seen in the finish: where it is small and software draws, plain light does. */
+  readonly windows: boolean;
   /** Direction of the light round the piece, radians. */
   readonly light: number;
 }
@@ -26,9 +28,10 @@ export function shadowAt(
 }
 
 /** A quiet room: light from all sides, what its windows leave on a finish, and the shadow where the piece stands. */
-export function Room({ footMm, widestMm, light }: RoomProps) {
+export function Room({ footMm, widestMm, windows, light }: RoomProps) {
   const { gl, scene, invalidate } = useThree();
   useEffect(() => {
+    if (!windows) return;
     const maker = new PMREMGenerator(gl);
     const made = maker.fromScene(new RoomEnvironment(), 0.04);
     scene.environment = made.texture;
@@ -39,7 +42,7 @@ export function Room({ footMm, widestMm, light }: RoomProps) {
       made.dispose();
       maker.dispose();
     };
-  }, [gl, scene, invalidate]);
+  }, [gl, scene, invalidate, windows]);
   useEffect(() => {
     // The room stands on its floor: its y is up here.
     scene.environmentRotation = new Euler(Math.PI / 2, 0, light);

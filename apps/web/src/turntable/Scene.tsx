@@ -2,12 +2,12 @@ import type { Species } from '@fellside/core';
 import { Canvas, useFrame, useThree } from '@react-three/fiber';
 import { useEffect, useMemo, useRef } from 'react';
 import { type PerspectiveCamera, Plane, Quaternion, Vector3 } from 'three';
-import type { DrawnSkin } from '../workers/skins.js';
 import { Orbit, type Stand } from './Orbit.js';
 import { Picker } from './Picker.js';
 import { Quality } from './Quality.js';
 import { Room } from './Room.js';
 import { Skin } from './Skin.js';
+import type { Skinned } from './useSkin.js';
 import { keptBy, Wood } from './Wood.js';
 import { ability } from './webgl.js';
 import type { State3, WoodMesh } from './woodMeshes.js';
@@ -19,10 +19,12 @@ interface SceneProps {
   readonly meshes: readonly WoodMesh[];
   readonly palette: ReadonlyMap<string, Species>;
   /** Its surface in its woods, drawn where it is as turned; null while that is not known. */
-  readonly skin: DrawnSkin | null;
+  readonly skin: Skinned | null;
   /** How much its finish gleams, 0 to 1. */
   readonly sheen: number;
   readonly footMm: number;
+  /** Whether it is seen small, and only has to turn. */
+  readonly small: boolean;
   readonly state: State3;
   readonly cutAway: boolean;
   readonly stand: Stand;
@@ -60,8 +62,10 @@ export function Scene(props: SceneProps) {
     [quarter],
   );
   const tall = heightMm + state.apartMm * 2;
-  const dressed = props.skin?.whole && state.turned === 1 && state.apartMm === 0;
+  const dressed = props.skin?.skin.whole && state.turned === 1 && state.apartMm === 0;
   const kept = useMemo(() => keptBy([], quarter), [quarter]);
+  // What software draws is lit plainly where it is small, or where all pieces are drawn one by one.
+  const plain = ability().software && (props.small || !dressed);
   const faces = cutAway || state.apartMm > 0 ? 'all' : dressed ? 'skin' : 'caps';
   return (
     <Canvas
@@ -74,10 +78,18 @@ export function Scene(props: SceneProps) {
       aria-label={props.label}
     >
       <color attach="background" args={['#eceeec']} />
-      <hemisphereLight args={['#ffffff', '#a9a59b', 0.5]} position={[0, 0, 1]} />
-      <directionalLight position={[Math.cos(light) * 400, Math.sin(light) * 400, 420]} intensity={1.4} />
-      <Room footMm={props.footMm} widestMm={radiusMm} light={light} />
-      {dressed && props.skin && <Skin skin={props.skin} sheen={props.sheen} kept={kept} />}
+      <hemisphereLight args={['#ffffff', '#a9a59b', plain ? 1.3 : 0.5]} position={[0, 0, 1]} />
+      <directionalLight
+        position={[Math.cos(light) * 400, Math.sin(light) * 400, 420]}
+        intensity={plain ? 1.6 : 1.4}
+      />
+      <Room
+        footMm={props.footMm}
+        widestMm={radiusMm}
+        windows={!(props.small && ability().software)}
+        light={light}
+      />
+      {dressed && props.skin && <Skin {...props.skin} sheen={props.sheen} kept={kept} />}
       {meshes.map((mesh) => (
         <Wood
           key={mesh.name}
@@ -86,6 +98,7 @@ export function Scene(props: SceneProps) {
           state={state}
           faces={faces}
           dressed={dressed === true}
+          plain={plain}
           cut={quarter}
         />
       ))}

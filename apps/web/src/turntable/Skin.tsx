@@ -16,6 +16,8 @@ import { ability } from './webgl.js';
 
 interface SkinProps {
   readonly skin: DrawnSkin;
+  /** Whether it is of the piece as it is: else what is pressed is not known. */
+  readonly current: boolean;
   /** From 0 (dull) to 1 (a mirror). */
   readonly sheen: number;
   /** Sets of planes, each of which keeps a part of what is drawn. */
@@ -43,7 +45,7 @@ export function metOn({ columns, rows, ring, place }: DrawnSkin, { x, y }: Pick<
 }
 
 /** The surface of the turned piece in its woods, under its finish. */
-export function Skin({ skin, sheen, kept }: SkinProps) {
+export function Skin({ skin, current, sheen, kept }: SkinProps) {
   const { line } = skin;
   const geometry = useMemo(() => skinGeometry(line), [line]);
   const texture = useMemo(() => textureOf(skin), [skin]);
@@ -51,7 +53,10 @@ export function Skin({ skin, sheen, kept }: SkinProps) {
   useEffect(() => () => geometry.dispose(), [geometry]);
   useEffect(() => () => texture.dispose(), [texture]);
   useEffect(() => invalidate());
-  const userData = useMemo(() => ({ met: (uv: Vector2) => metOn(skin, uv) }), [skin]);
+  const userData = useMemo(
+    () => ({ met: (uv: Vector2) => (current ? metOn(skin, uv) : null) }),
+    [skin, current],
+  );
   return kept.map((planes, i) => (
     <mesh key={i === 0 ? 'first' : 'second'} geometry={geometry} userData={userData}>
       {/* A hair nearer than the pieces beneath, which have the very same shape. */}

@@ -70,6 +70,7 @@ function Turntable({ size, onPlace }: TurntableProps) {
   const heightMm = prepared.value.rings.at(-1)!.stands.topMm + apartMm * levels;
   const scene = (
     <Scene
+      small={size === 'inset'}
       footMm={radiusAt(prepared.value.vessel.outside, 0)}
       {...{ meshes, skin, sheen, palette, state, cutAway, stand, heightMm, radiusMm, turn, facing, onPlace }}
       light={facing + (light * Math.PI) / 180}

@@ -60,6 +60,13 @@ export function shownOf({ skin, bare, caps, index }: WoodMesh, faces: Faces, dre
   return [dressed ? skin : 0, last] as const;
 }
 
+interface RawProps {
+  readonly plain: boolean;
+  readonly color: Color;
+  readonly vertexColors?: boolean;
+  readonly clippingPlanes: Plane[] | null;
+}
+
 interface WoodProps {
   readonly mesh: WoodMesh;
   readonly colour: string;
@@ -67,6 +74,8 @@ interface WoodProps {
   readonly faces: Faces;
   /** Whether the surface is drawn apart, in its figure. */
   readonly dressed: boolean;
+  /** Lit plainly, without the room's windows. */
+  readonly plain: boolean;
   /** The two sides of a quarter that is cut away; none: nothing is. */
   readonly cut: readonly [Plane, Plane] | null;
 }
@@ -100,8 +109,13 @@ function sharing(whole: BufferGeometry): BufferGeometry {
   return made;
 }
 
+/** Sawn wood as it takes the light. */
+function Raw({ plain, ...of }: RawProps) {
+  return plain ? <meshLambertMaterial {...of} /> : <meshStandardMaterial roughness={RAW} {...of} />;
+}
+
 /** All pieces of one wood. Where they are cut through, their far sides stand for the cut face. */
-export function Wood({ mesh, colour, state, faces, dressed, cut }: WoodProps) {
+export function Wood({ mesh, colour, state, faces, dressed, plain, cut }: WoodProps) {
   const whole = useGeometry(mesh, state);
   const geometry = useMemo(() => sharing(whole), [whole]);
   useEffect(() => () => geometry.dispose(), [geometry]);
@@ -119,11 +133,11 @@ export function Wood({ mesh, colour, state, faces, dressed, cut }: WoodProps) {
   return kept.map((planes, i) => (
     <group key={`${planes?.length ?? 0} ${i === 0 ? 'first' : 'second'}`}>
       <mesh geometry={geometry} userData={{ owner: mesh.owner, planes: own }}>
-        <meshStandardMaterial color={shade} roughness={RAW} vertexColors clippingPlanes={planes} />
+        <Raw plain={plain} color={shade} vertexColors clippingPlanes={planes} />
       </mesh>
       {faced && (
         <mesh geometry={faced}>
-          <meshStandardMaterial color={shade} roughness={RAW} clippingPlanes={cut ? planes : null} />
+          <Raw plain={plain} color={shade} clippingPlanes={cut ? planes : null} />
         </mesh>
       )}
       {cut && planes && (

@@ -1,7 +1,6 @@
 import { useCallback, useRef, useState } from 'react';
-import type { DrawnSkin } from '../workers/skins.js';
 import type { TakePicture } from './Scene.js';
-import { COLUMNS, useDress, useSkin } from './useSkin.js';
+import { COLUMNS, type Skinned, useDress, useSkin } from './useSkin.js';
 
 /** How often it is looked whether the finest surface has come, and how often at most. */
 const LOOK = 100;
@@ -11,7 +10,7 @@ const LOOKS = 1200;
 export function useFinest(size: 'inset' | 'panel' | 'large', glue: boolean) {
   const [still, setStill] = useState(false);
   const skin = useSkin(`skin-${size}`, COLUMNS[still ? 'still' : size], useDress(glue));
-  const latest = useRef<DrawnSkin | null>(skin);
+  const latest = useRef<Skinned | null>(skin);
   latest.current = skin;
   const take = useRef<TakePicture | null>(null);
   const ready = useCallback((taking: TakePicture) => {
@@ -20,7 +19,8 @@ export function useFinest(size: 'inset' | 'panel' | 'large', glue: boolean) {
   const finest = useCallback(async (px: number) => {
     if (px <= COLUMNS.large) return take.current;
     setStill(true);
-    for (let looked = 0; latest.current?.columns !== COLUMNS.still && looked < LOOKS; looked++)
+    const come = () => latest.current?.current && latest.current.skin.columns === COLUMNS.still;
+    for (let looked = 0; !come() && looked < LOOKS; looked++)
       await new Promise((look) => setTimeout(look, LOOK));
     // What has come is on the canvas with the next frame.
     await new Promise(requestAnimationFrame);

@@ -22,14 +22,20 @@ export function useDress(glue: boolean): Dress | null {
   }, [prepared, palette, glue]);
 }
 
+/** A surface, and whether the piece still has the shape that it is of. */
+export interface Skinned {
+  readonly skin: DrawnSkin;
+  readonly current: boolean;
+}
+
 interface Drawn {
   readonly skin: DrawnSkin;
   readonly version: number;
   readonly dress: Dress;
 }
 
-/** The surface of the open piece in its woods: a coarse one soon, then a fine one; null at first, and while its shape is another. */
-export function useSkin(asker: string, columns: number, dress: Dress | null): DrawnSkin | null {
+/** The surface of the open piece in its woods: a coarse one soon, then a fine one; null at first. The old one stays until that of a new shape has come. */
+export function useSkin(asker: string, columns: number, dress: Dress | null): Skinned | null {
   const shape = useShape();
   const dragging = useApp((state) => state.piece.preview !== null);
   const [drawn, setDrawn] = useState<Drawn | null>(null);
@@ -54,5 +60,5 @@ export function useSkin(asker: string, columns: number, dress: Dress | null): Dr
       void service.drop(asker);
     };
   }, [asker, shape, columns, dress, dragging]);
-  return drawn?.version === shape.version ? drawn.skin : null;
+  return drawn && { skin: drawn.skin, current: drawn.version === shape.version };
 }

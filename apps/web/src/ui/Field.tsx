@@ -1,4 +1,5 @@
 import { type ReactNode, useId } from 'react';
+import { Explain } from './Explain.js';
 
 /** A label, its control and the sentence that says what is wrong with what was typed. */
 export function Field({ label, problem, hint, unlabelled = false, children }: FieldProps) {
@@ -6,9 +7,12 @@ export function Field({ label, problem, hint, unlabelled = false, children }: Fi
   const says = `${id}-says`;
   return (
     <div className="flex flex-col gap-0.5">
-      <label htmlFor={id} className={unlabelled ? 'sr-only' : 'text-xs text-quiet'}>
-        {label}
-      </label>
+      <span className="flex items-center gap-0.5">
+        <label htmlFor={id} className={unlabelled ? 'sr-only' : 'text-xs text-quiet'}>
+          {label}
+        </label>
+        {!unlabelled && <Explain label={label} />}
+      </span>
       {children({
         id,
         'aria-invalid': problem ? true : undefined,
