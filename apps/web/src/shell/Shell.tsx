@@ -50,8 +50,8 @@ function CannotWrite() {
   if (isError)
     return (
       <p role="status" className="bg-rust-wash px-4 py-2 text-rust">
-        The server does not answer: you see what this browser kept of it. What you edit is kept here and sent
-        when it is there again.
+        The server does not answer: you see what this browser kept of it. Beside the piece's name stands
+        whether what you edit is kept; it is sent when the server is there again.
       </p>
     );
   if (!writable || writable.ok) return null;

@@ -24,7 +24,7 @@ export function useFinest(size: 'inset' | 'panel' | 'large', glue: boolean) {
       await new Promise((look) => setTimeout(look, LOOK));
     // What has come is on the canvas with the next frame.
     await new Promise(requestAnimationFrame);
-    return take.current;
+    return come() ? take.current : null;
   }, []);
   const done = useCallback(() => setStill(false), []);
   return { skin, ready, finest, done };

@@ -7,6 +7,7 @@ import {
   sampledRings,
   skinning,
 } from '@fellside/core';
+import { finished } from './stretches.js';
 
 /** The surface of a turned piece in its woods: four bytes a point, and what is at each. */
 export interface DrawnSkin
@@ -16,19 +17,6 @@ export interface DrawnSkin
 
 /** Surfaces that are kept: coarse and fine, and a still's. */
 const MOST = 3;
-
-/** Runs work in stretches as long as it is wanted; null when it no longer is. */
-async function finished<T>(
-  work: Generator<number, T>,
-  wanted: () => boolean,
-  pause: () => Promise<void>,
-): Promise<T | null> {
-  for (let step = work.next(); ; step = work.next()) {
-    if (step.done) return step.value;
-    await pause();
-    if (!wanted()) return null;
-  }
-}
 
 /** Surfaces of one shape: sampled once for their fineness, and dressed in woods as often as these change. */
 export function createSkins(pause: () => Promise<void>) {

@@ -7,6 +7,7 @@ import {
   sampledRings,
   sampling,
 } from '@fellside/core';
+import { finished } from './stretches.js';
 
 /** A wall that is being sampled, or was: for all who ask for the same. */
 interface Run {
@@ -33,13 +34,9 @@ export function createWalls(pause: () => Promise<void>) {
   ): Promise<SampledWall | null> {
     if (!prepared) return null;
     const work = sampling(prepared.vessel, sampledRings(prepared), side, fineness, sampledCuts(prepared));
-    for (let step = work.next(); ; step = work.next()) {
-      if (step.done) return step.value;
-      await pause();
-      if ([...wanted].some((wants) => wants())) continue;
-      runs.delete(key);
-      return null;
-    }
+    const wall = await finished(work, () => [...wanted].some((wants) => wants()), pause);
+    if (!wall) runs.delete(key);
+    return wall;
   }
   return {
     ask(
