@@ -8,6 +8,8 @@ interface RoomProps {
   readonly widestMm: number;
   /** Whether its windows are to be seen in the finish: where it is small and software draws, plain light does. */
   readonly windows: boolean;
+  /** Whether the piece stands there: nothing has no shadow. */
+  readonly standing: boolean;
   /** Direction of the light round the piece, radians. */
   readonly light: number;
 }
@@ -28,7 +30,7 @@ export function shadowAt(
 }
 
 /** A quiet room: light from all sides, what its windows leave on a finish, and the shadow where the piece stands. */
-export function Room({ footMm, widestMm, windows, light }: RoomProps) {
+export function Room({ footMm, widestMm, windows, standing, light }: RoomProps) {
   const { gl, scene, invalidate } = useThree();
   useEffect(() => {
     if (!windows) return;
@@ -64,6 +66,7 @@ export function Room({ footMm, widestMm, windows, light }: RoomProps) {
     return texture;
   }, [reach, footMm, widestMm]);
   useEffect(() => () => shadow.dispose(), [shadow]);
+  if (!standing) return null;
   return (
     <mesh position={[0, 0, -0.1]}>
       <planeGeometry args={[2 * reach, 2 * reach]} />

@@ -84,6 +84,7 @@ export function Scene(props: SceneProps) {
         intensity={plain ? 1.6 : 1.4}
       />
       <Room
+        standing={dressed === true || meshes.length > 0}
         footMm={props.footMm}
         widestMm={radiusMm}
         windows={!(props.small && ability().software)}
