@@ -158,7 +158,7 @@ test('a backup is made and saved, and comes back in an empty house; what it repl
   const empty = await startFellside(false);
   try {
     await page.goto(empty.url);
-    await expect(page.getByText('Nothing on the shelf yet')).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'What do you measure in?' })).toBeVisible();
     await page.getByRole('link', { name: 'Safe' }).click();
     await page.getByLabel('A backup file').setInputFiles(await download.path());
     const dialog = page.getByRole('dialog', { name: 'Put this backup back?' });

@@ -12,8 +12,21 @@ const station = <K extends string>(load: () => Promise<Readonly<Record<K, Compon
   return { lazy: async () => ({ Component: (await load())[name] as ComponentType }) };
 };
 
-/** Fetches all stations: from then on none is missing when the server is away. */
-export const fetchStations = () => Promise.allSettled(stations.map((load) => load()));
+const idle = () =>
+  new Promise<void>((then) =>
+    typeof requestIdleCallback === 'undefined' ? setTimeout(then, 50) : requestIdleCallback(() => then()),
+  );
+
+/**
+ * Fetches all stations, one after another and while there is nothing else to do: from then on none is missing when the server
+ * is away. One that cannot be fetched is left to whoever goes there.
+ */
+export async function fetchStations(): Promise<void> {
+  for (const load of stations) {
+    await idle();
+    await load().catch(() => {});
+  }
+}
 
 /** Every station has its own address; `ring` is counted from 1, as people do. */
 export const router = createBrowserRouter([

@@ -6,6 +6,7 @@ import { api, drawingUrl, type ShelvedProject, sentencesOf } from '../store/api.
 import { unitsOf, usualFinishOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { saveBlob } from '../ui/saveFile.js';
+import { Elevation } from './Elevation.js';
 
 interface ShelvedPieceProps {
   readonly piece: ShelvedProject;
@@ -31,14 +32,10 @@ export function ShelvedPiece(props: ShelvedPieceProps) {
         aria-label={`Open ${name}`}
         className="block border-b-2 border-quiet px-3"
       >
-        <img
-          src={drawingUrl(piece, usual)}
-          alt=""
-          loading="lazy"
-          decoding="async"
+        <Elevation
+          url={drawingUrl(piece, usual)}
           width={Math.max(8, (diameterMm ?? 0) * scale)}
           height={Math.max(8, (heightMm ?? 0) * scale)}
-          style={{ height: Math.max(8, (heightMm ?? 0) * scale) }}
         />
       </Link>
       <div className="mt-2 flex items-start gap-2 px-3">
