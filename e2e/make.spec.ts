@@ -10,6 +10,7 @@ for (const width of [1280, 820, 390])
     await open(page, fellside, 'Fell Race Cup');
     await page.getByRole('link', { name: 'Make' }).click();
     await page.getByRole('navigation', { name: 'Make' }).getByRole('link', { name: 'Dry fit' }).click();
+    await expect(page).toHaveURL(/dry-fit/);
     if (width >= 1024) await page.getByRole('button', { name: /^Ring 9/ }).press('Enter');
     else await page.getByLabel('Ring', { exact: true }).selectOption({ label: 'Ring 9' });
     await expect(page.getByRole('heading', { name: 'Ring 9: dry fit' })).toBeVisible();

@@ -4,6 +4,7 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
+  globalSetup: './prepare.ts',
   timeout: 150_000,
   expect: { timeout: 20_000 },
   workers: 2,

@@ -1,6 +1,6 @@
 import { type ChildProcess, spawn } from 'node:child_process';
 import { once } from 'node:events';
-import { mkdtempSync } from 'node:fs';
+import { cpSync, mkdtempSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
@@ -57,6 +57,9 @@ export async function startFellside(
 ): Promise<Fellside> {
   const dataFolder = mkdtempSync(join(tmpdir(), 'fellside-e2e-'));
   const port = await freePort();
+  // The demo of a whole run is made once (prepare.ts).
+  const made = demo && process.env.FELLSIDE_PREPARED;
+  if (made) cpSync(made, dataFolder, { recursive: true });
   prepare(dataFolder);
   const env = {
     FELLSIDE_DATA: dataFolder,
@@ -157,7 +160,7 @@ export async function fitting(page: Page): Promise<void> {
       return Math.max(scrollWidth - innerWidth, scrollHeight - innerHeight);
     });
   // What is still being laid out may stand over for a moment.
-  await expect.poll(over, { timeout: 5000 }).toBeLessThanOrEqual(0);
+  await expect.poll(over).toBeLessThanOrEqual(0);
 }
 
 /** Nothing wider than the screen, and nothing that axe finds. */

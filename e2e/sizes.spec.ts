@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 import { fitting, open, test } from './server.js';
 
 const HOUSE = ['', 'woods', 'shop', 'safe', 'workbook'];
@@ -66,6 +66,44 @@ for (const [width, height] of [
       });
     });
   });
+
+/** One finger goes down at a place, stays there and is taken away. */
+async function held(page: Page, x: number, y: number): Promise<void> {
+  const device = await page.context().newCDPSession(page);
+  const touchPoints = [{ x, y }];
+  await device.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints });
+  await page.waitForTimeout(900);
+  await device.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+  await device.detach();
+}
+const middleOf = async (place: Locator): Promise<readonly [number, number]> => {
+  const { x, y, width, height } = (await place.boundingBox())!;
+  return [x + width / 2, y + height / 2];
+};
+
+test.describe('a finger held still', () => {
+  test.use({ viewport: { width: 820, height: 1100 }, hasTouch: true, isMobile: true });
+  test('adds a ring to those selected, and picks a wood up from the wall', async ({ page, fellside }) => {
+    await open(page, fellside, 'Fell Race Cup', 'Rings');
+    const ledger = page.getByRole('table', { name: 'Ring ledger' });
+    const row = (number: number) =>
+      ledger.getByRole('row').filter({ has: page.locator(`#ring-${number - 1}`) });
+    await row(3).getByRole('rowheader').tap();
+    await expect(row(3)).toHaveAttribute('aria-selected', 'true');
+    await held(page, ...(await middleOf(row(5).getByRole('rowheader'))));
+    await expect(row(5)).toHaveAttribute('aria-selected', 'true');
+    await expect(row(3)).toHaveAttribute('aria-selected', 'true');
+    await page.getByRole('link', { name: 'Pattern' }).tap();
+    const wall = page.getByRole('img', { name: 'The outside laid flat' });
+    await expect(wall).toBeVisible();
+    await held(page, ...(await middleOf(wall.locator('[data-ring="5"]'))));
+    // Nothing was painted by it, and its wood is at hand.
+    await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+    await expect(page.getByRole('group', { name: 'Paint with' }).locator('[aria-pressed=true]')).toHaveCount(
+      1,
+    );
+  });
+});
 
 test('with text twice as large every screen fits', async ({ page, fellside }) => {
   await open(page, fellside, 'Fell Race Cup');

@@ -8,10 +8,12 @@ import { followOtherWindows } from './store/journal/keptJournal.js';
 import { sendJournal } from './store/journal/writing.js';
 import { watchLeaving } from './store/leaving.js';
 import { createStore } from './store/store.js';
+import { watchHeld } from './ui/held.js';
 
 const store = createStore();
 watchLeaving(store);
 followOtherWindows(store);
+watchHeld(document);
 for (const piece of Object.keys(store.getState().journal.unsent)) void store.dispatch(sendJournal(piece));
 
 createRoot(document.getElementById('root')!).render(

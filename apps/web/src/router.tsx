@@ -14,7 +14,9 @@ const station = <K extends string>(load: () => Promise<Readonly<Record<K, Compon
 
 const idle = () =>
   new Promise<void>((then) =>
-    typeof requestIdleCallback === 'undefined' ? setTimeout(then, 50) : requestIdleCallback(() => then()),
+    typeof requestIdleCallback === 'undefined'
+      ? setTimeout(then, 50)
+      : requestIdleCallback(() => then(), { timeout: 1000 }),
   );
 
 /**

@@ -52,6 +52,7 @@ export {
 } from './exchange/workbook.js';
 export type { Fit } from './form/corridor.js';
 export { type Curve, type CurvePoint, curveThrough, extremes, radiusAt, topOf } from './form/curve.js';
+export { FORM_KINDS, type FormKind, formKindOf } from './form/kind.js';
 export { landmarksOf } from './form/landmarks.js';
 export type { Form, FormPoint, Inside, Lid, Recess, WallAt } from './form/shape.js';
 export { STARTING_SHAPES, startingForm } from './form/starting.js';

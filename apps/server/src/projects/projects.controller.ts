@@ -1,4 +1,6 @@
 import {
+  FORM_KINDS,
+  type FormKind,
   type History,
   historySchema,
   MOST_AT_ONCE,
@@ -24,7 +26,7 @@ import { z } from 'zod';
 import { accepted, parsed } from '../reasons/answer.js';
 import { WoodsService } from '../woods/woods.service.js';
 import { ProjectsService } from './projects.service.js';
-import { MOST_ON_PAGE, SHELF_ORDERS } from './shelf.js';
+import { MOST_ON_PAGE, SHELF_ORDERS, SHELF_STATES } from './shelf.js';
 import { takeIn } from './taking.js';
 
 const newBody = z.strictObject({ document: z.unknown() });
@@ -47,6 +49,7 @@ const pageNumber = (label: string, least: number, most: number, usual: number) =
     .min(least, { error: `${label} has to be at least ${least}.` })
     .max(most, { error: `${label} has to be at most ${most}.` })
     .default(usual);
+const KINDS = Object.keys(FORM_KINDS) as FormKind[];
 const pageAsk = z.strictObject({
   from: pageNumber('From', 0, 1e6, 0),
   count: pageNumber('Count', 1, MOST_ON_PAGE, 60),
@@ -59,6 +62,10 @@ const pageAsk = z.strictObject({
     .enum(SHELF_ORDERS, { error: () => `Order is one of ${SHELF_ORDERS.join(', ')}.` })
     .default('saved'),
   wood: z.string().max(80).default(''),
+  kind: z.enum(['', ...KINDS], { error: () => `Kind is one of ${KINDS.join(', ')}.` }).default(''),
+  state: z
+    .enum(['', ...SHELF_STATES], { error: () => `State is one of ${SHELF_STATES.join(', ')}.` })
+    .default(''),
 });
 
 @Controller('api/projects')

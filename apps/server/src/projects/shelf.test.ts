@@ -13,10 +13,12 @@ describe('the shelf', () => {
       'diameterMm',
       'heightMm',
       'id',
+      'kind',
       'name',
       'removedAt',
       'revision',
       'savedAt',
+      'state',
       'unreadable',
       'woods',
     ]);
@@ -47,6 +49,36 @@ describe('the shelf', () => {
     expect(await names('&wood=yew')).toEqual(['sorted A']);
     expect((await http().get('/api/projects?named=sorted&wood=yew').expect(200)).body.total).toBe(1);
     await http().get('/api/projects?order=weight').expect(422);
+  });
+
+  test('is asked for what forms are called, and for how far pieces are', async () => {
+    const { id } = await stored('Kept cup');
+    const document = cup('Kept platter');
+    const points = document.form.points.map((point) => ({ ...point, radiusMm: point.radiusMm * 8 }));
+    const flat = {
+      ...document,
+      form: { ...document.form, points },
+      passport: { maker: '', number: '', note: '', made: '2026-10-04' },
+    };
+    await http().post('/api/projects').send({ document: flat }).expect(201);
+    const names = async (more: string): Promise<string[]> =>
+      (await http().get(`/api/projects?named=kept&${more}`).expect(200)).body.pieces.map(
+        ({ name }: { name: string }) => name,
+      );
+    expect(await names('kind=platter')).toEqual(['Kept platter']);
+    expect(await names('kind=vase')).toEqual(['Kept cup']);
+    expect(await names('kind=vase&state=made')).toEqual([]);
+    expect(await names('state=made')).toEqual(['Kept platter']);
+    expect(await names('state=planned')).toEqual(['Kept cup']);
+    await query(`INSERT INTO ticks VALUES ('t', ?, 'saw', 3, '2026-11-01', 'bench')`, [id]);
+    expect(await names('state=begun')).toEqual(['Kept cup']);
+    // What was ticked by mistake is taken back: nothing is done.
+    await query(`INSERT INTO ticks VALUES ('u', ?, 'saw', -3, '2026-11-01', 'bench')`, [id]);
+    expect(await names('state=planned')).toEqual(['Kept cup']);
+    for (const wrong of ['kind=teapot', 'state=lost']) {
+      const { body } = await http().get(`/api/projects?${wrong}`).expect(422);
+      expect(body.reasons[0].message).toMatch(/is one of/);
+    }
   });
 
   test('one unreadable piece costs one piece, and its raw text can be saved; a newer one is left alone', async () => {

@@ -1,4 +1,4 @@
-import { SCHEMA_VERSION } from '@fellside/core';
+import { type FormKind, SCHEMA_VERSION } from '@fellside/core';
 import type { EntityManager } from 'typeorm';
 
 /** Most pieces on one page of the list. */
@@ -13,6 +13,9 @@ export interface ShelvedPiece {
   readonly diameterMm: number | null;
   /** Ids of the woods of its palette. */
   readonly woods: readonly string[];
+  /** What its form is called; null where that cannot be read. */
+  readonly kind: FormKind | null;
+  readonly state: ShelfState;
   readonly savedAt: string;
   readonly removedAt: string | null;
   /** Why it cannot be opened, in a sentence; null where it can. */
@@ -38,6 +41,13 @@ const ORDERS: Readonly<Record<ShelfOrder, string>> = {
   width: '"diameterMm" DESC',
 };
 
+/** How far a piece is: nothing of it done, something ticked off, a day of making on its passport. */
+export const SHELF_STATES = ['planned', 'begun', 'made'] as const;
+export type ShelfState = (typeof SHELF_STATES)[number];
+
+/** The state of a piece, of its row and of what is ticked off. */
+const STATE = `CASE WHEN "made" = 1 THEN 'made' WHEN (SELECT sum("amount") FROM "ticks" WHERE "projectId" = "projects"."id") > 0 THEN 'begun' ELSE 'planned' END`;
+
 export interface ShelfAsk {
   readonly from: number;
   readonly count: number;
@@ -47,6 +57,9 @@ export interface ShelfAsk {
   readonly order: ShelfOrder;
   /** Id of a wood that it has; empty for any. */
   readonly wood: string;
+  /** What its form is called; empty for any. */
+  readonly kind: FormKind | '';
+  readonly state: ShelfState | '';
 }
 
 interface Row extends Omit<ShelvedPiece, 'woods' | 'unreadable' | 'name'> {
@@ -56,21 +69,22 @@ interface Row extends Omit<ShelvedPiece, 'woods' | 'unreadable' | 'name'> {
   readonly schema: number | null;
 }
 
-const PIECE = `"id", "revision", "name", "heightMm", "diameterMm", "woods", "savedAt", "removedAt"`;
+const PIECE = `"id", "revision", "name", "heightMm", "diameterMm", "woods", "kind", ${STATE} AS "state", "savedAt", "removedAt"`;
 /** Asked of the page's rows only: whether SQLite can read the JSON, and which version wrote it. */
 const HEALTH = `json_valid("document") AS "readable", CASE WHEN json_valid("document") THEN json_extract("document", '$.schema') END AS "schema"`;
 
 /** A page of the pieces on the shelf or of those taken off it, from the columns beside the documents. */
 export async function shelfPage(manager: EntityManager, ask: ShelfAsk): Promise<ShelfPage> {
-  const where = `"removedAt" IS ${ask.removed ? 'NOT ' : ''}NULL AND coalesce("name", '') LIKE ? ESCAPE '\\' AND (? = '' OR EXISTS (SELECT 1 FROM "uses" WHERE "kind" = 'wood' AND "key" = ? AND "projectId" = "projects"."id"))`;
+  const where = `"removedAt" IS ${ask.removed ? 'NOT ' : ''}NULL AND coalesce("name", '') LIKE ? ESCAPE '\\' AND (? = '' OR EXISTS (SELECT 1 FROM "uses" WHERE "kind" = 'wood' AND "key" = ? AND "projectId" = "projects"."id")) AND (? = '' OR "kind" = ?) AND (? = '' OR ${STATE} = ?)`;
   const like = `%${ask.named.replace(/[\\%_]/g, '\\$&')}%`;
+  const asked = [like, ...[ask.wood, ask.kind, ask.state].flatMap((each) => [each, each])];
   const [all] = await manager.query(
     `SELECT count(*) AS "total", max("heightMm") AS "tallestMm", max("diameterMm") AS "widestMm" FROM "projects" WHERE ${where}`,
-    [like, ask.wood, ask.wood],
+    asked,
   );
   const rows: Row[] = await manager.query(
     `SELECT ${PIECE}, ${HEALTH} FROM "projects" WHERE ${where} ORDER BY ${ask.removed ? '"removedAt" DESC' : ORDERS[ask.order]}, "id" LIMIT ? OFFSET ?`,
-    [like, ask.wood, ask.wood, ask.count, ask.from],
+    [...asked, ask.count, ask.from],
   );
   return {
     total: all.total,

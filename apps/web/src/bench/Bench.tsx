@@ -1,7 +1,8 @@
 import { type Plan, type Prepared, sentenceIn } from '@fellside/core';
 import { type ReactNode, useRef } from 'react';
 import type { DrawnSection } from '../pictures/drawnSection.js';
-import { planOf, preparedOf, unitsOf } from '../store/selectors.js';
+import { unitsOf } from '../store/house.js';
+import { planOf, preparedOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { PaneBoundary } from '../ui/PaneBoundary.js';

@@ -18,7 +18,7 @@ import {
 } from '@fellside/core';
 import { type MouseEvent, memo, useMemo } from 'react';
 import { editPiece } from '../store/edits.js';
-import { projectOf, unitsOf } from '../store/selectors.js';
+import { projectOf, unitsOf } from '../store/house.js';
 import { useActions, useApp } from '../store/store.js';
 import { linePath, type Place } from '../ui/path.js';
 import { woodFill } from '../ui/WoodPatterns.js';

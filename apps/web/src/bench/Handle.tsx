@@ -1,6 +1,6 @@
 import { formatLength, mm } from '@fellside/core';
 import type { KeyboardEvent, ReactNode } from 'react';
-import { unitsOf } from '../store/selectors.js';
+import { unitsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { stepOf } from './steps.js';
 import type { useDrag } from './useDrag.js';

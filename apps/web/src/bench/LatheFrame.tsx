@@ -1,5 +1,5 @@
 import { brimOf, formatLength, mm, type Vessel } from '@fellside/core';
-import { shopOf, unitsOf } from '../store/selectors.js';
+import { shopOf, unitsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import type { Place } from '../ui/path.js';
 

@@ -1,6 +1,6 @@
 import { type Command, edit, mm, type Vessel } from '@fellside/core';
 import { editPiece } from '../store/edits.js';
-import { projectOf, unitsOf } from '../store/selectors.js';
+import { projectOf, unitsOf } from '../store/house.js';
 import { useActions, useApp } from '../store/store.js';
 import type { Place } from '../ui/path.js';
 import { Handle } from './Handle.js';

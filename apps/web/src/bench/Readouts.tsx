@@ -1,6 +1,6 @@
 import { formatLength, landmarksOf, mm, type Vessel, wallAt } from '@fellside/core';
 import { useMemo } from 'react';
-import { unitsOf } from '../store/selectors.js';
+import { unitsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import type { Place } from '../ui/path.js';
 import { spread } from './labels.js';

@@ -1,7 +1,7 @@
 import { edit, mm, type PreparedRing } from '@fellside/core';
 import { editPiece } from '../store/edits.js';
+import { unitsOf } from '../store/house.js';
 import { lastRingOf } from '../store/selection.js';
-import { unitsOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { Handle } from './Handle.js';
 import { shopLength } from './steps.js';

@@ -1,10 +1,12 @@
 import { drawnOwner, type Plan, type Prepared } from '@fellside/core';
 import { type MouseEvent, type ReactNode, useMemo } from 'react';
 import { type SectionRef, useDrawnSection } from '../pictures/drawnSection.js';
+import { projectOf } from '../store/house.js';
 import { clickOwner, clickRing, type Keys } from '../store/selection.js';
-import { paletteOf, projectOf } from '../store/selectors.js';
+import { paletteOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
+import { HELD } from '../ui/held.js';
 import { WoodPatterns } from '../ui/WoodPatterns.js';
 import { CurveHandles } from './CurveHandles.js';
 import { CutThrough } from './CutThrough.js';
@@ -70,7 +72,7 @@ export function SectionPane({
     () => ({
       onEnter: (ring: number, place: number) => dispatch(session.hovered({ ring, place })),
       onPick: (ring: number, place: number | null, keys: Keys) => {
-        if (place !== null) onPlace?.(ring, place);
+        if (place !== null && !keys.ctrlKey && !keys.metaKey) onPlace?.(ring, place);
         const owner = drawnOwner(drawn, ring);
         if (owner) dispatch(clickOwner(owner, keys));
       },
@@ -125,6 +127,7 @@ export function SectionPane({
             ref={svg}
             aria-label={`Half-section and outside of the piece: ${rings.length} rings, ${plan.pieces} pieces.`}
             className="relative block"
+            {...HELD}
             onPointerMove={pointed}
             onClick={picked}
             onPointerLeave={() => dispatch(session.pointedAt(null))}

@@ -11,6 +11,7 @@ interface UnrolledProps {
   readonly y: (height: number) => number;
   readonly onEnter: (ring: number, place: number) => void;
   readonly onPress?: ((ring: number, place: number) => void) | undefined;
+  readonly onHold?: ((ring: number, place: number) => void) | undefined;
   readonly onPick: (ring: number, place: number, keys: Keys) => void;
 }
 
@@ -20,7 +21,7 @@ const figure = (px: number) => Math.round(px * 50) / 50;
  * The wall laid flat, 0° at the index mark; every ring as wide as the pane. It takes the pointer, row by row, and shows
  * the segment that is pointed at; its woods are on the canvas behind.
  */
-export function Unrolled({ prepared, side, width, y, onEnter, onPress, onPick }: UnrolledProps) {
+export function Unrolled({ prepared, side, width, y, onEnter, onPress, onHold, onPick }: UnrolledProps) {
   const { rings, vessel } = prepared;
   /** Up to the ring above: where a slanted band crosses the axis there is a gap between two rings. */
   const topOf = (index: number) => rings[index + 1]?.stands.bottomMm ?? rings[index]!.stands.topMm;
@@ -48,6 +49,11 @@ export function Unrolled({ prepared, side, width, y, onEnter, onPress, onPick }:
             met(index, event, (at, place) => onPress?.(at, place));
           }}
           onPointerMove={(event) => met(index, event, onEnter)}
+          onContextMenu={(event) => {
+            if (!onHold) return;
+            event.preventDefault();
+            met(index, event, onHold);
+          }}
           onClick={(event) => met(index, event, (at, place) => onPick(at, place, event))}
         >
           <rect

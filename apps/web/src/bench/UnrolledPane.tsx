@@ -8,6 +8,7 @@ import { type Canvas, drawUnrolled, standingAt } from '../surfaces/draw.js';
 import { SurfaceCanvas } from '../surfaces/SurfaceCanvas.js';
 import { useInks } from '../surfaces/useInks.js';
 import { useSampledWall } from '../surfaces/useSampledWall.js';
+import { HELD } from '../ui/held.js';
 import { HEAD } from './layout.js';
 import { SelectedOutlines } from './SelectedBands.js';
 import { Unrolled } from './Unrolled.js';
@@ -23,10 +24,12 @@ interface UnrolledPaneProps {
   readonly brush?: Brush | undefined;
 }
 
-/** What pressing on a segment, and moving on to others while pressed, does; and what is drawn over the wall. */
+/** What pressing on a segment, moving on to others while pressed, and the second button do; and what is drawn over the wall. */
 export interface Brush {
   press(ring: number, place: number): void;
   enter(ring: number, place: number): void;
+  /** What the second button, or a finger held still, does there. */
+  pick(ring: number, place: number): void;
   overlay?(width: number, y: (height: number) => number): ReactNode;
 }
 
@@ -85,6 +88,7 @@ export function UnrolledPane({ prepared, upright: { y, height, scale }, onPlace,
             height={height}
             role="img"
             aria-label="The outside laid flat, every segment in its wood"
+            {...HELD}
             className={`relative block ${brush ? 'touch-none' : ''}`}
           >
             <Unrolled
@@ -93,6 +97,7 @@ export function UnrolledPane({ prepared, upright: { y, height, scale }, onPlace,
               width={width - PADDING}
               y={y}
               onPress={brush?.press}
+              onHold={brush?.pick}
               onEnter={(ring, place) => {
                 brush?.enter(ring, place);
                 dispatch(session.hovered({ ring, place }));

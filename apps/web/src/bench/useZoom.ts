@@ -42,6 +42,9 @@ export function useZoom(bench: RefObject<HTMLDivElement | null>, scale: number):
     let apart = 0;
     const touch = (event: TouchEvent) => {
       const [a, b] = [event.touches[0], event.touches[1]];
+      // A second finger: what the first had begun was no stroke and no drag.
+      if (event.type === 'touchstart' && b && !event.touches[2])
+        a?.target.dispatchEvent(new Event('pointercancel', { bubbles: true }));
       if (!a || !b) {
         apart = 0;
         return;

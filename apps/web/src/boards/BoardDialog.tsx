@@ -12,7 +12,7 @@ import { Plus } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { api, sentencesOf } from '../store/api.js';
-import { unitsOf, woodsOf } from '../store/selectors.js';
+import { unitsOf, woodsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { controlClass, Field } from '../ui/Field.js';

@@ -3,7 +3,7 @@ import { Download, Upload } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useRef, useState } from 'react';
 import { api, sentencesOf } from '../store/api.js';
-import { unitsOf } from '../store/selectors.js';
+import { unitsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Sheet } from '../ui/Sheet.js';

@@ -11,7 +11,7 @@ import { Pencil, Scissors, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { waitSaid } from '../make/ageing/waitSaid.js';
 import { api, sentencesOf } from '../store/api.js';
-import { shopOf, woodsOf } from '../store/selectors.js';
+import { shopOf, woodsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Swatch } from '../ui/Swatch.js';

@@ -2,7 +2,7 @@ import { type Board, formatLength, type Mm, mm, sentenceIn, splitBoard } from '@
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { api, sentencesOf } from '../store/api.js';
-import { shopOf } from '../store/selectors.js';
+import { shopOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { controlClass, Field } from '../ui/Field.js';

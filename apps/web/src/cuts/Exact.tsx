@@ -1,5 +1,5 @@
 import { formatExact, formatStop, type Mm } from '@fellside/core';
-import { unitsOf } from '../store/selectors.js';
+import { unitsOf } from '../store/house.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { Switch } from '../ui/Switch.js';

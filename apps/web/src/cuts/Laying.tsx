@@ -1,5 +1,5 @@
 import { plain, sentenceIn } from '@fellside/core';
-import { unitsOf } from '../store/selectors.js';
+import { unitsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import type { Running } from './runner.js';

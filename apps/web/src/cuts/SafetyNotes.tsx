@@ -1,5 +1,6 @@
 import { cautionsOf } from '@fellside/core';
-import { planOf, projectOf, woodsOf } from '../store/selectors.js';
+import { projectOf, woodsOf } from '../store/house.js';
+import { planOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { Cautions } from '../ui/Cautions.js';
 

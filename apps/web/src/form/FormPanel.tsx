@@ -1,6 +1,7 @@
 import { type Command, edit, type Mm } from '@fellside/core';
 import { editPiece } from '../store/edits.js';
-import { planOf, projectOf } from '../store/selectors.js';
+import { projectOf } from '../store/house.js';
+import { planOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { FormTurntable } from '../turntable/TurntableInset.js';
 import { Group, Pairs } from '../ui/Group.js';

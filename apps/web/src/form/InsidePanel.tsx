@@ -1,7 +1,7 @@
 import { edit, type Inside, mm, type WallAt } from '@fellside/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { editPiece } from '../store/edits.js';
-import { projectOf } from '../store/selectors.js';
+import { projectOf } from '../store/house.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Group, Pairs } from '../ui/Group.js';

@@ -1,7 +1,7 @@
 import { edit, PROFILE_FORMATS, sentenceIn, writeProfile } from '@fellside/core';
 import { useRef } from 'react';
 import { editPiece, refusedEntry } from '../store/edits.js';
-import { projectOf, unitsOf } from '../store/selectors.js';
+import { projectOf, unitsOf } from '../store/house.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Group } from '../ui/Group.js';

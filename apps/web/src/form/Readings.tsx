@@ -9,7 +9,8 @@ import {
   POUND,
   usPints,
 } from '@fellside/core';
-import { planOf, preparedOf, unitsOf } from '../store/selectors.js';
+import { unitsOf } from '../store/house.js';
+import { planOf, preparedOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { Group } from '../ui/Group.js';
 

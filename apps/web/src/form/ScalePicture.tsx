@@ -3,7 +3,7 @@ import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { pictureUrl, usePictureSize } from '../bench/UnderlayPicture.js';
 import { editPiece } from '../store/edits.js';
-import { projectOf, unitsOf } from '../store/selectors.js';
+import { projectOf, unitsOf } from '../store/house.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { controlClass, Field } from '../ui/Field.js';

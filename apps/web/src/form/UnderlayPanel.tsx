@@ -3,7 +3,7 @@ import { type ChangeEvent, useRef, useState } from 'react';
 import { pictureUrl, usePictureSize } from '../bench/UnderlayPicture.js';
 import { api, sentencesOf } from '../store/api.js';
 import { editPiece, refusedEntry } from '../store/edits.js';
-import { projectOf } from '../store/selectors.js';
+import { projectOf } from '../store/house.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Group, Pairs } from '../ui/Group.js';

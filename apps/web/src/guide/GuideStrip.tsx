@@ -1,8 +1,8 @@
 import { Check } from 'lucide-react';
 import { useRef } from 'react';
 import { Link, useLocation } from 'react-router';
+import { projectOf } from '../store/house.js';
 import { look } from '../store/lookSlice.js';
-import { projectOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { STEPS } from './steps.js';

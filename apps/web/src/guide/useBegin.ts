@@ -1,10 +1,9 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, sentencesOf } from '../store/api.js';
+import { unitsOf } from '../store/house.js';
 import { look } from '../store/lookSlice.js';
-import { unitsOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
-import { firstPiece } from './firstPiece.js';
 
 /** Begins the guided first piece: makes it, opens it and shows the guide; and what went wrong with that, in sentences. */
 export function useBegin() {
@@ -14,6 +13,7 @@ export function useBegin() {
   const [create] = api.useCreateProjectMutation();
   const [trouble, setTrouble] = useState<readonly string[]>([]);
   const begin = async () => {
+    const { firstPiece } = await import('./firstPiece.js');
     const made = firstPiece(units);
     if (!made.ok) return;
     const answer = await create(made.value);

@@ -10,7 +10,8 @@ import {
 } from '@fellside/core';
 import { type ReactNode, useState } from 'react';
 import { editPiece } from '../store/edits.js';
-import { preparedOf, projectOf, unitsOf, woodsOf } from '../store/selectors.js';
+import { projectOf, unitsOf, woodsOf } from '../store/house.js';
+import { preparedOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Cautions } from '../ui/Cautions.js';

@@ -14,7 +14,7 @@ import {
   wrongSaid,
 } from '@fellside/core';
 import { useState } from 'react';
-import { unitsOf } from '../store/selectors.js';
+import { unitsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { Choice } from '../ui/Choice.js';
 import { LengthField } from '../ui/LengthField.js';

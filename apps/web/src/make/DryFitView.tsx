@@ -10,8 +10,9 @@ import {
   sentenceIn,
   shortOfOne,
 } from '@fellside/core';
+import { unitsOf } from '../store/house.js';
 import { lastRingOf } from '../store/selection.js';
-import { planOf, unitsOf } from '../store/selectors.js';
+import { planOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { Cautions } from '../ui/Cautions.js';

@@ -1,7 +1,7 @@
 import { edit, type Mm, mm } from '@fellside/core';
 import { useState } from 'react';
 import { editPiece } from '../store/edits.js';
-import { projectOf, woodsOf } from '../store/selectors.js';
+import { projectOf, woodsOf } from '../store/house.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Choice } from '../ui/Choice.js';

@@ -1,5 +1,5 @@
 import { formatAngle, formatLength, gapUnits, type MeantRing, whatItDoes } from '@fellside/core';
-import { unitsOf } from '../store/selectors.js';
+import { unitsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { Heads } from '../ui/Heads.js';
 import { tableClass } from '../ui/tables.js';

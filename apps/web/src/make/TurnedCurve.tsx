@@ -2,7 +2,8 @@ import { done, edit, formatLength, type Mm, mm, radiusAt } from '@fellside/core'
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { editPiece } from '../store/edits.js';
-import { preparedOf, unitsOf } from '../store/selectors.js';
+import { unitsOf } from '../store/house.js';
+import { preparedOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { LengthField } from '../ui/LengthField.js';

@@ -10,7 +10,8 @@ import {
 import { useState } from 'react';
 import { useTargets } from '../rings/targets.js';
 import { refusedEntry } from '../store/edits.js';
-import { preparedOf, projectOf } from '../store/selectors.js';
+import { projectOf } from '../store/house.js';
+import { preparedOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';

@@ -1,6 +1,6 @@
 import { countsNear, dividesInto, edit, type MotifUse, repeatsNear, segmentsOf } from '@fellside/core';
 import { editPiece } from '../store/edits.js';
-import { projectOf } from '../store/selectors.js';
+import { projectOf } from '../store/house.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { ringsName } from './ringsName.js';

@@ -1,7 +1,7 @@
 import { edit, type MotifNumber, type MotifUse, motifOf, type ToneName } from '@fellside/core';
 import { useTargets } from '../rings/targets.js';
 import { editPiece } from '../store/edits.js';
-import { projectOf } from '../store/selectors.js';
+import { projectOf } from '../store/house.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Choice } from '../ui/Choice.js';

@@ -1,8 +1,8 @@
 import { begunFor, edit, MOTIFS, motifOf, segmentsOf } from '@fellside/core';
 import { useTargets } from '../rings/targets.js';
 import { editPiece } from '../store/edits.js';
+import { projectOf } from '../store/house.js';
 import { selectRings } from '../store/selection.js';
-import { projectOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { Group } from '../ui/Group.js';

@@ -1,6 +1,7 @@
 import { begunMotif, dividesInto, keyOfTone, type Motif } from '@fellside/core';
 import { memo } from 'react';
-import { paletteOf, projectOf } from '../store/selectors.js';
+import { projectOf } from '../store/house.js';
+import { paletteOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 
 const ROWS = 12;

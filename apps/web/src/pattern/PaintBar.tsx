@@ -12,7 +12,8 @@ import {
 import { useTargets } from '../rings/targets.js';
 import { AddWood } from '../rings/WoodBar.js';
 import { editPiece } from '../store/edits.js';
-import { paletteOf, projectOf } from '../store/selectors.js';
+import { projectOf } from '../store/house.js';
+import { paletteOf } from '../store/selectors.js';
 import { session, type Tool } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
@@ -108,7 +109,9 @@ export function PaintBar() {
       <Switch label="and mirrored" on={mirror} onChange={(on) => set({ mirror: on })} />
       {tool === 'block' && <BlockActions />}
       {!brush && tool !== 'block' && tool !== 'pick' && (
-        <p className="pb-1.5 text-sm text-quiet">Pick a wood to paint</p>
+        <p className="pb-1.5 text-sm text-quiet">
+          Pick a wood to paint; a finger held still, or the second button, takes it from the wall
+        </p>
       )}
       {brush && selected.length > 0 && (
         <Button onClick={() => dispatch(editPiece(edit.setWood(selected, brush)))}>

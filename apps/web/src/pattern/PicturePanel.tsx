@@ -2,7 +2,8 @@ import { edit, pictureInWoods, type Raster, refuse, trueTurns } from '@fellside/
 import { type ChangeEvent, useRef, useState } from 'react';
 import { useTargets } from '../rings/targets.js';
 import { editPiece, refusedEntry } from '../store/edits.js';
-import { preparedOf, projectOf, speciesOf } from '../store/selectors.js';
+import { projectOf } from '../store/house.js';
+import { preparedOf, speciesOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Group, Pairs } from '../ui/Group.js';

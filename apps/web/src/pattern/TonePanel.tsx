@@ -1,6 +1,7 @@
 import { edit, TONES, type Tone } from '@fellside/core';
 import { editPiece } from '../store/edits.js';
-import { projectOf, speciesOf, woodsOf } from '../store/selectors.js';
+import { projectOf, woodsOf } from '../store/house.js';
+import { speciesOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';

@@ -9,8 +9,8 @@ import {
   toneNames,
 } from '@fellside/core';
 import { editPiece, refusedEntry } from '../store/edits.js';
+import { projectOf } from '../store/house.js';
 import { selectedRingsOf } from '../store/selection.js';
-import { projectOf } from '../store/selectors.js';
 import { type Marked, session } from '../store/sessionSlice.js';
 import type { Dispatch, State } from '../store/store.js';
 import { keyAt, wallOfPiece } from './paint.js';

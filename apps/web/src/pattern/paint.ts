@@ -12,7 +12,8 @@ import {
 } from '@fellside/core';
 import { createSelector } from '@reduxjs/toolkit';
 import { editPiece, previewPiece } from '../store/edits.js';
-import { preparedOf, projectOf } from '../store/selectors.js';
+import { projectOf } from '../store/house.js';
+import { preparedOf } from '../store/selectors.js';
 import { session, type Tool } from '../store/sessionSlice.js';
 import type { Dispatch, State } from '../store/store.js';
 
@@ -71,11 +72,16 @@ function strokeOf(state: State, spots: readonly Spot[]) {
   );
 }
 
+/** Takes the wood of a place for the next strokes. */
+export const pickUp = (spot: Spot) => (dispatch: Dispatch, getState: () => State) => {
+  dispatch(session.brushed(keyAt(getState())(spot)));
+};
+
 /** One stroke at a place with the tool at hand: paints, or picks a wood up. */
 export const strokeAt = (spot: Spot) => (dispatch: Dispatch, getState: () => State) => {
   const state = getState();
   if (state.session.tool === 'pick') {
-    dispatch(session.brushed(keyAt(state)(spot)));
+    dispatch(pickUp(spot));
     dispatch(session.painting({ tool: 'place' }));
     return;
   }

@@ -1,5 +1,6 @@
 import { type ToneName, toneNames } from '@fellside/core';
-import { paletteOf, projectOf } from '../store/selectors.js';
+import { projectOf } from '../store/house.js';
+import { paletteOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 
 /** What a tone may be set to: those of the palette with their woods, and the one that is set if the palette lacks it. */

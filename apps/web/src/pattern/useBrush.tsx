@@ -6,7 +6,7 @@ import { piece } from '../store/pieceSlice.js';
 import { session } from '../store/sessionSlice.js';
 import { type Dispatch, type State, useActions } from '../store/store.js';
 import { MarkedBlock } from './MarkedBlock.js';
-import { previewStroke, stretchOf, strokeAt } from './paint.js';
+import { pickUp, previewStroke, stretchOf, strokeAt } from './paint.js';
 
 /** Marks the part of the wall between two places, whole segments of the rings in between. */
 const markBetween = (from: Spot, to: Spot) => (dispatch: Dispatch, getState: () => State) => {
@@ -74,6 +74,7 @@ export function useBrush(rings: Prepared['rings']): Brush {
       spots.current = [...spots.current, spot];
       dispatch(previewStroke(spots.current));
     };
-    return { press, enter, overlay: (width, y) => <MarkedBlock {...{ rings, width, y }} /> };
+    const pick = (ring: number, place: number) => dispatch(pickUp({ ring, place }));
+    return { press, enter, pick, overlay: (width, y) => <MarkedBlock {...{ rings, width, y }} /> };
   }, [dispatch, rings]);
 }

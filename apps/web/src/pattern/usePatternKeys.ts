@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import { isTypedIn } from '../shell/typing.js';
-import { projectOf } from '../store/selectors.js';
+import { projectOf } from '../store/house.js';
 import { session } from '../store/sessionSlice.js';
 import { type Dispatch, type State, useActions } from '../store/store.js';
 import { copyBlock, pasteBlock } from './blocks.js';

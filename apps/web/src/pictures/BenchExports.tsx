@@ -1,7 +1,8 @@
 import { PAPERS, type Paper, wallPages, wallSvg } from '@fellside/core';
 import { useState } from 'react';
 import { refusedEntry } from '../store/edits.js';
-import { paletteOf, preparedOf, projectOf } from '../store/selectors.js';
+import { projectOf } from '../store/house.js';
+import { paletteOf, preparedOf } from '../store/selectors.js';
 import { shapeOf } from '../store/shape.js';
 import { useActions, useApp } from '../store/store.js';
 import { drawRound, standingAt } from '../surfaces/draw.js';

@@ -11,7 +11,7 @@ import {
   sizesOf,
   type UnitSystem,
 } from '@fellside/core';
-import { unitsOf, woodsOf } from '../store/selectors.js';
+import { unitsOf, woodsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 
 interface PieceKindsProps {

@@ -1,5 +1,5 @@
 import { type Step, sentenceIn } from '@fellside/core';
-import { unitsOf } from '../store/selectors.js';
+import { unitsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 
 /** What is done, in order. */

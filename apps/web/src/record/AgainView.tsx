@@ -11,7 +11,8 @@ import {
   refuse,
 } from '@fellside/core';
 import { useMemo, useState } from 'react';
-import { planOf, projectOf, rippedOf, shopOf, woodsOf } from '../store/selectors.js';
+import { projectOf, shopOf, woodsOf } from '../store/house.js';
+import { planOf, rippedOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Choice } from '../ui/Choice.js';

@@ -1,5 +1,5 @@
 import { boardFeet, formatLength, type Plan, type Result, sentenceIn } from '@fellside/core';
-import { unitsOf } from '../store/selectors.js';
+import { unitsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 
 /** A piece that could be, beside others. */

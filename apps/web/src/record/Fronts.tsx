@@ -1,6 +1,7 @@
 import { elevationPicture, finishedPalette, type Project, prepare, rippingOf } from '@fellside/core';
 import { useEffect, useMemo, useRef } from 'react';
-import { finishIdOf, shopOf, woodsOf } from '../store/selectors.js';
+import { shopOf, woodsOf } from '../store/house.js';
+import { finishIdOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 
 /** The largest of the pieces is so many pixels in its larger direction. */

@@ -1,6 +1,6 @@
 import { done, edit, type Result } from '@fellside/core';
 import { editPiece } from '../store/edits.js';
-import { projectOf } from '../store/selectors.js';
+import { projectOf } from '../store/house.js';
 import { useActions, useApp } from '../store/store.js';
 import { Field } from '../ui/Field.js';
 import { NumberField } from '../ui/NumberField.js';

@@ -2,7 +2,8 @@ import { type Passport, passportOf, passportRows, passportText } from '@fellside
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { savedFirst } from '../store/autosave.js';
-import { planOf, preparedOf, projectOf, shopOf, unitsOf, woodsOf } from '../store/selectors.js';
+import { projectOf, shopOf, unitsOf, woodsOf } from '../store/house.js';
+import { planOf, preparedOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { LazyTurntable } from '../turntable/LazyTurntable.js';
 import { Button } from '../ui/Button.js';

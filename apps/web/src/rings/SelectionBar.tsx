@@ -2,7 +2,7 @@ import { type Command, edit, type Result, segmentsOf } from '@fellside/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { editPiece } from '../store/edits.js';
-import { projectOf } from '../store/selectors.js';
+import { projectOf } from '../store/house.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { LengthField } from '../ui/LengthField.js';

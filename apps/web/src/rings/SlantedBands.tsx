@@ -2,7 +2,8 @@ import { edit, formatLength, liftOfBands, MOST_SLANTS, mm, type Slant } from '@f
 import { Plus, Trash2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { editPiece } from '../store/edits.js';
-import { paletteOf, projectOf, unitsOf } from '../store/selectors.js';
+import { projectOf, unitsOf } from '../store/house.js';
+import { paletteOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Cautions } from '../ui/Cautions.js';

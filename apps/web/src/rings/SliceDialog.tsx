@@ -4,7 +4,7 @@ import { Dialog, RadioGroup } from 'radix-ui';
 import { type FormEvent, useState } from 'react';
 import { api } from '../store/api.js';
 import { editPiece } from '../store/edits.js';
-import { projectOf, shopOf, unitsOf } from '../store/selectors.js';
+import { projectOf, shopOf, unitsOf } from '../store/house.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';

@@ -3,7 +3,7 @@ import { Dialog } from 'radix-ui';
 import { StashTable } from '../stash/StashTable.js';
 import { api, type ListedRing } from '../store/api.js';
 import { editPiece } from '../store/edits.js';
-import { projectOf } from '../store/selectors.js';
+import { projectOf } from '../store/house.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Sheet } from '../ui/Sheet.js';

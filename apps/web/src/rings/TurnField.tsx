@@ -11,7 +11,7 @@ import {
 } from '@fellside/core';
 import { useState } from 'react';
 import { editPiece } from '../store/edits.js';
-import { projectOf, unitsOf } from '../store/selectors.js';
+import { projectOf, unitsOf } from '../store/house.js';
 import { useActions, useApp } from '../store/store.js';
 import { Field } from '../ui/Field.js';
 import { TextEntry } from '../ui/TextEntry.js';

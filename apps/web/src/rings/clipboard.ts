@@ -2,9 +2,9 @@ import { clipOf, edit, readClip } from '@fellside/core';
 import { useEffect } from 'react';
 import { isTypedIn } from '../shell/typing.js';
 import { editPiece, refusedEntry } from '../store/edits.js';
+import { projectOf } from '../store/house.js';
 import { piece } from '../store/pieceSlice.js';
 import { selectRings } from '../store/selection.js';
-import { projectOf } from '../store/selectors.js';
 import { type Dispatch, type State, useActions } from '../store/store.js';
 
 /** Copied rings for menus, which may not read the clipboard everywhere: all windows of this browser have it. */

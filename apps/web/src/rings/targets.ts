@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
+import { projectOf } from '../store/house.js';
 import { selectedRingsOf } from '../store/selection.js';
-import { projectOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 
 /** The value that all share; null when they differ. */

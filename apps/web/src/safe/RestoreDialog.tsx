@@ -2,7 +2,7 @@ import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { sentencesOf } from '../store/api.js';
 import { type CheckedBackup, houseApi } from '../store/houseApi.js';
-import { leavePiece } from '../store/opening.js';
+import { leavePiece } from '../store/leavePiece.js';
 import { useActions } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Sheet } from '../ui/Sheet.js';

@@ -3,7 +3,7 @@ import { Dialog } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, WHOLE_SHELF } from '../store/api.js';
-import { woodsOf } from '../store/selectors.js';
+import { woodsOf } from '../store/house.js';
 import { type State, useActions, useApp } from '../store/store.js';
 import { type Findable, findables } from './found.js';
 

@@ -1,10 +1,10 @@
 import { ringOwner } from '@fellside/core';
 import { STEPS } from '../guide/steps.js';
-import { redo, undo } from '../store/edits.js';
 import { look, THEMES } from '../store/lookSlice.js';
 import { ringAddress } from '../store/selection.js';
 import { session } from '../store/sessionSlice.js';
 import type { Dispatch, State } from '../store/store.js';
+import { redo, undo } from '../store/undoing.js';
 
 /** Something that can be gone to or done. */
 export interface Findable {

@@ -3,7 +3,7 @@ import { Dialog } from 'radix-ui';
 import { type ChangeEvent, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type DifferingWood, sentencesOf, type TakeIn } from '../store/api.js';
-import { unitsOf } from '../store/selectors.js';
+import { unitsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Sheet } from '../ui/Sheet.js';

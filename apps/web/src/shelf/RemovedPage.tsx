@@ -3,7 +3,7 @@ import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, drawingUrl, type ShelvedProject, sentencesOf, WHOLE_SHELF } from '../store/api.js';
-import { unitsOf, usualFinishOf } from '../store/selectors.js';
+import { unitsOf, usualFinishOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Sheet } from '../ui/Sheet.js';

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { FirstStart } from '../guide/FirstStart.js';
 import { api, type ShelvedProject, sentencesOf, WHOLE_SHELF } from '../store/api.js';
-import { leavePiece } from '../store/opening.js';
+import { leavePiece } from '../store/leavePiece.js';
 import { useActions, useApp } from '../store/store.js';
 import { useUnsent } from '../store/useUnsent.js';
 import { Button } from '../ui/Button.js';
@@ -23,7 +23,8 @@ const SMALL = 0.45;
 /** The way in: the pieces as their own elevations standing on a line, to scale with each other. */
 export function Shelf() {
   const [ask, setAsk] = useState(WHOLE_SHELF);
-  const { named, wood } = ask;
+  const { named } = ask;
+  const narrowed = [named, ask.wood, ask.kind, ask.state].some((each) => each !== '');
   const small = useApp((state) => state.look.smallShelf);
   const { data, isLoading, isError, hasNextPage, isFetchingNextPage, fetchNextPage, refetch } =
     api.useProjectsInfiniteQuery(ask, { refetchOnMountOrArgChange: true });
@@ -50,7 +51,7 @@ export function Shelf() {
     <div className="flex h-full flex-col overflow-auto p-6">
       <div className="mb-4 flex flex-wrap items-center gap-3">
         <h1 className="text-xl font-semibold">Shelf</h1>
-        {(total > MANY || named !== '' || wood !== '') && <ShelfTools ask={ask} setAsk={setAsk} />}
+        {(total > MANY || narrowed) && <ShelfTools ask={ask} setAsk={setAsk} />}
         {total > MANY && <span className="text-sm text-quiet">{total} pieces</span>}
         <div className="flex-1" />
         <Link to="/removed" className="text-teal underline">
@@ -76,12 +77,14 @@ export function Shelf() {
       )}
       <UnsentPieces unsent={unsent} onShelf={pieces} />
       {isError && <p role="alert">The server does not answer. Is Fellside still running?</p>}
-      {!isLoading && pieces.length === 0 && !isError && (named !== '' || wood !== '') && (
+      {!isLoading && pieces.length === 0 && !isError && narrowed && (
         <p className="m-auto max-w-md text-center text-quiet">
-          {named ? `No piece has “${named}” in its name.` : 'No piece on the shelf has that wood.'}
+          {named === '' || ask.wood || ask.kind || ask.state
+            ? 'No piece on the shelf is all of that.'
+            : `No piece has “${named}” in its name.`}
         </p>
       )}
-      {data && total === 0 && named === '' && wood === '' && <FirstStart />}
+      {data && total === 0 && !narrowed && <FirstStart />}
       <ul className={`flex flex-wrap items-end px-4 ${small ? 'gap-x-4 gap-y-5' : 'gap-x-8 gap-y-10'}`}>
         {pieces.map((piece) => (
           <ShelvedPiece

@@ -1,6 +1,7 @@
-import type { ShelfAsk } from '../store/api.js';
+import { FORM_KINDS, type FormKind } from '@fellside/core';
+import type { ShelfAsk, ShelfState } from '../store/api.js';
+import { woodsOf } from '../store/house.js';
 import { look } from '../store/lookSlice.js';
-import { woodsOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 import { Choice } from '../ui/Choice.js';
 import { controlClass, Field } from '../ui/Field.js';
@@ -12,6 +13,17 @@ const ORDERS = [
   ['height', 'tallest first'],
   ['width', 'widest first'],
 ] as const;
+
+const KINDS: readonly (readonly [FormKind | '', string])[] = [
+  ['', 'any'],
+  ...(Object.entries(FORM_KINDS) as [FormKind, string][]),
+];
+const STATES: readonly (readonly [ShelfState | '', string])[] = [
+  ['', 'any'],
+  ['planned', 'planned'],
+  ['begun', 'begun in the shop'],
+  ['made', 'made'],
+];
 
 /** Finds and sorts pieces of a shelf that is full. */
 export function ShelfTools({ ask, setAsk }: { ask: ShelfAsk; setAsk: (ask: ShelfAsk) => void }) {
@@ -43,6 +55,13 @@ export function ShelfTools({ ask, setAsk }: { ask: ShelfAsk; setAsk: (ask: Shelf
         value={ask.wood}
         options={[['', 'any'], ...woods.map(({ id, name }) => [id, name] as const)]}
         onChange={(wood) => setAsk({ ...ask, wood })}
+      />
+      <Choice label="Kind" value={ask.kind} options={KINDS} onChange={(kind) => setAsk({ ...ask, kind })} />
+      <Choice
+        label="State"
+        value={ask.state}
+        options={STATES}
+        onChange={(state) => setAsk({ ...ask, state })}
       />
       <Switch label="Small" on={small} onChange={(on) => dispatch(look.shelved(on))} />
     </div>

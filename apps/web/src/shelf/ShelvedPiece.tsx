@@ -1,9 +1,9 @@
-import { copyOf, formatLength, fromStash, mirrorImage, mm, type Project } from '@fellside/core';
+import { formatLength, mm } from '@fellside/core';
 import { Ellipsis } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { Link } from 'react-router';
 import { api, drawingUrl, type ShelvedProject, sentencesOf } from '../store/api.js';
-import { unitsOf, usualFinishOf } from '../store/selectors.js';
+import { unitsOf, usualFinishOf } from '../store/house.js';
 import { useActions, useApp } from '../store/store.js';
 import { saveBlob } from '../ui/saveFile.js';
 import { Elevation } from './Elevation.js';
@@ -17,6 +17,9 @@ interface ShelvedPieceProps {
   readonly onRemoved: () => void;
   readonly onTrouble: (sentences: readonly string[]) => void;
 }
+
+/** How far it is, beside its size. */
+const SAID = { planned: '', begun: ' · begun', made: ' · made' } as const;
 
 /** One piece on the shelf: its elevation on the line, its name and size, and what can be done with it. */
 export function ShelvedPiece(props: ShelvedPieceProps) {
@@ -45,6 +48,7 @@ export function ShelvedPiece(props: ShelvedPieceProps) {
           </Link>
           <p className="text-sm text-quiet">
             {formatLength(mm(heightMm ?? 0), units)} × {formatLength(mm(diameterMm ?? 0), units)}
+            {SAID[piece.state]}
           </p>
           {unsent && <p className="text-sm text-rust">has unsent edits</p>}
         </div>
@@ -57,31 +61,21 @@ export function ShelvedPiece(props: ShelvedPieceProps) {
 function PieceMenu({ piece, onRemoved, onTrouble }: ShelvedPieceProps) {
   const { id, name } = piece;
   const dispatch = useActions();
-  const [create] = api.useCreateProjectMutation();
   const [remove] = api.useRemoveProjectMutation();
   const save = async () => {
     const answer = await fetch(`${location.origin}/api/projects/${id}/file`).catch(() => null);
     if (answer?.ok) saveBlob(`${name}.fellside.json`, await answer.blob());
     else onTrouble(['The file could not be made; is Fellside still running?']);
   };
-  const add = async (made: (document: Project) => Project) => {
-    const found = await dispatch(api.endpoints.project.initiate(id, { forceRefetch: true }));
-    if (!found.data) return onTrouble(sentencesOf(found.error));
-    const added = await create(made(found.data.document));
-    const anew = fromStash(found.data.document);
-    if (added.error) onTrouble(sentencesOf(added.error));
-    else if (anew > 0)
-      onTrouble([
-        `${anew === 1 ? 'One ring' : `${anew} rings`} of ${name} came from the stash, where there is only one of each; in “${added.data.document.name}” ${anew === 1 ? 'it is' : 'they are'} planned anew.`,
-      ]);
+  const add = async (what: 'copy' | 'mirror') => {
+    const { another } = await import('./another.js');
+    const trouble = await dispatch(another(id, name, what));
+    if (trouble.length > 0) onTrouble(trouble);
   };
   const items: readonly [string, () => unknown][] = [
     ['Save as a file (JSON)', save],
-    ['Make a copy', () => add((document) => copyOf(document, `${name} (copy)`))],
-    [
-      'Make its mirror image',
-      () => add((document) => mirrorImage(document, `${name} (mirror image)`.slice(0, 80))),
-    ],
+    ['Make a copy', () => add('copy')],
+    ['Make its mirror image', () => add('mirror')],
     [
       'Take off the shelf',
       async () => {

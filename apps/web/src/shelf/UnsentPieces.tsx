@@ -1,13 +1,11 @@
-import { writeProjectFile } from '@fellside/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { ShelvedProject } from '../store/api.js';
-import { draftsOf, dropDraft } from '../store/drafts.js';
-import { woodsOf } from '../store/selectors.js';
+import { dropDraft } from '../store/drafts.js';
+import { woodsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import type { Unsent } from '../store/useUnsent.js';
 import { Button } from '../ui/Button.js';
-import { saveFile } from '../ui/saveFile.js';
 import { ageOf } from '../ui/times.js';
 
 /** Pieces whose edits are in this browser only: to be opened, or, where the piece is gone, saved as a file. */
@@ -17,12 +15,11 @@ export function UnsentPieces({ unsent, onShelf }: { unsent: Unsent; onShelf: rea
   const lost = [...unsent.pieces].filter(([id]) => !dropped.includes(id));
   if (lost.length === 0) return null;
   const save = async (id: string) => {
-    const [draft] = await draftsOf(id);
-    if (!draft) return;
-    const { project } = draft.edited;
-    saveFile(`${project.name}.fellside.json`, 'application/json', writeProjectFile(project, woods));
+    const { saveDraft } = await import('../store/saveProject.js');
+    await saveDraft(id, woods);
   };
   const drop = async (id: string) => {
+    const { draftsOf } = await import('../store/keptDrafts.js');
     for (const { window } of await draftsOf(id)) await dropDraft(id, window);
     setDropped([...dropped, id]);
   };

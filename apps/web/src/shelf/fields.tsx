@@ -1,4 +1,4 @@
-import { unitsOf, woodsOf } from '../store/selectors.js';
+import { unitsOf, woodsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { controlClass, Field } from '../ui/Field.js';
 

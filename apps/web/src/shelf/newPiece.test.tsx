@@ -31,7 +31,7 @@ const fill = async (label: RegExp | string, text: string) => {
 test('shape, size, ring height and wood make a piece with a solid disc below and rings above', async () => {
   showWith(<NewPiece />);
   await userEvent.click(screen.getByRole('button', { name: 'New piece' }));
-  await userEvent.click(screen.getByText('Vase'));
+  await userEvent.click(await screen.findByText('Vase', {}, { timeout: 10_000 }));
   await fill('Name', 'Crook Vase');
   await fill(/^Height/, '9 3/4');
   await userEvent.click(screen.getByRole('button', { name: 'Start' }));
@@ -45,6 +45,7 @@ test('shape, size, ring height and wood make a piece with a solid disc below and
 test('everything that is wrong is listed at once, and nothing is sent', async () => {
   showWith(<NewPiece />);
   await userEvent.click(screen.getByRole('button', { name: 'New piece' }));
+  await screen.findByText('Vase', {}, { timeout: 10_000 });
   await fill(/^Height/, 'tall');
   await fill(/^Wall/, '-1');
   await userEvent.click(screen.getByRole('button', { name: 'Start' }));

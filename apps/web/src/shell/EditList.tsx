@@ -1,7 +1,7 @@
 import { ChevronDown } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { redo, undo } from '../store/edits.js';
 import { useActions, useApp } from '../store/store.js';
+import { redo, undo } from '../store/undoing.js';
 
 /** So many edits are listed either way. */
 const MOST = 30;

@@ -1,7 +1,7 @@
 import { sentenceIn } from '@fellside/core';
 import { X } from 'lucide-react';
+import { unitsOf } from '../store/house.js';
 import { piece } from '../store/pieceSlice.js';
-import { unitsOf } from '../store/selectors.js';
 import { useActions, useApp } from '../store/store.js';
 
 /** Why the last edit was refused, or what it changed besides; one line above the foot bar. */

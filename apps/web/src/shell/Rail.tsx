@@ -12,8 +12,8 @@ import {
   Trees,
 } from 'lucide-react';
 import { NavLink } from 'react-router';
+import { projectOf } from '../store/house.js';
 import { lastRingOf, ringAddress } from '../store/selection.js';
-import { projectOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 
 /** The stations in the order of the work; those of a piece only while one is open. */

@@ -1,9 +1,7 @@
-import { writeProjectFile } from '@fellside/core';
+import { woodsOf } from '../store/house.js';
 import type { Safety } from '../store/saving.js';
-import { woodsOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
-import { saveFile } from '../ui/saveFile.js';
 
 const SAYS: Record<Exclude<Safety, 'saved' | 'away'>, string> = {
   unsaved: 'saving…',
@@ -33,13 +31,10 @@ export function SavedSign() {
     kept === 'nowhere'
       ? 'Not kept anywhere: this browser has no room for your edits. Save them as a file.'
       : 'Your edits are kept in this browser and tried again.';
-  const save = () =>
-    edited &&
-    saveFile(
-      `${edited.project.name}.fellside.json`,
-      'application/json',
-      writeProjectFile(edited.project, woods),
-    );
+  const save = async () => {
+    const { saveProject } = await import('../store/saveProject.js');
+    if (edited) saveProject(edited.project, woods);
+  };
   return (
     <>
       <span

@@ -1,12 +1,12 @@
-import { edit, UNIT_SYSTEMS, type UnitSystem, withUnits } from '@fellside/core';
+import { UNIT_SYSTEMS, type UnitSystem, withUnits } from '@fellside/core';
 import { History, Redo2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Search } from '../search/Search.js';
 import { api } from '../store/api.js';
-import { editPiece, redo, undo } from '../store/edits.js';
-import { shopOf } from '../store/selectors.js';
+import { shopOf } from '../store/house.js';
 import { useActions, useApp } from '../store/store.js';
+import { redo, undo } from '../store/undoing.js';
 import { Button } from '../ui/Button.js';
 import { EditList } from './EditList.js';
 import { SavedSign } from './SavedSign.js';
@@ -111,9 +111,11 @@ function PieceName() {
   const dispatch = useActions();
   const name = useApp((state) => state.piece.edited?.project.name ?? '');
   const [typed, setTyped] = useState<string | null>(null);
-  const settle = () => {
-    if (typed !== null && typed.trim() !== name) dispatch(editPiece(edit.rename(typed)));
+  const settle = async () => {
     setTyped(null);
+    if (typed === null || typed.trim() === name) return;
+    const { rename } = await import('./rename.js');
+    dispatch(rename(typed));
   };
   return (
     <input
@@ -121,7 +123,7 @@ function PieceName() {
       className="field-sizing-content h-8 min-w-12 max-w-80 rounded border border-transparent bg-transparent px-1 text-on-bar hover:border-[#5b6a6c]"
       value={typed ?? name}
       onChange={(event) => setTyped(event.target.value)}
-      onBlur={settle}
+      onBlur={() => void settle()}
       onKeyDown={(event) => {
         if (event.key === 'Enter') event.currentTarget.blur();
         if (event.key === 'Escape') setTyped(null);

@@ -86,8 +86,10 @@ describe('the top bar', () => {
     const name = screen.getByLabelText('Name of the piece');
     await userEvent.clear(name);
     await userEvent.type(name, '   {Enter}');
+    await vi.waitFor(() =>
+      expect(plain(store.getState().piece.refused[0]?.message ?? '')).toMatch(/Name is empty/),
+    );
     expect(project().name).toBe('Fell Race Cup');
-    expect(plain(store.getState().piece.refused[0]?.message ?? '')).toMatch(/Name is empty/);
   });
 });
 

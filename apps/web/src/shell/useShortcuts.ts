@@ -1,8 +1,8 @@
 import { useEffect } from 'react';
 import { ZOOM_STEP } from '../bench/useZoom.js';
-import { redo, undo } from '../store/edits.js';
 import { session } from '../store/sessionSlice.js';
 import { type Dispatch, type State, useActions } from '../store/store.js';
+import { redo, undo } from '../store/undoing.js';
 import { isTypedIn } from './typing.js';
 
 const zoomBy = (factor: number) => (dispatch: Dispatch, getState: () => State) =>

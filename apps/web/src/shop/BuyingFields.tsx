@@ -1,6 +1,6 @@
 import { type Mm, mm, type Result, type Shop } from '@fellside/core';
 import { Plus, Trash2 } from 'lucide-react';
-import { woodsOf } from '../store/selectors.js';
+import { woodsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { controlClass, Field } from '../ui/Field.js';

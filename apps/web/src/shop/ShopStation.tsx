@@ -1,7 +1,7 @@
 import { done, type Mm, type Result, reasonsOf, refused, type Shop, shopSchema } from '@fellside/core';
 import { useState } from 'react';
 import { api, sentencesOf } from '../store/api.js';
-import { shopOf } from '../store/selectors.js';
+import { shopOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { LengthField } from '../ui/LengthField.js';
 import { NumberField } from '../ui/NumberField.js';

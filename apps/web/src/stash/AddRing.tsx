@@ -13,7 +13,7 @@ import { Dialog } from 'radix-ui';
 import { type FormEvent, useState } from 'react';
 import { Entry, useUnitName } from '../shelf/fields.js';
 import { api, sentencesOf } from '../store/api.js';
-import { unitsOf, woodsOf } from '../store/selectors.js';
+import { unitsOf, woodsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { controlClass, Field } from '../ui/Field.js';

@@ -1,7 +1,7 @@
 import { formatLength, MAKINGS, mm, segmentsOf } from '@fellside/core';
 import type { ReactNode } from 'react';
 import type { ListedRing } from '../store/api.js';
-import { unitsOf, woodsOf } from '../store/selectors.js';
+import { unitsOf, woodsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { Swatch } from '../ui/Swatch.js';
 import { headClass, tableClass } from '../ui/tables.js';

@@ -9,7 +9,8 @@ import {
 } from '@fellside/core';
 import { createSelector } from '@reduxjs/toolkit';
 import { pairsOf } from '../pattern/contrast.js';
-import { planOf, preparedOf, projectOf, shopOf, woodsOf } from './selectors.js';
+import { projectOf, shopOf, woodsOf } from './house.js';
+import { planOf, preparedOf } from './selectors.js';
 import type { State } from './store.js';
 
 const NONE: readonly never[] = [];

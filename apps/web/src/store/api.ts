@@ -1,6 +1,7 @@
 import type {
   Board,
   FinishId,
+  FormKind,
   HandEntry,
   History,
   JournalEntry,
@@ -33,6 +34,8 @@ export interface ShelvedProject {
   readonly heightMm: number | null;
   readonly diameterMm: number | null;
   readonly woods: readonly string[];
+  readonly kind: FormKind | null;
+  readonly state: ShelfState;
   readonly savedAt: string;
   readonly removedAt: string | null;
   /** Why it cannot be opened; null where it can. */
@@ -45,16 +48,27 @@ export interface ShelfPage {
   readonly widestMm: number;
   readonly pieces: readonly ShelvedProject[];
 }
-/** Which pieces are asked for: on the shelf or removed, by a part of their name, with a wood; and in which order. */
+/** How far a piece is: nothing of it done, something ticked off, a day of making on its passport. */
+export type ShelfState = 'planned' | 'begun' | 'made';
+/** Which pieces are asked for: on the shelf or removed, by a part of their name, with a wood, of a kind, so far; and in which order. */
 export interface ShelfAsk {
   readonly removed: boolean;
   readonly named: string;
   readonly order: 'saved' | 'name' | 'height' | 'width';
   /** Id; empty for any. */
   readonly wood: string;
+  readonly kind: FormKind | '';
+  readonly state: ShelfState | '';
 }
 /** All pieces on the shelf, the last saved first. */
-export const WHOLE_SHELF: ShelfAsk = { removed: false, named: '', order: 'saved', wood: '' };
+export const WHOLE_SHELF: ShelfAsk = {
+  removed: false,
+  named: '',
+  order: 'saved',
+  wood: '',
+  kind: '',
+  state: '',
+};
 export interface ListedVersion {
   readonly revision: number;
   readonly savedAt: string;
@@ -116,9 +130,9 @@ export const api = createApi({
         getNextPageParam: ({ total, pieces }, _, from) =>
           pieces.length > 0 && from + pieces.length < total ? from + pieces.length : undefined,
       },
-      query: ({ queryArg: { removed, named, order, wood }, pageParam }) => ({
+      query: ({ queryArg, pageParam }) => ({
         url: 'projects',
-        params: { from: pageParam, count: PAGE, removed, named, order, wood },
+        params: { ...queryArg, from: pageParam, count: PAGE },
       }),
       providesTags: ['shelf'],
       keepUnusedDataFor: 0,

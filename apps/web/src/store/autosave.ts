@@ -5,7 +5,6 @@ import { dropDraft, keepDraft } from './drafts.js';
 import { type Outbox, outbox } from './outboxSlice.js';
 import { type PieceState, pieceSlice } from './pieceSlice.js';
 import { type Other, type Pending, sameDocument, saving } from './saving.js';
-import { bringTogether } from './together.js';
 import { underWay } from './underWay.js';
 
 /** Pause in editing before a save, and between tries while the server is away (ms). */
@@ -93,7 +92,8 @@ async function drain(id: string, dispatch: Tell, getState: () => Seen): Promise<
     // Under a hand that moves nothing is exchanged.
     while (answer.error?.status === 409 && isHeld(id, getState()))
       await new Promise((go) => setTimeout(go, HELD));
-    if (!settled(id, answer, edited, dispatch, getState)) await new Promise((go) => setTimeout(go, RETRY));
+    if (!(await settled(id, answer, edited, dispatch, getState)))
+      await new Promise((go) => setTimeout(go, RETRY));
   }
 }
 
@@ -101,19 +101,22 @@ async function drain(id: string, dispatch: Tell, getState: () => Seen): Promise<
 const isHeld = (id: string, { piece: open }: Seen): boolean => open.id === id && open.preview !== null;
 
 /** Takes in what the server answered; false where it has to be asked again after a while. */
-function settled(
+async function settled(
   id: string,
   answer: SaveAnswer,
   edited: Edited,
   dispatch: Tell,
   getState: () => Seen,
-): boolean {
+): Promise<boolean> {
   if (answer.data) return saved(id, answer.data, edited, dispatch, getState);
   const { status, data } = answer.error!;
   const other = otherOf(status, data);
   if (other?.what === 'changed' && sameDocument(other.piece.document, edited.project))
     return saved(id, other.piece, edited, dispatch, getState);
-  if (other?.what === 'changed' && bringTogether(other.piece, dispatch, getState) === null) return true;
+  if (other?.what === 'changed') {
+    const { bringTogether } = await import('./together.js');
+    if (bringTogether(other.piece, dispatch, getState) === null) return true;
+  }
   if (other) dispatch(saving.stale({ id, other }));
   else if (typeof status === 'number' && status >= 400 && status < 500 && status !== 401) {
     const reasons = sentencesOf(answer.error).map(

@@ -1,11 +1,4 @@
-import {
-  type Edited,
-  NO_HISTORY,
-  type Project,
-  readProject,
-  SCHEMA_VERSION,
-  upgradedSteps,
-} from '@fellside/core';
+import type { Edited, Project } from '@fellside/core';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { windowName } from './windows.js';
 
@@ -24,14 +17,14 @@ export interface Draft {
 }
 
 /** A draft as it lies in the store: its steps to undo each in a row of their own, so that an edit writes only its own. */
-interface Row extends Omit<Draft, 'edited' | 'base'> {
+export interface Row extends Omit<Draft, 'edited' | 'base'> {
   readonly base?: Project | null;
   readonly project: Edited['project'];
   readonly past: readonly number[];
   readonly future: readonly number[];
 }
 
-interface Drafts extends DBSchema {
+export interface Drafts extends DBSchema {
   drafts: { key: [window: string, piece: string]; value: Row; indexes: { piece: string } };
   steps: { key: [window: string, piece: string, step: number]; value: { step: Step } & StepKey };
 }
@@ -43,7 +36,7 @@ interface StepKey {
 
 let opened: Promise<IDBPDatabase<Drafts>> | null = null;
 
-function database(): Promise<IDBPDatabase<Drafts>> {
+export function database(): Promise<IDBPDatabase<Drafts>> {
   opened ??= openDB<Drafts>('fellside', 1, {
     upgrade(db) {
       db.createObjectStore('drafts', { keyPath: ['window', 'piece'] }).createIndex('piece', 'piece');
@@ -149,19 +142,6 @@ export async function dropDraft(piece: string, of?: string): Promise<void> {
   }
 }
 
-/** Drafts of a piece in this browser, of all windows, the newest first; those of an older Fellside brought up to date. */
-export async function draftsOf(piece: string): Promise<Draft[]> {
-  try {
-    await takeOver();
-    const db = await database();
-    const rows = await db.getAllFromIndex('drafts', 'piece', piece);
-    const drafts = await Promise.all(rows.map((row) => whole(db, row)));
-    return drafts.flatMap((draft) => upToDate(draft) ?? []).sort((a, b) => (a.at < b.at ? 1 : -1));
-  } catch {
-    return [];
-  }
-}
-
 /** Names of pieces with edits that never reached the server, with when the last of them was. */
 export async function unsentPieces(): Promise<
   ReadonlyMap<string, { readonly name: string; readonly at: string }>
@@ -175,36 +155,10 @@ export async function unsentPieces(): Promise<
   }
 }
 
-async function whole(db: IDBPDatabase<Drafts>, row: Row): Promise<Draft> {
-  const { window, piece, revision, project, base = null, at } = row;
-  const steps = async (ns: readonly number[]) => {
-    const found = await Promise.all(ns.map((n) => db.get('steps', [window, piece, n])));
-    return found.every(Boolean) ? found.map((each) => each!.step) : [];
-  };
-  const history = { past: await steps(row.past), future: await steps(row.future) };
-  return { window, piece, revision, edited: { project, history }, base, at };
-}
-
-/** A draft that an older Fellside kept, brought up to date with those of its steps to undo that still fit. */
-function upToDate(draft: Draft): Draft | null {
-  const { project, history } = draft.edited;
-  if (project.schema === SCHEMA_VERSION) return draft;
-  const read = readProject(project);
-  const steps = upgradedSteps(history, project.schema);
-  const base = draft.base && readProject(draft.base);
-  return read.ok
-    ? {
-        ...draft,
-        edited: { project: read.value, history: steps ?? NO_HISTORY },
-        base: base?.ok ? base.value : null,
-      }
-    : null;
-}
-
 const OLD = 'fellside.draft.';
 
 /** Drafts that an older Fellside kept elsewhere in this browser move over, once. */
-async function takeOver(): Promise<void> {
+export async function takeOver(): Promise<void> {
   if (typeof localStorage === 'undefined') return;
   for (const key of Object.keys(localStorage).filter((each) => each.startsWith(OLD))) {
     const { revision, edited } = JSON.parse(localStorage.getItem(key)!) as Keeping;

@@ -1,14 +1,4 @@
-import {
-  type Command,
-  done,
-  type Result,
-  recorded,
-  redone,
-  refuse,
-  run,
-  type Said,
-  undone,
-} from '@fellside/core';
+import { type Command, done, type Result, recorded, refuse, run, type Said } from '@fellside/core';
 import { piece } from './pieceSlice.js';
 import { rippedOf } from './selectors.js';
 import type { Dispatch, State } from './store.js';
@@ -47,18 +37,6 @@ export const settlePreview = () => (dispatch: Dispatch, getState: () => State) =
   if (!edited || !preview) return;
   const { note } = preview;
   dispatch(piece.edited({ edited: recorded(edited, preview), ...(note && { note }) }));
-};
-
-export const undo = () => (dispatch: Dispatch, getState: () => State) => {
-  const { edited } = getState().piece;
-  const step = edited?.history.past.at(-1);
-  if (edited && step) dispatch(piece.edited({ edited: undone(edited), note: `Undone: ${step.label}.` }));
-};
-
-export const redo = () => (dispatch: Dispatch, getState: () => State) => {
-  const { edited } = getState().piece;
-  const step = edited?.history.future.at(-1);
-  if (edited && step) dispatch(piece.edited({ edited: redone(edited), note: `Done again: ${step.label}.` }));
 };
 
 /** Says why something typed could not be read; nothing is changed. */

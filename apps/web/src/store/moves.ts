@@ -1,7 +1,7 @@
 import { edit, ringOwner } from '@fellside/core';
 import { editPiece } from './edits.js';
+import { projectOf } from './house.js';
 import { selectedRingsOf } from './selection.js';
-import { projectOf } from './selectors.js';
 import { session } from './sessionSlice.js';
 import type { Dispatch, State } from './store.js';
 

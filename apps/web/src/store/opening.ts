@@ -1,6 +1,8 @@
 import type { SavedProject } from './api.js';
-import { pendingOf, type Seen, type Tell } from './autosave.js';
-import { type Draft, draftsOf, dropDraft, keepDraft } from './drafts.js';
+import type { Seen, Tell } from './autosave.js';
+import { type Draft, dropDraft, keepDraft } from './drafts.js';
+import { draftsOf } from './keptDrafts.js';
+import { leavePiece } from './leavePiece.js';
 import { outbox } from './outboxSlice.js';
 import { piece } from './pieceSlice.js';
 import { sameDocument, saving } from './saving.js';
@@ -9,14 +11,6 @@ import { underWay } from './underWay.js';
 import { isOpen, windowName } from './windows.js';
 
 const openingNow = underWay();
-
-/** Puts the open piece away; what of it is not saved yet goes on being saved. */
-export const leavePiece = () => (dispatch: Tell, getState: () => Seen) => {
-  const { piece: open } = getState();
-  const pending = open.id === null ? null : pendingOf(getState(), open.id);
-  if (pending) dispatch(outbox.left(pending));
-  if (open.id !== null) dispatch(piece.closed());
-};
 
 /**
  * Opens a piece as the server has it, and puts edits that never reached the server back on top: those of this window, and

@@ -1,28 +1,5 @@
-import { type Plan, type Project, placesOf, type Result, refuse } from '@fellside/core';
-import { type Action, type ActionCreatorWithPayload, createAction, createSelector } from '@reduxjs/toolkit';
-
-/**
- * Places of rings, bands and blanks up to which a piece is planned where it is drawn: the largest of the show has a fifth
- * of them, and such a plan takes less than a fifth of a second.
- */
-const PLANNED_HERE = 5000;
-/** Slanted bands divide everything: each counts as so many places. */
-const BAND = 800;
-
-const weightOf = createSelector(
-  [
-    (project: Project) => project.rings,
-    (project: Project) => project.blanks,
-    (project: Project) => project.slants,
-  ],
-  (rings, blanks = [], slants = []) =>
-    rings.reduce((sum, { making }) => sum + placesOf(making), 0) +
-    blanks.reduce((sum, { woods }) => sum + woods.length, 0) +
-    slants.length * BAND,
-);
-
-/** Whether a piece is so large that its plan is worked out beside the page. */
-export const isLarge = (project: Project): boolean => weightOf(project) > PLANNED_HERE;
+import { type Plan, type Project, type Result, refuse } from '@fellside/core';
+import { type Action, type ActionCreatorWithPayload, createAction } from '@reduxjs/toolkit';
 
 export interface Planned {
   /** The document that was planned; what it is now may be a later one. */
@@ -32,7 +9,11 @@ export interface Planned {
   readonly plan: Result<Plan>;
 }
 
-const WORKING: Result<Plan> = refuse('web:planning', '', 'The plan of this large piece is being worked out.');
+export const WORKING: Result<Plan> = refuse(
+  'web:planning',
+  '',
+  'The plan of this large piece is being worked out.',
+);
 
 /** What was worked out beside the page. */
 export const planTold: ActionCreatorWithPayload<Planned> = createAction<Planned>('planned/told');
@@ -41,18 +22,3 @@ export const plannedReducer = (
   state: Planned = { of: null, from: null, plan: WORKING },
   action: Action,
 ): Planned => (planTold.match(action) ? action.payload : state);
-
-/** Whether a plan speaks of as many rings and blanks as a document has: then it can be shown until the next one comes. */
-const fits = ({ of }: Planned, project: Project): boolean =>
-  of !== null && of.rings.length === project.rings.length && of.blanks?.length === project.blanks?.length;
-
-/** The last plan of a large piece, as long as it fits; then the next one is waited for. */
-export const plannedFor = (planned: Planned, project: Project): Result<Plan> =>
-  fits(planned, project) ? planned.plan : WORKING;
-
-/** The last plan that was worked out beside the page in the gesture that runs; null where there is none that fits. */
-export const plannedAmid = (
-  planned: Planned,
-  project: Project,
-  from: Project | undefined,
-): Result<Plan> | null => (planned.from === from && fits(planned, project) ? planned.plan : null);

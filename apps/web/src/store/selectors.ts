@@ -1,6 +1,5 @@
 import {
   agedColour,
-  DEFAULT_SHOP,
   done,
   dress,
   type FinishId,
@@ -8,12 +7,9 @@ import {
   type Owned,
   type Plan,
   type Prepared,
-  type Project,
   plan,
   type Result,
   rippingOf,
-  SHIPPED_WOODS,
-  type Shop,
   type Species,
   seen,
   stackUp,
@@ -21,28 +17,15 @@ import {
 import { createSelector } from '@reduxjs/toolkit';
 import { dequal } from 'dequal';
 import { canPlanBeside, type PlanAsk } from '../workers/planning.js';
-import { api } from './api.js';
-import { isLarge, plannedAmid, plannedFor } from './planning.js';
+import { isLarge, plannedAmid, plannedFor } from './fitting.js';
+import { projectOf, shopOf, usualFinishOf, woodsOf } from './house.js';
 import { shapedRings, shapedSlants } from './shapedRings.js';
 import type { State } from './store.js';
 
-/** The open piece's document, or what a gesture would make of it; only asked for where a piece is open. */
-export const projectOf = (state: State): Project => {
-  const project = state.piece.preview?.project ?? state.piece.edited?.project;
-  if (!project) throw new Error('no piece is open');
-  return project;
-};
-
-const shopAnswer = api.endpoints.shop.select();
-const woodsAnswer = api.endpoints.woods.select();
-
-export const shopOf = (state: State): Shop => shopAnswer(state).data ?? DEFAULT_SHOP;
 /** How the shop rips strips: sizes of rings hang on it. */
 export const rippedOf = createSelector([shopOf], ({ shareWidthMm, ripStepMm }) =>
   rippingOf({ shareWidthMm, ripStepMm }),
 );
-export const unitsOf = (state: State) => shopOf(state).units;
-export const woodsOf = (state: State): readonly Species[] => woodsAnswer(state).data ?? SHIPPED_WOODS;
 
 const formOf = (state: State) => projectOf(state).form;
 const ringsOf = (state: State) => projectOf(state).rings;
@@ -109,9 +92,6 @@ export const ownedOf: (state: State) => Owned = createSelector(
 );
 
 const ids = (all: readonly { readonly id: string }[] = []) => all.map(({ id }) => ({ id }));
-
-/** What the shop usually finishes with. */
-export const usualFinishOf = (state: State): FinishId => shopOf(state).workshop.finish.usual;
 
 /** What the open piece is finished with. */
 export const finishIdOf = (state: State): FinishId => projectOf(state).finish ?? usualFinishOf(state);

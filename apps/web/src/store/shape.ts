@@ -1,7 +1,8 @@
 import type { Ring, Stacking } from '@fellside/core';
 import { createSelector } from '@reduxjs/toolkit';
 import type { Shape } from '../workers/geometry.js';
-import { inlaysOf, projectOf, rippedOf, shapedRingsOf, shapedSlantsOf } from './selectors.js';
+import { projectOf } from './house.js';
+import { inlaysOf, rippedOf, shapedRingsOf, shapedSlantsOf } from './selectors.js';
 import type { State } from './store.js';
 
 /** Rings without what their shape does not hang on: a worker is not sent a thousand woods. */

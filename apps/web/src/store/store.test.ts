@@ -7,14 +7,18 @@ import { demoProjects } from '@fellside/core/demo';
 import { IDBFactory } from 'fake-indexeddb';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import type { SavedProject } from './api.js';
-import { draftsOf, dropDraft, forgetDatabase, keepDraft, unsentPieces } from './drafts.js';
-import { editPiece, previewPiece, redo, settlePreview, undo } from './edits.js';
-import { leavePiece, openPiece } from './opening.js';
+import { dropDraft, forgetDatabase, keepDraft, unsentPieces } from './drafts.js';
+import { editPiece, previewPiece, settlePreview } from './edits.js';
+import { projectOf } from './house.js';
+import { draftsOf } from './keptDrafts.js';
+import { leavePiece } from './leavePiece.js';
+import { openPiece } from './opening.js';
 import { piece } from './pieceSlice.js';
 import { planTold } from './planning.js';
-import { planAskOf, planOf, preparedOf, projectOf } from './selectors.js';
+import { planAskOf, planOf, preparedOf } from './selectors.js';
 import { session } from './sessionSlice.js';
 import { createStore } from './store.js';
+import { redo, undo } from './undoing.js';
 import { windowName } from './windows.js';
 
 const saved = (revision = 1, id = 'cup'): SavedProject => ({

@@ -6,9 +6,11 @@ import { ability } from './webgl.js';
 const REST = 220;
 /** A frame is to take no longer than this while something moves, ms; a third less is quick enough for more points. */
 const FRAME = 32;
-/** Points a side for each of the page's: at least while something moves, and at rest. */
+/** Points a side for each of the page's: at least while something moves, and at most at rest. */
 const COARSEST = 0.3;
-const AT_REST = 2;
+const SMOOTH = 2;
+/** Points of a frame at rest: software draws so many within half a second, and the page waits for it. */
+const MOST = 1.5e6;
 /** So much of what it was a change makes of them, after so many frames. */
 const STEP = 0.85;
 const FRAMES = 4;
@@ -21,9 +23,13 @@ export const nextRatio = (ratio: number, took: number, most: number): number =>
       ? Math.min(most, ratio / STEP)
       : ratio;
 
+/** Points a side at rest for each of the page's, on a canvas of so many px. */
+export const ratioAtRest = (width: number, height: number): number =>
+  Math.min(SMOOTH, Math.max(1, Math.sqrt(MOST / Math.max(1, width * height))));
+
 /** Without graphics hardware: as coarse as it has to be while something moves, and smooth at rest. */
 export function Quality() {
-  const { gl, invalidate } = useThree();
+  const { gl, size, invalidate } = useThree();
   const rest = useRef({ timer: 0, drawing: false });
   const moving = useRef({ ratio: 0.6, last: Number.NEGATIVE_INFINITY, sum: 0, frames: 0 });
   useEffect(() => {
@@ -52,7 +58,7 @@ export function Quality() {
     if (gl.getPixelRatio() !== move.ratio) gl.setPixelRatio(move.ratio);
     resting.timer = window.setTimeout(() => {
       resting.drawing = true;
-      gl.setPixelRatio(AT_REST);
+      gl.setPixelRatio(ratioAtRest(size.width, size.height));
       invalidate();
     }, REST);
   });

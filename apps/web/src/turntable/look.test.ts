@@ -3,7 +3,7 @@ import { demoProjects } from '@fellside/core/demo';
 import { Vector3 } from 'three';
 import { describe, expect, test } from 'vitest';
 import { createGeometry } from '../workers/geometry.js';
-import { nextRatio } from './Quality.js';
+import { nextRatio, ratioAtRest } from './Quality.js';
 import { shadowAt } from './Room.js';
 import { metOn } from './Skin.js';
 import { lightAlong, skinGeometry, thinned } from './skinGeometry.js';
@@ -123,6 +123,9 @@ test('coarser while frames take too long, finer again while they do not, never b
   expect(nextRatio(0.6, 10, 2)).toBeGreaterThan(0.6);
   expect(nextRatio(0.6, 28, 2)).toBe(0.6);
   expect([nextRatio(0.31, 500, 2), nextRatio(1.9, 5, 2)]).toEqual([0.3, 2]);
+  // At rest four points for each of a small one, never fewer than one, and not without end.
+  expect([ratioAtRest(300, 300), ratioAtRest(4000, 3000), ratioAtRest(0, 0)]).toEqual([2, 1, 2]);
+  expect(1000 * 750 * ratioAtRest(1000, 750) ** 2).toBeCloseTo(1.5e6, 3);
 });
 
 test('the shadow is darkest under the foot and fades outwards', () => {

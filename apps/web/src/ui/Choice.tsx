@@ -15,7 +15,7 @@ export function Choice<T extends string>({
   value,
   options,
   onChange,
-  className = 'w-36',
+  className = 'min-w-28 max-w-full',
 }: ChoiceProps<T>) {
   return (
     <Field label={label}>

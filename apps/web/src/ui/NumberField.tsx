@@ -1,6 +1,6 @@
 import { type Result, readNumber, refuse, type Said, sentenceIn, trimZeros } from '@fellside/core';
 import { useState } from 'react';
-import { unitsOf } from '../store/selectors.js';
+import { unitsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { Field } from './Field.js';
 import { TextEntry } from './TextEntry.js';

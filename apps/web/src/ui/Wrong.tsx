@@ -1,5 +1,5 @@
 import { plain, type Said, sentenceIn } from '@fellside/core';
-import { unitsOf } from '../store/selectors.js';
+import { unitsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 
 /** What is wrong with a form that was sent, sentence by sentence; nothing where all is well. */

@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import { api, type ListedVersion, sentencesOf } from '../store/api.js';
 import { saveNow } from '../store/autosave.js';
 import { editPiece } from '../store/edits.js';
-import { projectOf } from '../store/selectors.js';
+import { projectOf } from '../store/house.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { Choice } from '../ui/Choice.js';

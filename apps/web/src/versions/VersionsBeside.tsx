@@ -1,6 +1,6 @@
 import { changesBetween, formatLength, mm, type Project, sentenceIn } from '@fellside/core';
 import { drawingUrl } from '../store/api.js';
-import { unitsOf, usualFinishOf } from '../store/selectors.js';
+import { unitsOf, usualFinishOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 
 /** A state of the piece: when, drawn at a revision, and what it is. */

@@ -1,7 +1,7 @@
 import { sentenceIn } from '@fellside/core';
 import { useState } from 'react';
 import { api, drawingUrl, type ListedVersion } from '../store/api.js';
-import { unitsOf, usualFinishOf } from '../store/selectors.js';
+import { unitsOf, usualFinishOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { ageOf, momentOf } from '../ui/times.js';
 import { VersionShown } from './VersionShown.js';

@@ -1,7 +1,7 @@
 import { ALL_ROWS, boardFeet, foundIn, type WorkbookRow, workbookCsv, workbookTotals } from '@fellside/core';
 import { useMemo, useState } from 'react';
 import { api } from '../store/api.js';
-import { unitsOf } from '../store/selectors.js';
+import { unitsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 import { saveFile } from '../ui/saveFile.js';

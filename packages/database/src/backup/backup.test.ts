@@ -86,6 +86,7 @@ describe('a backup', () => {
           name: null,
           heightMm: null,
           diameterMm: null,
+          kind: null,
           woods: null,
         })),
       );

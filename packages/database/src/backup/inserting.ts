@@ -13,7 +13,7 @@ const INSERTS = {
 /** Puts what a backup holds into the tables of an empty database. */
 export function inserting(db: Sqlite.Database): BackupVisitor {
   const piece = db.prepare(
-    'INSERT INTO projects (id, revision, document, history, savedAt, removedAt, name, heightMm, diameterMm, woods) VALUES (@id, @revision, @document, @history, @savedAt, @removedAt, @name, @heightMm, @diameterMm, @woods)',
+    'INSERT INTO projects (id, revision, document, history, savedAt, removedAt, name, heightMm, diameterMm, woods, kind, made) VALUES (@id, @revision, @document, @history, @savedAt, @removedAt, @name, @heightMm, @diameterMm, @woods, @kind, @made)',
   );
   const use = db.prepare('INSERT INTO uses (kind, key, projectId) VALUES (@kind, @key, @projectId)');
   const tick = db.prepare(

@@ -34,6 +34,14 @@ export class ProjectEntity {
   @Column('text', { nullable: true })
   woods: string | null;
 
+  /** What its form is called. */
+  @Column('text', { nullable: true })
+  kind: string | null;
+
+  /** 1 where a day of making stands on its passport. */
+  @Column('integer', { default: 0 })
+  made: number;
+
   /** Set when the piece was taken off the shelf; it can be put back. */
   @Column('text', { nullable: true })
   removedAt: string | null;

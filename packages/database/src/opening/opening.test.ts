@@ -133,11 +133,11 @@ describe('a start', () => {
     await old.destroy();
     const { database, close } = await openDatabase(at);
     const rows = await database.read((manager) =>
-      manager.query('SELECT id, name, "heightMm", "diameterMm" FROM projects ORDER BY id'),
+      manager.query('SELECT id, name, "heightMm", "diameterMm", kind, made FROM projects ORDER BY id'),
     );
     expect(rows).toEqual([
-      { id: 'broken', name: null, heightMm: null, diameterMm: null },
-      { id: 'old', name: 'Old bowl', heightMm: 90, diameterMm: 120 },
+      { id: 'broken', name: null, heightMm: null, diameterMm: null, kind: null, made: 0 },
+      { id: 'old', name: 'Old bowl', heightMm: 90, diameterMm: 120, kind: 'bowl', made: 0 },
     ]);
     expect(
       await database.read((manager) => manager.query('SELECT kind, key FROM uses ORDER BY kind')),

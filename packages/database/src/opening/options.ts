@@ -20,6 +20,7 @@ import { Boards1764300000000 } from '../migrations/0005-boards.js';
 import { Shelf1764400000000 } from '../migrations/0006-shelf.js';
 import { Ticks1764500000000 } from '../migrations/0007-ticks.js';
 import { Journal1764600000000 } from '../migrations/0008-journal.js';
+import { Kinds1764700000000 } from '../migrations/0009-kinds.js';
 
 /** Migrations in their order, and the tables that each brought. */
 export const MIGRATIONS = [
@@ -31,6 +32,7 @@ export const MIGRATIONS = [
   { migration: Shelf1764400000000, tables: ['uses', 'drawings'] },
   { migration: Ticks1764500000000, tables: ['ticks'] },
   { migration: Journal1764600000000, tables: ['journal', 'photos'] },
+  { migration: Kinds1764700000000, tables: [] },
 ] as const;
 
 /** How SQLite is opened: in WAL mode, every commit on disk before it is answered. */

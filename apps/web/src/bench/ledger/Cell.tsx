@@ -8,8 +8,8 @@ import {
   type Result,
 } from '@fellside/core';
 import { editPiece, refusedEntry } from '../../store/edits.js';
+import { unitsOf } from '../../store/house.js';
 import { selectedRingsOf } from '../../store/selection.js';
-import { unitsOf } from '../../store/selectors.js';
 import { type Dispatch, type State, useActions, useApp } from '../../store/store.js';
 import { TextEntry } from '../../ui/TextEntry.js';
 

@@ -10,8 +10,8 @@ import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { ownerKey, type Plan, type PreparedRing, ringOwner } from '@fellside/core';
 import { useTable } from '@tanstack/react-table';
 import { useMemo } from 'react';
+import { unitsOf } from '../../store/house.js';
 import { moveRingsTo } from '../../store/moves.js';
-import { unitsOf } from '../../store/selectors.js';
 import { useActions, useApp } from '../../store/store.js';
 import { HEADINGS, ROW } from '../layout.js';
 import { columns, features } from './columns.js';

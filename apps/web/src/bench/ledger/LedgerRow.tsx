@@ -6,6 +6,7 @@ import { moveRingsBy } from '../../store/moves.js';
 import { clickRing, lastRingOf, ringAddress, selectedRingsOf } from '../../store/selection.js';
 import { session } from '../../store/sessionSlice.js';
 import { useActions, useApp } from '../../store/store.js';
+import { HELD } from '../../ui/held.js';
 import type { LedgerRing } from './ledgerRing.js';
 
 interface LedgerRowProps {
@@ -61,6 +62,7 @@ export function LedgerRow({ ring: { plan, prepared }, flagged, height, last, chi
         row.current = element;
       }}
       aria-selected={selected}
+      {...HELD}
       style={{ height, transform: CSS.Translate.toString(transform), transition }}
       className={`aria-selected:bg-teal-wash ${isDragging ? 'relative z-10 bg-raised opacity-80' : ''} ${hovered && !selected ? 'bg-hover' : ''}`}
       onPointerEnter={() => dispatch(session.hovered({ ring: plan.index, place: null }))}

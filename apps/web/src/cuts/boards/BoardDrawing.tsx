@@ -14,8 +14,8 @@ import {
   whoseSaid,
 } from '@fellside/core';
 import { useMemo } from 'react';
+import { unitsOf } from '../../store/house.js';
 import { isIn } from '../../store/selection.js';
-import { unitsOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { woodFill } from '../../ui/WoodPatterns.js';
 

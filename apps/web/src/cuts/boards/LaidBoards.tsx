@@ -11,7 +11,7 @@ import {
   type Species,
 } from '@fellside/core';
 import { Link, useParams } from 'react-router';
-import { shopOf } from '../../store/selectors.js';
+import { shopOf } from '../../store/house.js';
 import { useApp } from '../../store/store.js';
 import { Swatch } from '../../ui/Swatch.js';
 import type { WoodState } from '../../workers/layout.js';

@@ -13,7 +13,7 @@ import {
   sentenceIn,
 } from '@fellside/core';
 import { Link, useParams } from 'react-router';
-import { shopOf } from '../../store/selectors.js';
+import { shopOf } from '../../store/house.js';
 import { useApp } from '../../store/store.js';
 import { Heads } from '../../ui/Heads.js';
 import { Swatch } from '../../ui/Swatch.js';

@@ -17,7 +17,8 @@ import {
 } from '@fellside/core';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
-import { planOf, preparedOf, projectOf, shopOf, woodsOf } from '../../store/selectors.js';
+import { projectOf, shopOf, woodsOf } from '../../store/house.js';
+import { planOf, preparedOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 import { controlClass, Field } from '../../ui/Field.js';

@@ -12,7 +12,8 @@ import {
 } from '@fellside/core';
 import { Download } from 'lucide-react';
 import { zipped } from '../../pictures/zip.js';
-import { planOf, projectOf, shopOf, woodsOf } from '../../store/selectors.js';
+import { projectOf, shopOf, woodsOf } from '../../store/house.js';
+import { planOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 import { saveBlob, saveFile } from '../../ui/saveFile.js';

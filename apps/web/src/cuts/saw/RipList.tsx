@@ -14,8 +14,9 @@ import {
 } from '@fellside/core';
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import { isLarge } from '../../store/planning.js';
-import { planOf, projectOf, woodsOf } from '../../store/selectors.js';
+import { isLarge } from '../../store/fitting.js';
+import { projectOf, woodsOf } from '../../store/house.js';
+import { planOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { Heads } from '../../ui/Heads.js';
 import { Swatch } from '../../ui/Swatch.js';

@@ -1,4 +1,4 @@
-import { shopOf, woodsOf } from '../../store/selectors.js';
+import { shopOf, woodsOf } from '../../store/house.js';
 import { useApp } from '../../store/store.js';
 import { Pane } from '../../ui/Pane.js';
 import { Laying } from '../Laying.js';

@@ -11,8 +11,8 @@ import {
   sameOwner,
   sentenceIn,
 } from '@fellside/core';
+import { unitsOf, woodsOf } from '../../store/house.js';
 import { clickOwner } from '../../store/selection.js';
-import { unitsOf, woodsOf } from '../../store/selectors.js';
 import { useActions, useApp } from '../../store/store.js';
 import { Heads } from '../../ui/Heads.js';
 import { Swatch } from '../../ui/Swatch.js';

@@ -1,7 +1,7 @@
 import { edit, type Project, SANDED, type Sanded, usuallySanded } from '@fellside/core';
 import { shared, useTargets } from '../../rings/targets.js';
 import { editPiece } from '../../store/edits.js';
-import { projectOf } from '../../store/selectors.js';
+import { projectOf } from '../../store/house.js';
 import { session } from '../../store/sessionSlice.js';
 import { useActions, useApp } from '../../store/store.js';
 import { controlClass, Field } from '../../ui/Field.js';

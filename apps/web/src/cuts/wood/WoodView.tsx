@@ -1,4 +1,4 @@
-import { projectOf, shopOf, woodsOf } from '../../store/selectors.js';
+import { projectOf, shopOf, woodsOf } from '../../store/house.js';
 import { useApp } from '../../store/store.js';
 import { Pane } from '../../ui/Pane.js';
 import { ExactFigures } from '../Exact.js';

@@ -1,7 +1,8 @@
 import { darkestOf, fillerMm3, segmentsOf, sentenceIn } from '@fellside/core';
 import { Link, useParams } from 'react-router';
 import { colourNotesOf } from '../../store/ageing.js';
-import { planOf, projectOf, speciesOf, unitsOf } from '../../store/selectors.js';
+import { projectOf, unitsOf } from '../../store/house.js';
+import { planOf, speciesOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 
 /** What finish and years do to woods that touch, and what a gap is filled with. */

@@ -10,7 +10,8 @@ import {
 } from '@fellside/core';
 import { Link, useParams } from 'react-router';
 import { editPiece } from '../../store/edits.js';
-import { projectOf, shopOf, speciesOf, unitsOf } from '../../store/selectors.js';
+import { projectOf, shopOf, unitsOf } from '../../store/house.js';
+import { speciesOf } from '../../store/selectors.js';
 import { useActions, useApp } from '../../store/store.js';
 import { Choice } from '../../ui/Choice.js';
 import { small } from '../rehearsal/figures.js';

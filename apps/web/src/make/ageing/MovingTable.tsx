@@ -1,7 +1,8 @@
 import { edit, formatLength, MOST_SIDE, MOVING_NAMES, mm, moistureRange } from '@fellside/core';
 import { movesOf } from '../../store/ageing.js';
 import { editPiece } from '../../store/edits.js';
-import { planOf, shopOf, unitsOf, woodsOf } from '../../store/selectors.js';
+import { shopOf, unitsOf, woodsOf } from '../../store/house.js';
+import { planOf } from '../../store/selectors.js';
 import { useActions, useApp } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 import { small } from '../rehearsal/figures.js';

@@ -1,6 +1,6 @@
 import { formatLength, waitingBoards } from '@fellside/core';
 import { api } from '../../store/api.js';
-import { projectOf, shopOf, unitsOf, woodsOf } from '../../store/selectors.js';
+import { projectOf, shopOf, unitsOf, woodsOf } from '../../store/house.js';
 import { useApp } from '../../store/store.js';
 import { waitSaid } from './waitSaid.js';
 

@@ -10,10 +10,11 @@ import {
 } from '@fellside/core';
 import { ArrowLeft, ArrowRight } from 'lucide-react';
 import { useEffect } from 'react';
+import { projectOf, unitsOf, woodsOf } from '../../store/house.js';
 import { count, countAll } from '../../store/progress/counting.js';
 import { progress } from '../../store/progress/progressSlice.js';
 import { doneOf, lastOf, workOf } from '../../store/progress/work.js';
-import { planOf, projectOf, unitsOf, woodsOf } from '../../store/selectors.js';
+import { planOf } from '../../store/selectors.js';
 import { useActions, useApp } from '../../store/store.js';
 import { Cautions } from '../../ui/Cautions.js';
 import { timeOf } from '../clock.js';

@@ -1,7 +1,7 @@
 import { isDone, type Job, sentenceIn } from '@fellside/core';
 import { useEffect, useRef, useState } from 'react';
+import { unitsOf } from '../../store/house.js';
 import { doneOf, lastOf, workOf } from '../../store/progress/work.js';
-import { unitsOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { longSaid, timeOf } from '../clock.js';
 import { ring } from './ring.js';

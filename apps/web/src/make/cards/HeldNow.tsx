@@ -1,5 +1,5 @@
 import { formatStop, HOLDERS, type Job, mm, type StageView, sentenceIn } from '@fellside/core';
-import { unitsOf } from '../../store/selectors.js';
+import { unitsOf } from '../../store/house.js';
 import { useApp } from '../../store/store.js';
 import { giveShown } from '../giveShown.js';
 import { GiveGraph } from './GiveGraph.js';

@@ -1,6 +1,7 @@
 import { formatStop, type Job, layOut, mm, type Prepared, type StageView, turned } from '@fellside/core';
 import { outlinePath } from '../../plan/outline.js';
-import { paletteOf, preparedOf, unitsOf } from '../../store/selectors.js';
+import { unitsOf } from '../../store/house.js';
+import { paletteOf, preparedOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { WoodPatterns, woodFill } from '../../ui/WoodPatterns.js';
 import { SectionNow } from './SectionNow.js';

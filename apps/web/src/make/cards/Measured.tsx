@@ -11,7 +11,8 @@ import {
 } from '@fellside/core';
 import { useState } from 'react';
 import { editPiece } from '../../store/edits.js';
-import { planOf, projectOf, unitsOf } from '../../store/selectors.js';
+import { projectOf, unitsOf } from '../../store/house.js';
+import { planOf } from '../../store/selectors.js';
 import { useActions, useApp } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 import { OptionalLength } from '../../ui/OptionalLength.js';

@@ -1,7 +1,7 @@
 import { isDone, type Job, type JobStage, sentenceIn } from '@fellside/core';
 import { Circle, CircleCheck, CircleDot } from 'lucide-react';
+import { unitsOf } from '../../store/house.js';
 import { doneOf, workOf } from '../../store/progress/work.js';
-import { unitsOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 
 interface OrderListProps {

@@ -1,7 +1,8 @@
 import { type Job, type StageView, stageView } from '@fellside/core';
 import { useMemo } from 'react';
+import { shopOf } from '../../store/house.js';
 import { workOf } from '../../store/progress/work.js';
-import { preparedOf, shopOf } from '../../store/selectors.js';
+import { preparedOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 
 /** How the work stands at the stage of a job, worked out once for all counts on its card; null where it is not at the lathe. */

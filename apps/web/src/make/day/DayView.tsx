@@ -1,8 +1,8 @@
 import { calendarFile, sentenceIn, sessionsOf } from '@fellside/core';
 import { CalendarDays } from 'lucide-react';
 import { Link } from 'react-router';
+import { projectOf, unitsOf } from '../../store/house.js';
 import { workOf } from '../../store/progress/work.js';
-import { projectOf, unitsOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 import { Pane } from '../../ui/Pane.js';

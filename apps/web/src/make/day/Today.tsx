@@ -1,6 +1,6 @@
 import { sentenceIn, sessionsOf } from '@fellside/core';
+import { unitsOf } from '../../store/house.js';
 import { workOf } from '../../store/progress/work.js';
-import { unitsOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { OF_PIECE } from '../../workers/others.js';
 import { minutesAfter, timeOf } from '../clock.js';

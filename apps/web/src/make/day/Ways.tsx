@@ -14,8 +14,9 @@ import {
 } from '@fellside/core';
 import { useMemo } from 'react';
 import { editPiece } from '../../store/edits.js';
+import { projectOf, shopOf, unitsOf } from '../../store/house.js';
 import { latheOf, ticksOf, workOf } from '../../store/progress/work.js';
-import { planOf, preparedOf, projectOf, shopOf, unitsOf } from '../../store/selectors.js';
+import { planOf, preparedOf } from '../../store/selectors.js';
 import { useActions, useApp } from '../../store/store.js';
 import { Choice } from '../../ui/Choice.js';
 import { Heads } from '../../ui/Heads.js';

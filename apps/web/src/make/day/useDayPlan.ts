@@ -9,8 +9,8 @@ import {
   workDone,
 } from '@fellside/core';
 import { useEffect, useMemo, useState } from 'react';
+import { shopOf } from '../../store/house.js';
 import { ticksOf, workOf } from '../../store/progress/work.js';
-import { shopOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { type DayAsk, improveBeside } from '../../workers/day.js';
 import { useOthers } from './useOthers.js';

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { api } from '../../store/api.js';
-import { shopOf, woodsOf } from '../../store/selectors.js';
+import { shopOf, woodsOf } from '../../store/house.js';
 import { useActions, useApp } from '../../store/store.js';
 import { othersBeside } from '../../workers/day.js';
 import type { OtherPiece, OtherWork } from '../../workers/others.js';

@@ -1,5 +1,6 @@
+import { unitsOf } from '../../store/house.js';
 import { latheOf } from '../../store/progress/work.js';
-import { planOf, unitsOf } from '../../store/selectors.js';
+import { planOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { Cautions } from '../../ui/Cautions.js';
 import { Pane } from '../../ui/Pane.js';

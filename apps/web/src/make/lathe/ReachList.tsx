@@ -1,5 +1,5 @@
 import { type AtTheLathe, formatStop, mm, type UnitSystem, type Workshop } from '@fellside/core';
-import { shopOf } from '../../store/selectors.js';
+import { shopOf } from '../../store/house.js';
 import { useApp } from '../../store/store.js';
 
 const reachSaid = (

@@ -15,7 +15,7 @@ import {
 } from '@fellside/core';
 import { ErrorInputs, SchoolInputs } from '../../shop/ErrorInputs.js';
 import { api } from '../../store/api.js';
-import { shopOf, unitsOf } from '../../store/selectors.js';
+import { shopOf, unitsOf } from '../../store/house.js';
 import { useApp } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 import { small } from './figures.js';

@@ -1,5 +1,5 @@
 import { ERRORS, type Outcomes, sentenceIn, type Trial } from '@fellside/core';
-import { unitsOf } from '../../store/selectors.js';
+import { unitsOf } from '../../store/house.js';
 import { useApp } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 import { percent } from './figures.js';

@@ -12,7 +12,8 @@ import {
 } from '@fellside/core';
 import { useMemo, useState } from 'react';
 import { editPiece } from '../../store/edits.js';
-import { preparedOf, projectOf, rippedOf, shopOf, unitsOf } from '../../store/selectors.js';
+import { projectOf, shopOf, unitsOf } from '../../store/house.js';
+import { preparedOf, rippedOf } from '../../store/selectors.js';
 import { useActions, useApp } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 import { Choice } from '../../ui/Choice.js';

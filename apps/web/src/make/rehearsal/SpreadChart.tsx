@@ -2,7 +2,7 @@ import { INCH, type Outcomes, type RingOutcomes, type Spread, type UnitSystem } 
 import { BarController, BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
 import { useState } from 'react';
 import { Bar } from 'react-chartjs-2';
-import { unitsOf } from '../../store/selectors.js';
+import { unitsOf } from '../../store/house.js';
 import { useApp } from '../../store/store.js';
 import { Choice } from '../../ui/Choice.js';
 import { small } from './figures.js';

@@ -1,5 +1,5 @@
 import type { Outcomes } from '@fellside/core';
-import { unitsOf } from '../../store/selectors.js';
+import { unitsOf } from '../../store/house.js';
 import { useApp } from '../../store/store.js';
 import { outcomeRows, percent, small } from './figures.js';
 

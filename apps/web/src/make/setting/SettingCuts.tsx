@@ -9,8 +9,9 @@ import {
   type Setting,
   testsFor,
 } from '@fellside/core';
+import { unitsOf, woodsOf } from '../../store/house.js';
 import { doneOf } from '../../store/progress/work.js';
-import { planOf, unitsOf, woodsOf } from '../../store/selectors.js';
+import { planOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { Heads } from '../../ui/Heads.js';
 import { tableClass } from '../../ui/tables.js';

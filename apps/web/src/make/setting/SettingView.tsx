@@ -1,7 +1,8 @@
 import { formatAngle, meantRing, rad, type Setting, sentenceIn, settingsOf } from '@fellside/core';
 import { useState } from 'react';
+import { unitsOf } from '../../store/house.js';
 import { doneOf, workOf } from '../../store/progress/work.js';
-import { planOf, unitsOf } from '../../store/selectors.js';
+import { planOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { Cautions } from '../../ui/Cautions.js';
 import { Pane } from '../../ui/Pane.js';

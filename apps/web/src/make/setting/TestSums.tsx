@@ -11,7 +11,8 @@ import {
   testSums,
 } from '@fellside/core';
 import { useState } from 'react';
-import { planOf, unitsOf } from '../../store/selectors.js';
+import { unitsOf } from '../../store/house.js';
+import { planOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { Choice } from '../../ui/Choice.js';
 import { LengthField } from '../../ui/LengthField.js';

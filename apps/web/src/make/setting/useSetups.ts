@@ -1,7 +1,7 @@
 import { type RememberedSetup, reasonsOf, sentenceIn, shopSchema, withSetup } from '@fellside/core';
 import { useState } from 'react';
 import { api, sentencesOf } from '../../store/api.js';
-import { shopOf, unitsOf } from '../../store/selectors.js';
+import { shopOf, unitsOf } from '../../store/house.js';
 import { useApp } from '../../store/store.js';
 
 /** Set-ups that the shop remembers: more of them, or fewer; what was wrong with it in sentences. */

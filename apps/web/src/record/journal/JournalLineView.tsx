@@ -2,7 +2,7 @@ import { type JournalLine, sentenceIn } from '@fellside/core';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { api, sentencesOf } from '../../store/api.js';
-import { unitsOf } from '../../store/selectors.js';
+import { unitsOf } from '../../store/house.js';
 import { useApp } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 import { clockOf } from './clockOf.js';

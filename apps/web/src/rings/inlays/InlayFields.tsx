@@ -1,7 +1,7 @@
 import { edit, formatLength, type Inlay, type InlayLies, mm, type Result, sentenceIn } from '@fellside/core';
 import { Trash2 } from 'lucide-react';
 import { editPiece } from '../../store/edits.js';
-import { unitsOf } from '../../store/selectors.js';
+import { unitsOf } from '../../store/house.js';
 import { useActions, useApp } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 import { LengthField } from '../../ui/LengthField.js';

@@ -1,5 +1,5 @@
 import { mm, type ParamsOf } from '@fellside/core';
-import { projectOf } from '../../store/selectors.js';
+import { projectOf } from '../../store/house.js';
 import { useApp } from '../../store/store.js';
 import { Choice } from '../../ui/Choice.js';
 import { BoardRows } from './BoardRows.js';

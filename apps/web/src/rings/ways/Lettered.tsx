@@ -2,7 +2,7 @@ import { inlayFile, type ParamsOf } from '@fellside/core';
 import { useState } from 'react';
 import { FACES, type Face } from '../../pattern/faces.js';
 import { refusedEntry } from '../../store/edits.js';
-import { projectOf } from '../../store/selectors.js';
+import { projectOf } from '../../store/house.js';
 import { useActions, useApp } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 import { Choice } from '../../ui/Choice.js';

@@ -1,7 +1,7 @@
 import { type ParamsOf, partsFromDegrees, type Said, sentenceIn, trimZeros } from '@fellside/core';
 import { useState } from 'react';
 import { refusedEntry } from '../../store/edits.js';
-import { unitsOf } from '../../store/selectors.js';
+import { unitsOf } from '../../store/house.js';
 import { useActions, useApp } from '../../store/store.js';
 import { Field } from '../../ui/Field.js';
 import { TextEntry } from '../../ui/TextEntry.js';

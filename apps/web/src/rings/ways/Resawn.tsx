@@ -1,4 +1,4 @@
-import { projectOf } from '../../store/selectors.js';
+import { projectOf } from '../../store/house.js';
 import { useApp } from '../../store/store.js';
 import { LengthField } from '../../ui/LengthField.js';
 import { PartsField } from './PartsField.js';

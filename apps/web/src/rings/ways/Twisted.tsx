@@ -1,7 +1,7 @@
 import { edit, mm, projectedSections } from '@fellside/core';
 import { useState } from 'react';
 import { editPiece } from '../../store/edits.js';
-import { projectOf } from '../../store/selectors.js';
+import { projectOf } from '../../store/house.js';
 import { useActions, useApp } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 import { Choice } from '../../ui/Choice.js';

@@ -1,6 +1,6 @@
 import { MAKINGS, type Way } from '@fellside/core';
 import type { ComponentType } from 'react';
-import { projectOf } from '../../store/selectors.js';
+import { projectOf } from '../../store/house.js';
 import { useApp } from '../../store/store.js';
 import { BasketControls } from './Basket.js';
 import { GrainControls } from './Grain.js';

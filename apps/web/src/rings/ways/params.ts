@@ -1,6 +1,6 @@
 import { edit, type ParamsOf, type Result, type Way } from '@fellside/core';
 import { editPiece } from '../../store/edits.js';
-import { projectOf } from '../../store/selectors.js';
+import { projectOf } from '../../store/house.js';
 import { useActions, useApp } from '../../store/store.js';
 import { shared } from '../targets.js';
 

@@ -16,7 +16,7 @@ import {
 } from '@fellside/core';
 import { api, sentencesOf } from '../api.js';
 import { editPiece } from '../edits.js';
-import { unitsOf } from '../selectors.js';
+import { unitsOf } from '../house.js';
 import type { Dispatch, State } from '../store.js';
 import { deviceName, keepTicks, newId } from './keeping.js';
 import { takeNewer } from './newer.js';

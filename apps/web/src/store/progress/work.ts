@@ -8,7 +8,8 @@ import {
   workPlanned,
 } from '@fellside/core';
 import { createSelector } from '@reduxjs/toolkit';
-import { planOf, preparedOf, projectOf, shopOf, woodsOf } from '../selectors.js';
+import { projectOf, shopOf, woodsOf } from '../house.js';
+import { planOf, preparedOf } from '../selectors.js';
 import type { State } from '../store.js';
 
 /** What the lathe has to do with the open piece. */
