@@ -15,7 +15,12 @@ test('whether the shop was ever set is told, and what it is set to is kept', asy
 
 test('the show comes onto an empty shelf whole, and onto no other', async () => {
   await http().post('/api/show').expect(204);
-  const { pieces } = (await http().get('/api/projects').expect(200)).body as { pieces: { name: string }[] };
+  const { pieces } = (await http().get('/api/projects').expect(200)).body as {
+    pieces: { name: string; heightMm: number }[];
+  };
+  // The shop measures in millimetres since the test before: so does the show.
+  const cup = pieces.find(({ name }) => name === 'Fell Race Cup')!;
+  expect(cup).toMatchObject({ heightMm: 252, diameterMm: 159 });
   expect(pieces.map(({ name }) => name).sort()).toEqual(
     demoProjects()
       .map(({ name }) => name)

@@ -34,6 +34,8 @@ export function Laying({ cuts }: { cuts: Running }) {
 }
 
 function progressOf({ state, running, cancelled, stale }: Running): string {
+  if (cancelled && stale)
+    return 'Stopped before this was laid out; what is shown is from before the last change.';
   if (!state || stale) return 'Laying out…';
   const done = state.woods.filter(({ stage }) => stage === 'done').length;
   const all = state.woods.length;

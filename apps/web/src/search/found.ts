@@ -101,7 +101,7 @@ export function findables(
     ...HOUSE,
     ...THEMES.map(
       (theme): Findable => ({
-        name: `Theme: ${theme === 'system' ? 'as the system' : theme}`,
+        name: `Theme: ${theme === 'system' ? 'as the system' : theme === 'bright' ? 'bright shop' : theme}`,
         group: 'Do',
         also: 'dark light bright colours',
         run: (dispatch) => dispatch(look.themed(theme)),

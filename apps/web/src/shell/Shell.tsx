@@ -6,6 +6,7 @@ import { houseApi } from '../store/houseApi.js';
 import { momentOf } from '../ui/times.js';
 import { Rail } from './Rail.js';
 import { TopBar } from './TopBar.js';
+import { ToTheWork, Whereabouts } from './Whereabouts.js';
 
 /** Bar above, rail at the left, the station in the middle. */
 export function Shell() {
@@ -20,10 +21,12 @@ function House() {
   if (shop.isLoading || woods.isLoading) return <p className="p-6 text-quiet">Opening…</p>;
   return (
     <div className="flex h-full flex-col">
+      <ToTheWork />
       <TopBar />
       <div className="flex min-h-0 flex-1">
         <Rail />
-        <main className="flex min-w-0 flex-1 flex-col">
+        <main id="work" tabIndex={-1} className="flex min-w-0 flex-1 flex-col outline-none">
+          <Whereabouts />
           {(shop.isError || woods.isError) && (
             <p role="alert" className="bg-rust-wash px-4 py-2 text-rust">
               The server does not answer; usual woods and shop settings are shown. Is Fellside still running?

@@ -1,11 +1,16 @@
-import { Monitor, Moon, Sun } from 'lucide-react';
+import { Lightbulb, Monitor, Moon, Sun } from 'lucide-react';
 import { useEffect, useSyncExternalStore } from 'react';
 import { look, THEMES, type Theme } from '../store/lookSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
 
-const SIGNS = { light: Sun, dark: Moon, system: Monitor } as const;
-const NAMES: Record<Theme, string> = { light: 'Light', dark: 'Dark', system: 'As the system' };
+const SIGNS = { light: Lightbulb, bright: Sun, dark: Moon, system: Monitor } as const;
+const NAMES: Record<Theme, string> = {
+  light: 'Light',
+  bright: 'Bright shop',
+  dark: 'Dark',
+  system: 'As the system',
+};
 
 const darkSystem = () => window.matchMedia?.('(prefers-color-scheme: dark)');
 
@@ -20,7 +25,7 @@ const useDarkSystem = (): boolean =>
     () => darkSystem()?.matches ?? false,
   );
 
-/** Light, dark, or as the system has it; one press goes to the next. */
+/** Light, for a shop in bright light, dark, or as the system has it; one press goes to the next. */
 export function ThemeButton() {
   const dispatch = useActions();
   const theme = useApp((state) => state.look.theme);

@@ -147,11 +147,13 @@ test('what is about the lathe comes with its cautions', async () => {
   expect(screen.getByRole('dialog').textContent).toMatch(/full face shield/);
 });
 
-test('the theme goes from the system’s to light and dark, and is kept', async () => {
+test('the theme goes from the system’s to light, bright and dark, and is kept', async () => {
   showWith(<TopBar />);
   const button = screen.getByRole('button', { name: /^Theme/ });
   expect(document.documentElement.dataset.theme).toBe('light');
   await userEvent.click(button);
+  await userEvent.click(button);
+  expect(document.documentElement.dataset.theme).toBe('bright');
   await userEvent.click(button);
   expect(document.documentElement.dataset.theme).toBe('dark');
   expect(localStorage.getItem('fellside.look')).toContain('"theme":"dark"');

@@ -1,6 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
-export const THEMES = ['light', 'dark', 'system'] as const;
+export const THEMES = ['light', 'bright', 'dark', 'system'] as const;
 export type Theme = (typeof THEMES)[number];
 
 /** Where somebody is in the guided first piece: its id, the step from 0, and whether the guide is in sight. */
