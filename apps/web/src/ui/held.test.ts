@@ -8,7 +8,7 @@ let row: HTMLElement;
 beforeEach(() => {
   vi.useFakeTimers();
   stop = watchHeld(document);
-  document.body.innerHTML = '<div data-held="adds"><p id="row">ring</p></div><p id="other">text</p>';
+  document.body.innerHTML = '<div data-held="adds"><p id="row">ring</p><input id="field"></div><p id="other">text</p>';
   row = document.getElementById('row')!;
   heard = [];
   for (const name of ['click', 'contextmenu', 'pointercancel'])
@@ -67,6 +67,12 @@ it('elsewhere the second button stays what it is, and what made something of it 
   expect(menu(document.getElementById('other')!)).toBe(false);
   expect(menu(row)).toBe(true);
   expect(heard).toEqual(['contextmenu', 'contextmenu', 'click with Ctrl']);
+  // A field in a row keeps its menu, under a finger too.
+  const field = document.getElementById('field')!;
+  expect(menu(field)).toBe(false);
+  pointer(field, 'pointerdown');
+  vi.advanceTimersByTime(2 * LONG);
+  expect(heard.splice(3)).toEqual(['contextmenu']);
   row.addEventListener('contextmenu', (event) => event.preventDefault());
   menu(row);
   expect(heard.slice(3)).toEqual(['contextmenu']);

@@ -7,10 +7,16 @@ const TWICE = 900;
 /** What takes a click with the second button, or a finger held still, for one with Ctrl: it is added, or taken away. */
 export const HELD = { 'data-held': 'adds' } as const;
 
+/** Whether it lies in what takes it so; a field keeps the menu of its own. */
+const isHeld = (target: EventTarget | null): target is Element =>
+  target instanceof Element &&
+  target.closest('[data-held]') !== null &&
+  target.closest('input, select, textarea') === null;
+
 /**
- * Gives fingers the second button: a finger held still tells `contextmenu` where it is, once, and ends the stroke or drag
- * that it had begun; the click at its end is none. Where nothing makes anything of that and the place is one of `HELD`, it
- * is a click with Ctrl, as is the second button of a mouse.
+ * Gives fingers the second button: one held still on what is `HELD` tells `contextmenu` there, once, and ends the stroke or
+ * drag that it had begun; the click at its end is none. Where nothing makes anything of that it is a click with Ctrl, as is
+ * the second button of a mouse.
  */
 export function watchHeld(page: Document): () => void {
   let finger: { timer: number; x: number; y: number; target: Element } | null = null;
@@ -29,7 +35,7 @@ export function watchHeld(page: Document): () => void {
     const second = finger !== null;
     end();
     swallow = false;
-    if (event.pointerType !== 'touch' || second || !(event.target instanceof Element)) return;
+    if (event.pointerType !== 'touch' || second || !isHeld(event.target)) return;
     const { clientX: x, clientY: y, target } = event;
     const timer = setTimeout(() => {
       end();
@@ -55,7 +61,7 @@ export function watchHeld(page: Document): () => void {
   };
   const late = (event: MouseEvent) => {
     const { target, clientX, clientY } = event;
-    if (event.defaultPrevented || !(target instanceof Element) || !target.closest('[data-held]')) return;
+    if (event.defaultPrevented || !isHeld(target)) return;
     event.preventDefault();
     const wasTold = swallow;
     swallow = false;
