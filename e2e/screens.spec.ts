@@ -38,13 +38,17 @@ test('no accessibility violations on any screen, and no complaints in the consol
   await page.getByRole('dialog', { name: 'Ring 9 from above' }).waitFor();
   await sound(page);
   await page.keyboard.press('Escape');
-  for (const station of ['Form', 'Rings'] as const) {
-    await page.getByRole('link', { name: station }).click();
-    if (station === 'Form') await page.getByRole('button', { name: /^Theme/ }).click();
-    if (station === 'Form') await page.getByRole('button', { name: /^Theme/ }).click();
-    await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+  await page.getByRole('link', { name: 'Form' }).click();
+  const theme = page.getByRole('button', { name: /^Theme/ });
+  await theme.click();
+  for (const name of ['bright', 'dark']) {
+    await theme.click();
+    await expect(page.locator('html')).toHaveAttribute('data-theme', name);
     await sound(page);
   }
+  await page.getByRole('link', { name: 'Rings' }).click();
+  await totals(page).waitFor();
+  await sound(page);
   for (const path of ['/woods', '/shop', '/safe', '/removed', '/nowhere']) {
     await page.goto(fellside.url + path);
     await page.getByRole('heading', { level: 1 }).waitFor();
