@@ -3,8 +3,14 @@ import { createBrowserRouter, Navigate } from 'react-router';
 import { Problem } from './shell/Problem.js';
 import { Shell } from './shell/Shell.js';
 
-/** What is fetched besides: the turntable stands within several stations. */
-const stations: (() => Promise<unknown>)[] = [() => import('./turntable/Turntable.js')];
+/** What is fetched besides: what the first screen does not come with, and the turntable, which stands within several stations. */
+const stations: (() => Promise<unknown>)[] = [
+  () => import('./shelf/Starts.js'),
+  () => import('./shelf/another.js'),
+  () => import('./guide/firstPiece.js'),
+  () => import('./store/saveProject.js'),
+  () => import('./turntable/Turntable.js'),
+];
 
 /** A station that is fetched when somebody goes there, or when there is nothing else to do. */
 const station = <K extends string>(load: () => Promise<Readonly<Record<K, ComponentType>>>, name: K) => {

@@ -13,8 +13,9 @@ export function useBegin() {
   const [create] = api.useCreateProjectMutation();
   const [trouble, setTrouble] = useState<readonly string[]>([]);
   const begin = async () => {
-    const { firstPiece } = await import('./firstPiece.js');
-    const made = firstPiece(units);
+    const first = await import('./firstPiece.js').catch(() => null);
+    if (!first) return setTrouble(['The server does not answer. Is Fellside still running?']);
+    const made = first.firstPiece(units);
     if (!made.ok) return;
     const answer = await create(made.value);
     if (!answer.data) return setTrouble(sentencesOf(answer.error));

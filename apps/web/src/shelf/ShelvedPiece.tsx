@@ -68,8 +68,9 @@ function PieceMenu({ piece, onRemoved, onTrouble }: ShelvedPieceProps) {
     else onTrouble(['The file could not be made; is Fellside still running?']);
   };
   const add = async (what: 'copy' | 'mirror') => {
-    const { another } = await import('./another.js');
-    const trouble = await dispatch(another(id, name, what));
+    const made = await import('./another.js').catch(() => null);
+    if (!made) return onTrouble(['The server does not answer. Is Fellside still running?']);
+    const trouble = await dispatch(made.another(id, name, what));
     if (trouble.length > 0) onTrouble(trouble);
   };
   const items: readonly [string, () => unknown][] = [

@@ -5,7 +5,6 @@ import {
   type Project,
   sentenceIn,
   type UnitSystem,
-  writeProjectFile,
 } from '@fellside/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -15,11 +14,11 @@ import { dropDraft } from '../store/drafts.js';
 import { unitsOf, woodsOf } from '../store/house.js';
 import { openPiece } from '../store/opening.js';
 import { piece } from '../store/pieceSlice.js';
+import { saveProject } from '../store/saveProject.js';
 import type { Other } from '../store/saving.js';
 import { useActions, useApp } from '../store/store.js';
 import { bringTogether } from '../store/together.js';
 import { Button } from '../ui/Button.js';
-import { saveFile } from '../ui/saveFile.js';
 
 const SAYS: Record<Other['what'], string> = {
   changed:
@@ -70,11 +69,7 @@ export function Conflict() {
     await dispatch(saveNow(id));
   };
   const asFile = (project: Project, whose: string) =>
-    saveFile(
-      `${project.name} (${whose}).fellside.json`,
-      'application/json',
-      writeProjectFile(project, woods),
-    );
+    saveProject(project, woods, `${project.name} (${whose})`);
   const anew = fromStash(mine);
   return (
     <div role="alert" className="flex flex-wrap items-center gap-3 bg-rust-wash px-4 py-2 text-rust">

@@ -31,6 +31,7 @@ export function SavedSign() {
     kept === 'nowhere'
       ? 'Not kept anywhere: this browser has no room for your edits. Save them as a file.'
       : 'Your edits are kept in this browser and tried again.';
+  // It came with the piece (Conflict.tsx): there is no server to fetch it from now.
   const save = async () => {
     const { saveProject } = await import('../store/saveProject.js');
     if (edited) saveProject(edited.project, woods);

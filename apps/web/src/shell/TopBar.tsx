@@ -1,6 +1,6 @@
 import { UNIT_SYSTEMS, type UnitSystem, withUnits } from '@fellside/core';
 import { History, Redo2, Undo2 } from 'lucide-react';
-import { useState } from 'react';
+import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { Search } from '../search/Search.js';
 import { api } from '../store/api.js';
@@ -12,6 +12,9 @@ import { EditList } from './EditList.js';
 import { SavedSign } from './SavedSign.js';
 import { ThemeButton } from './ThemeButton.js';
 import { useShortcuts } from './useShortcuts.js';
+
+/** What changes the name comes with the piece, not with the first screen. */
+const PieceName = lazy(async () => ({ default: (await import('./PieceName.js')).PieceName }));
 
 const UNIT_NAMES: Record<UnitSystem, string> = {
   'inch-fraction': 'inches · 1/64',
@@ -37,7 +40,9 @@ export function TopBar() {
           <span aria-hidden className="text-bar-quiet">
             /
           </span>
-          <PieceName />
+          <Suspense>
+            <PieceName />
+          </Suspense>
           <SavedSign />
         </>
       )}
@@ -104,30 +109,5 @@ function UnitsButton() {
         {SHORT_NAMES[shop.units]}
       </span>
     </Button>
-  );
-}
-
-function PieceName() {
-  const dispatch = useActions();
-  const name = useApp((state) => state.piece.edited?.project.name ?? '');
-  const [typed, setTyped] = useState<string | null>(null);
-  const settle = async () => {
-    setTyped(null);
-    if (typed === null || typed.trim() === name) return;
-    const { rename } = await import('./rename.js');
-    dispatch(rename(typed));
-  };
-  return (
-    <input
-      aria-label="Name of the piece"
-      className="field-sizing-content h-8 min-w-12 max-w-80 rounded border border-transparent bg-transparent px-1 text-on-bar hover:border-[#5b6a6c]"
-      value={typed ?? name}
-      onChange={(event) => setTyped(event.target.value)}
-      onBlur={() => void settle()}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') event.currentTarget.blur();
-        if (event.key === 'Escape') setTyped(null);
-      }}
-    />
   );
 }

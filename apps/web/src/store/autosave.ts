@@ -114,8 +114,8 @@ async function settled(
   if (other?.what === 'changed' && sameDocument(other.piece.document, edited.project))
     return saved(id, other.piece, edited, dispatch, getState);
   if (other?.what === 'changed') {
-    const { bringTogether } = await import('./together.js');
-    if (bringTogether(other.piece, dispatch, getState) === null) return true;
+    const together = await import('./together.js').catch(() => null);
+    if (together?.bringTogether(other.piece, dispatch, getState) === null) return true;
   }
   if (other) dispatch(saving.stale({ id, other }));
   else if (typeof status === 'number' && status >= 400 && status < 500 && status !== 401) {

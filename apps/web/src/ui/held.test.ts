@@ -8,7 +8,8 @@ let row: HTMLElement;
 beforeEach(() => {
   vi.useFakeTimers();
   stop = watchHeld(document);
-  document.body.innerHTML = '<div data-held="adds"><p id="row">ring</p><input id="field"></div><p id="other">text</p>';
+  document.body.innerHTML =
+    '<div data-held="adds"><p id="row">ring</p><input id="field"></div><p id="other">text</p>';
   row = document.getElementById('row')!;
   heard = [];
   for (const name of ['click', 'contextmenu', 'pointercancel'])
