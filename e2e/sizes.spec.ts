@@ -67,19 +67,22 @@ for (const [width, height] of [
     });
   });
 
-/** One finger goes down at a place, stays there and is taken away. */
-async function held(page: Page, x: number, y: number): Promise<void> {
+/** One finger goes down on a place, stays there until something has come of it, and is taken away. */
+async function held(page: Page, place: Locator, until: () => Promise<void>): Promise<void> {
+  // What is drawn may be drawn anew while the boards are laid out.
+  const box = async () => {
+    await place.scrollIntoViewIfNeeded({ timeout: 1000 }).catch(() => {});
+    return place.boundingBox();
+  };
+  await expect.poll(box).not.toBeNull();
+  const { x, y, width, height } = (await box())!;
   const device = await page.context().newCDPSession(page);
-  const touchPoints = [{ x, y }];
+  const touchPoints = [{ x: x + width / 2, y: y + height / 2 }];
   await device.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints });
-  await page.waitForTimeout(900);
+  await until();
   await device.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
   await device.detach();
 }
-const middleOf = async (place: Locator): Promise<readonly [number, number]> => {
-  const { x, y, width, height } = (await place.boundingBox())!;
-  return [x + width / 2, y + height / 2];
-};
 
 test.describe('a finger held still', () => {
   test.use({ viewport: { width: 820, height: 1100 }, hasTouch: true, isMobile: true });
@@ -90,18 +93,18 @@ test.describe('a finger held still', () => {
       ledger.getByRole('row').filter({ has: page.locator(`#ring-${number - 1}`) });
     await row(3).getByRole('rowheader').tap();
     await expect(row(3)).toHaveAttribute('aria-selected', 'true');
-    await held(page, ...(await middleOf(row(5).getByRole('rowheader'))));
-    await expect(row(5)).toHaveAttribute('aria-selected', 'true');
+    await held(page, row(5).getByRole('rowheader'), () =>
+      expect(row(5)).toHaveAttribute('aria-selected', 'true'),
+    );
     await expect(row(3)).toHaveAttribute('aria-selected', 'true');
     await page.getByRole('link', { name: 'Pattern' }).tap();
     const wall = page.getByRole('img', { name: 'The outside laid flat' });
     await expect(wall).toBeVisible();
-    await held(page, ...(await middleOf(wall.locator('[data-ring="5"]'))));
-    // Nothing was painted by it, and its wood is at hand.
+    const picked = page.getByRole('group', { name: 'Paint with' }).locator('[aria-pressed=true]');
+    await expect(picked).toHaveCount(0);
+    await held(page, wall.locator('[data-ring="5"]'), () => expect(picked).toHaveCount(1));
+    // Nothing was painted by it.
     await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
-    await expect(page.getByRole('group', { name: 'Paint with' }).locator('[aria-pressed=true]')).toHaveCount(
-      1,
-    );
   });
 });
 

@@ -6,6 +6,7 @@ import { planOf, preparedOf } from '../store/selectors.js';
 import { session } from '../store/sessionSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { PaneBoundary } from '../ui/PaneBoundary.js';
+import { NARROW, useMedia } from '../ui/useMedia.js';
 import { BenchTools } from './BenchTools.js';
 import { HEAD, HEADINGS, LABELS, MARGIN } from './layout.js';
 import { Ledger } from './ledger/Ledger.js';
@@ -62,6 +63,7 @@ function Panes({
   const fit = useApp((state) => state.session.fit);
   const zoom = useApp((state) => state.session.zoom);
   const chosen = useApp((state) => state.look.columns);
+  const short = useMedia(NARROW) || shortLedger;
   const bench = useBox<HTMLDivElement>();
   const pane = useBox<HTMLDivElement>();
   const section = useRef<DrawnSection | null>(null);
@@ -82,7 +84,7 @@ function Panes({
     height: heightMm * scale + MARGIN,
   };
   return (
-    <div className="flex min-h-0 flex-1 flex-col max-md:h-[70dvh] max-md:flex-none">
+    <div className="flex min-h-0 flex-1 flex-col max-wide:shrink-0 max-wide:grow max-wide:basis-[60dvh]">
       <BenchTools {...{ unrolled, section }} />
       <section
         ref={bench.ref}
@@ -105,13 +107,13 @@ function Panes({
           <section
             aria-label="Ring ledger"
             className={`${fit ? 'max-h-full overflow-y-auto' : 'min-h-fit'} shrink-0 rounded border border-line bg-pane`}
-            style={{ width: ledgerWidth(shortLedger, chosen) }}
+            style={{ width: ledgerWidth(short, chosen) }}
           >
             <div className="px-2 pt-1.5" style={{ height: HEAD - HEADINGS + MARGIN / 2 }}>
-              <LedgerHead short={shortLedger} />
+              <LedgerHead short={short} />
             </div>
             <PaneBoundary name="The ledger">
-              <Ledger plan={plan} prepared={rings} scale={fit ? null : scale} short={shortLedger} />
+              <Ledger plan={plan} prepared={rings} scale={fit ? null : scale} short={short} />
             </PaneBoundary>
           </section>
         )}

@@ -103,7 +103,7 @@ export function SectionPane({
     <section
       style={{ flex: WIDE_PIECE < (2 * reachMm * scale) / height ? 7 : 5 }}
       aria-label="Cut through and outside"
-      className="relative flex min-h-fit min-w-80 flex-col rounded border border-line bg-pane"
+      className="relative flex min-h-fit min-w-80 flex-col max-wide:min-w-60 rounded border border-line bg-pane"
     >
       <div
         className="sticky top-0 z-10 grid shrink-0 grid-cols-2 rounded-t bg-pane px-2 pt-1.5"

@@ -58,7 +58,7 @@ export function UnrolledPane({ prepared, upright: { y, height, scale }, onPlace,
   return (
     <section
       aria-label="Wall, unrolled"
-      className="flex min-h-fit min-w-64 flex-[4] flex-col rounded border border-line bg-pane"
+      className="flex min-h-fit min-w-64 flex-[4] max-wide:min-w-52 flex-col rounded border border-line bg-pane"
     >
       <div className="sticky top-0 z-10 shrink-0 rounded-t bg-pane px-2 pt-1.5" style={{ height: HEAD }}>
         <h2 className="truncate font-semibold">

@@ -25,7 +25,7 @@ export function FormPanel() {
   return (
     <aside
       aria-label="Form"
-      className="w-72 shrink-0 overflow-y-auto border-l border-line bg-pane p-3 max-md:w-full max-md:border-t max-md:border-l-0"
+      className="w-72 shrink-0 overflow-y-auto border-l border-line bg-pane p-3 max-wide:w-full max-wide:border-t max-wide:border-l-0"
     >
       <FormTurntable />
       <Group title="Size">

@@ -5,8 +5,8 @@ import { FormPanel } from './FormPanel.js';
 /** Form: the bench with a short ledger, curves to be dragged, and the form's figures at the right. */
 export function FormStation() {
   return (
-    <div className="flex min-h-0 flex-1 max-md:flex-none max-md:flex-col">
-      <div className="flex min-w-0 flex-1 flex-col max-md:flex-none">
+    <div className="flex min-h-0 flex-1 max-wide:flex-none max-wide:flex-col">
+      <div className="flex min-w-0 flex-1 flex-col max-wide:flex-none">
         <Bench grab="curve" unrolled={false} shortLedger />
       </div>
       <PaneBoundary name="The panel">

@@ -80,7 +80,7 @@ export function ContrastPanel() {
                     <span className="flex items-center gap-1">
                       <Swatch wood={a} size={16} />
                       <Swatch wood={b} size={16} />
-                      <span className="truncate">
+                      <span className="min-w-0 wrap-anywhere">
                         {a.name}, {b.name}
                       </span>
                     </span>

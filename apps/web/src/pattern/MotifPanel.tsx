@@ -66,7 +66,7 @@ export function MotifPanel() {
                 className="flex w-full flex-col items-stretch gap-0.5 rounded border border-line bg-raised p-1 text-left text-xs hover:border-teal"
               >
                 <MotifPicture motif={motif} />
-                <span className="truncate">{motif.name}</span>
+                <span className="min-w-0 hyphens-auto wrap-anywhere leading-tight">{motif.name}</span>
               </button>
             </li>
           ))}

@@ -30,9 +30,9 @@ export function PatternStation() {
     [dispatch],
   );
   return (
-    <div className="flex min-h-0 flex-1 max-md:flex-none max-md:flex-col">
+    <div className="flex min-h-0 flex-1 max-wide:flex-none max-wide:flex-col">
       <div
-        className={`flex min-h-0 min-w-0 flex-1 flex-col max-md:flex-none ${large ? 'overflow-y-auto' : ''}`}
+        className={`flex min-h-0 min-w-0 flex-1 flex-col max-wide:flex-none ${large ? 'overflow-y-auto' : ''}`}
       >
         <PaintBar />
         {large ? (
@@ -43,7 +43,7 @@ export function PatternStation() {
       </div>
       <aside
         aria-label="Pattern"
-        className="flex w-80 shrink-0 flex-col overflow-y-auto border-l border-line bg-pane max-md:w-full max-md:border-t max-md:border-l-0"
+        className="flex w-80 shrink-0 flex-col overflow-y-auto border-l border-line bg-pane max-wide:w-full max-wide:border-t max-wide:border-l-0"
       >
         {!large && (
           <div className="h-72 shrink-0 border-b border-line">

@@ -58,7 +58,7 @@ export function SelectionBar() {
       />
       <NumberField
         label="Segments"
-        className="w-16"
+        className="w-18"
         value={shared(chosen.flatMap(({ making }) => segmentsOf(making) ?? []))}
         onChange={(count) =>
           go(edit.setCount(selected.length > 0 || segmented.length === 0 ? targets : segmented, count))

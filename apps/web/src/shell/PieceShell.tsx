@@ -37,7 +37,7 @@ export function PieceShell() {
       <h1 className="sr-only">{name}</h1>
       <Conflict />
       <GuideStrip />
-      <div className="flex min-h-0 flex-1 flex-col max-md:overflow-y-auto">
+      <div className="flex min-h-0 flex-1 flex-col max-wide:overflow-y-auto">
         <Outlet />
       </div>
       <Messages />

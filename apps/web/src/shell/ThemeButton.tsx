@@ -1,8 +1,9 @@
 import { Lightbulb, Monitor, Moon, Sun } from 'lucide-react';
-import { useEffect, useSyncExternalStore } from 'react';
+import { useEffect } from 'react';
 import { look, THEMES, type Theme } from '../store/lookSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
+import { useMedia } from '../ui/useMedia.js';
 
 const SIGNS = { light: Lightbulb, bright: Sun, dark: Moon, system: Monitor } as const;
 const NAMES: Record<Theme, string> = {
@@ -12,24 +13,11 @@ const NAMES: Record<Theme, string> = {
   system: 'As the system',
 };
 
-const darkSystem = () => window.matchMedia?.('(prefers-color-scheme: dark)');
-
-/** Whether the system asks for dark. */
-const useDarkSystem = (): boolean =>
-  useSyncExternalStore(
-    (changed) => {
-      const query = darkSystem();
-      query?.addEventListener('change', changed);
-      return () => query?.removeEventListener('change', changed);
-    },
-    () => darkSystem()?.matches ?? false,
-  );
-
 /** Light, for a shop in bright light, dark, or as the system has it; one press goes to the next. */
 export function ThemeButton() {
   const dispatch = useActions();
   const theme = useApp((state) => state.look.theme);
-  const dark = useDarkSystem();
+  const dark = useMedia('(prefers-color-scheme: dark)');
   const shown = theme === 'system' ? (dark ? 'dark' : 'light') : theme;
   useEffect(() => {
     document.documentElement.dataset.theme = shown;

@@ -13,7 +13,7 @@ export function TurntablePage() {
     [dispatch],
   );
   return (
-    <div className="relative min-h-96 flex-1 max-md:h-[70dvh] max-md:flex-none">
+    <div className="relative min-h-96 flex-1 max-wide:h-[70dvh] max-wide:flex-none">
       <LazyTurntable size="large" onPlace={paint} />
       <Link
         to={`/piece/${id}/pattern`}
