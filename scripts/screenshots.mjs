@@ -91,7 +91,7 @@ await page.getByRole('button', { name: 'New piece' }).click();
 await page.waitForTimeout(1500);
 await page.screenshot({ path: join(ROOT, 'docs/screenshots/new-piece.png') });
 await page.goto(`${base}${piece('Fell Race Cup')}/make/day`, { waitUntil: 'load' });
-for (const _ of ['light', 'dark']) await page.getByRole('button', { name: /^Theme/ }).click();
+for (const _ of ['light', 'bright', 'dark']) await page.getByRole('button', { name: /^Theme/ }).click();
 await page.waitForTimeout(4000);
 await page.screenshot({ path: join(ROOT, 'docs/screenshots/day.png') });
 await browser.close();

@@ -96,7 +96,7 @@ function Drawing({
         ))}
         {picture.lines.map(({ from, to, is }) => (
           <path
-            key={`${from.x} ${from.y} ${to.x} ${to.y}`}
+            key={`${is} ${from.x} ${from.y} ${to.x} ${to.y}`}
             d={`M${from.x} ${from.y}L${to.x} ${to.y}`}
             stroke={LINES[is].stroke}
             strokeDasharray={LINES[is].dash}

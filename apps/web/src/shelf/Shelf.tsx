@@ -51,7 +51,6 @@ export function Shelf() {
     <div className="flex h-full flex-col overflow-auto p-6">
       <div className="mb-4 flex flex-wrap items-center gap-3">
         <h1 className="text-xl font-semibold">Shelf</h1>
-        {(total > MANY || narrowed) && <ShelfTools ask={ask} setAsk={setAsk} />}
         {total > MANY && <span className="text-sm text-quiet">{total} pieces</span>}
         <div className="flex-1" />
         <Link to="/removed" className="text-teal underline">
@@ -60,6 +59,7 @@ export function Shelf() {
         <OpenFile onTrouble={setTrouble} />
         <NewPiece />
       </div>
+      {(total > MANY || narrowed) && <ShelfTools ask={ask} setAsk={setAsk} />}
       {trouble.length > 0 && (
         <div role="alert" className="mb-3 rounded bg-rust-wash p-3 text-rust">
           <ul className="list-disc pl-5">

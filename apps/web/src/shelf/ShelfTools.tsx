@@ -31,7 +31,7 @@ export function ShelfTools({ ask, setAsk }: { ask: ShelfAsk; setAsk: (ask: Shelf
   const woods = useApp(woodsOf);
   const small = useApp((state) => state.look.smallShelf);
   return (
-    <div className="flex flex-wrap items-end gap-3">
+    <div className="mb-4 flex flex-wrap items-end gap-3">
       <Field label="Find a piece">
         {(control) => (
           <input

@@ -16,7 +16,7 @@ test('all pieces are sorted by a column, either way, and looked through by a wor
   const rows = workbookOf(
     demoProjects()
       .slice(0, 3)
-      .map((document, i) => ({ id: `p${i}`, savedAt: '', document, journal: [] })),
+      .map((document, i) => ({ id: `p${i}`, savedAt: '2026-11-28T10:00:00Z', document, journal: [] })),
     SHIPPED_WOODS,
     DEFAULT_SHOP,
   );
