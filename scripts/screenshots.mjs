@@ -84,6 +84,12 @@ for (const [name, path] of Object.entries(views)) {
   await page.goto(base + path, { waitUntil: 'load' });
   // Walls and turntable are drawn by a worker and by software.
   await page.waitForTimeout(5500);
+  await page.waitForFunction(() =>
+    [...document.images].every(
+      (image) =>
+        image.getBoundingClientRect().top >= innerHeight || (image.complete && image.naturalWidth > 0),
+    ),
+  );
   await page.screenshot({ path: join(ROOT, 'docs/screenshots', `${name}.png`) });
 }
 await page.goto(base, { waitUntil: 'load' });

@@ -43,7 +43,8 @@ export function Elevation({ url, width, height }: ElevationProps) {
       decoding="async"
       width={width}
       height={height}
-      style={{ height }}
+      // Before it is asked for, its place is kept empty.
+      style={{ height, visibility: source ? 'visible' : 'hidden' }}
       onLoad={() => done.current()}
       onError={() => done.current()}
     />
