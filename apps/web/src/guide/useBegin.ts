@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api, sentencesOf } from '../store/api.js';
+import { api, NO_ANSWER, sentencesOf } from '../store/api.js';
 import { unitsOf } from '../store/house.js';
 import { look } from '../store/lookSlice.js';
 import { useActions, useApp } from '../store/store.js';
@@ -14,7 +14,7 @@ export function useBegin() {
   const [trouble, setTrouble] = useState<readonly string[]>([]);
   const begin = async () => {
     const first = await import('./firstPiece.js').catch(() => null);
-    if (!first) return setTrouble(['The server does not answer. Is Fellside still running?']);
+    if (!first) return setTrouble([NO_ANSWER]);
     const made = first.firstPiece(units);
     if (!made.ok) return;
     const answer = await create(made.value);

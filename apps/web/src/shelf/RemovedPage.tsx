@@ -2,7 +2,8 @@ import { formatLength, mm } from '@fellside/core';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, drawingUrl, type ShelvedProject, sentencesOf, WHOLE_SHELF } from '../store/api.js';
+import { Elevation } from '../pictures/Elevation.js';
+import { api, drawingUrl, NO_ANSWER, type ShelvedProject, sentencesOf, WHOLE_SHELF } from '../store/api.js';
 import { unitsOf, usualFinishOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
@@ -43,7 +44,7 @@ export function RemovedPage() {
       <p role="status" className="mb-2">
         {said}
       </p>
-      {isError && <p role="alert">The server does not answer. Is Fellside still running?</p>}
+      {isError && <p role="alert">{NO_ANSWER}</p>}
       {data && pieces.length === 0 && <p className="text-quiet">Nothing has been taken off the shelf.</p>}
       <ul className="max-w-4xl">
         {pieces.map((piece) => (
@@ -89,7 +90,7 @@ function Removed({
   const { name, heightMm, diameterMm, removedAt, unreadable } = piece;
   return (
     <li className="flex flex-wrap items-center gap-4 border-b border-line py-2">
-      <img src={drawingUrl(piece, usual)} alt="" loading="lazy" className="h-16 w-16 object-contain" />
+      <Elevation url={drawingUrl(piece, usual)} className="h-16 w-16 object-contain" />
       <div className="min-w-48 flex-1">
         <p className="font-semibold">{name}</p>
         <p className="text-sm text-quiet">

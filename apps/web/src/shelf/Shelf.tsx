@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { FirstStart } from '../guide/FirstStart.js';
-import { api, type ShelvedProject, sentencesOf, WHOLE_SHELF } from '../store/api.js';
+import { api, NO_ANSWER, type ShelvedProject, sentencesOf, WHOLE_SHELF } from '../store/api.js';
 import { leavePiece } from '../store/leavePiece.js';
 import { useActions, useApp } from '../store/store.js';
 import { useUnsent } from '../store/useUnsent.js';
@@ -76,7 +76,7 @@ export function Shelf() {
         </p>
       )}
       <UnsentPieces unsent={unsent} onShelf={pieces} />
-      {isError && <p role="alert">The server does not answer. Is Fellside still running?</p>}
+      {isError && <p role="alert">{NO_ANSWER}</p>}
       {!isLoading && pieces.length === 0 && !isError && narrowed && (
         <p className="m-auto max-w-md text-center text-quiet">
           {named === '' || ask.wood || ask.kind || ask.state

@@ -2,11 +2,11 @@ import { formatLength, mm } from '@fellside/core';
 import { Ellipsis } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { Link } from 'react-router';
-import { api, drawingUrl, type ShelvedProject, sentencesOf } from '../store/api.js';
+import { Elevation } from '../pictures/Elevation.js';
+import { api, drawingUrl, NO_ANSWER, type ShelvedProject, sentencesOf } from '../store/api.js';
 import { unitsOf, usualFinishOf } from '../store/house.js';
 import { useActions, useApp } from '../store/store.js';
 import { saveBlob } from '../ui/saveFile.js';
-import { Elevation } from './Elevation.js';
 
 interface ShelvedPieceProps {
   readonly piece: ShelvedProject;
@@ -28,6 +28,10 @@ export function ShelvedPiece(props: ShelvedPieceProps) {
   const usual = useApp(usualFinishOf);
   const { id, name, heightMm, diameterMm, unreadable } = piece;
   if (unreadable) return <Unreadable piece={piece} />;
+  const [width, height] = [diameterMm, heightMm].map((size) => Math.max(8, (size ?? 0) * scale)) as [
+    number,
+    number,
+  ];
   return (
     <li className="flex flex-col">
       <Link
@@ -35,11 +39,7 @@ export function ShelvedPiece(props: ShelvedPieceProps) {
         aria-label={`Open ${name}`}
         className="block border-b-2 border-quiet px-3"
       >
-        <Elevation
-          url={drawingUrl(piece, usual)}
-          width={Math.max(8, (diameterMm ?? 0) * scale)}
-          height={Math.max(8, (heightMm ?? 0) * scale)}
-        />
+        <Elevation url={drawingUrl(piece, usual)} width={width} height={height} style={{ height }} />
       </Link>
       <div className="mt-2 flex items-start gap-2 px-3">
         <div className="flex-1">
@@ -69,7 +69,7 @@ function PieceMenu({ piece, onRemoved, onTrouble }: ShelvedPieceProps) {
   };
   const add = async (what: 'copy' | 'mirror') => {
     const made = await import('./another.js').catch(() => null);
-    if (!made) return onTrouble(['The server does not answer. Is Fellside still running?']);
+    if (!made) return onTrouble([NO_ANSWER]);
     const trouble = await dispatch(made.another(id, name, what));
     if (trouble.length > 0) onTrouble(trouble);
   };

@@ -317,6 +317,9 @@ export const drawingUrl = (
 export const photoUrl = ({ photo, turn }: { readonly photo: string; readonly turn: number }): string =>
   `${location.origin}/api/photos/${photo}/view?turn=${turn}`;
 
+/** Said wherever something is asked of a server that is away. */
+export const NO_ANSWER = 'The server does not answer. Is Fellside still running?';
+
 /** The sentences in what a failed request answered. */
 export function sentencesOf(error: unknown): string[] {
   const { status, data } = (error ?? {}) as {
@@ -325,9 +328,5 @@ export function sentencesOf(error: unknown): string[] {
   };
   if (data?.reasons) return data.reasons.map(({ message }) => message);
   if (data?.message) return [data.message];
-  return [
-    status === 'FETCH_ERROR'
-      ? 'The server does not answer. Is Fellside still running?'
-      : 'That did not work; try again.',
-  ];
+  return [status === 'FETCH_ERROR' ? NO_ANSWER : 'That did not work; try again.'];
 }

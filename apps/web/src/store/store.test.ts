@@ -163,6 +163,17 @@ describe('autosave', () => {
     expect(sent).toHaveLength(1);
   });
 
+  test('another part changed elsewhere while a save was under way is brought together, and saved over that', async () => {
+    answers = [
+      { status: 409, body: { current: { ...saved(5), document: { ...saved().document, name: 'Theirs' } } } },
+    ];
+    const store = await open();
+    store.dispatch(wall(6));
+    await until(() => safetyOf(store) === 'saved' && sent.length === 2, 8000);
+    const { project } = store.getState().piece.edited!;
+    expect([project.name, wallIn(project)]).toEqual(['Theirs', 6]);
+  });
+
   test('a piece taken away for good elsewhere keeps what was edited', async () => {
     answers = [{ status: 404, body: { message: 'There is no such piece on the shelf.' } }];
     const store = await open();

@@ -9,7 +9,7 @@ const FRAME = 32;
 /** Points a side for each of the page's: at least while something moves, and at most at rest. */
 const COARSEST = 0.3;
 const SMOOTH = 2;
-/** Points of a frame at rest: software draws so many within half a second, and the page waits for it. */
+/** Points of a frame at rest, at most: software takes its time for each, and the page waits for it. */
 const MOST = 1.5e6;
 /** So much of what it was a change makes of them, after so many frames. */
 const STEP = 0.85;

@@ -9,7 +9,7 @@ beforeEach(() => {
   vi.useFakeTimers();
   stop = watchHeld(document);
   document.body.innerHTML =
-    '<div data-held="adds"><p id="row">ring</p><input id="field"></div><p id="other">text</p>';
+    '<div data-held="adds"><p id="row">ring</p><input id="field"><i role="slider" id="handle"></i></div><p id="other">text</p>';
   row = document.getElementById('row')!;
   heard = [];
   for (const name of ['click', 'contextmenu', 'pointercancel'])
@@ -68,12 +68,15 @@ it('elsewhere the second button stays what it is, and what made something of it 
   expect(menu(document.getElementById('other')!)).toBe(false);
   expect(menu(row)).toBe(true);
   expect(heard).toEqual(['contextmenu', 'contextmenu', 'click with Ctrl']);
-  // A field in a row keeps its menu, under a finger too.
-  const field = document.getElementById('field')!;
-  expect(menu(field)).toBe(false);
-  pointer(field, 'pointerdown');
-  vi.advanceTimersByTime(2 * LONG);
-  expect(heard.splice(3)).toEqual(['contextmenu']);
+  // A field in a row keeps its menu, and a handle that is held its drag.
+  for (const id of ['field', 'handle']) {
+    const own = document.getElementById(id)!;
+    expect(menu(own)).toBe(false);
+    pointer(own, 'pointerdown');
+    vi.advanceTimersByTime(2 * LONG);
+    pointer(own, 'pointerup');
+    expect(heard.splice(3)).toEqual(['contextmenu']);
+  }
   row.addEventListener('contextmenu', (event) => event.preventDefault());
   menu(row);
   expect(heard.slice(3)).toEqual(['contextmenu']);

@@ -7,11 +7,12 @@ const TWICE = 900;
 /** What takes a click with the second button, or a finger held still, for one with Ctrl: it is added, or taken away. */
 export const HELD = { 'data-held': 'adds' } as const;
 
-/** Whether it lies in what takes it so; a field keeps the menu of its own. */
+/** What within it is pressed or dragged by itself: a field keeps its menu, a handle that is held may still be dragged. */
+const OF_ITS_OWN = 'input, select, textarea, a, [role=slider], button:not([id^="ring-"])';
+
+/** Whether it lies in what takes it so. */
 const isHeld = (target: EventTarget | null): target is Element =>
-  target instanceof Element &&
-  target.closest('[data-held]') !== null &&
-  target.closest('input, select, textarea') === null;
+  target instanceof Element && target.closest('[data-held]') !== null && target.closest(OF_ITS_OWN) === null;
 
 /**
  * Gives fingers the second button: one held still on what is `HELD` tells `contextmenu` there, once, and ends the stroke or

@@ -1,6 +1,7 @@
 import { sentenceIn } from '@fellside/core';
 import { useState } from 'react';
-import { api, drawingUrl, type ListedVersion } from '../store/api.js';
+import { Elevation } from '../pictures/Elevation.js';
+import { api, drawingUrl, type ListedVersion, NO_ANSWER } from '../store/api.js';
 import { unitsOf, usualFinishOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { ageOf, momentOf } from '../ui/times.js';
@@ -24,7 +25,7 @@ export function VersionsPage() {
           The newest saves, and the last of every hour and day before. Taking one back is an edit like any
           other: it can be undone.
         </p>
-        {isError && <p role="alert">The server does not answer. Is Fellside still running?</p>}
+        {isError && <p role="alert">{NO_ANSWER}</p>}
         <ol>
           {versions?.map((version) => (
             <Version
@@ -67,12 +68,7 @@ function Version({
         onClick={onChoose}
         className="flex min-h-14 w-full items-center gap-3 border-b border-line px-2 py-1.5 text-left aria-pressed:bg-teal-wash hover:bg-raised"
       >
-        <img
-          src={drawingUrl({ id, revision }, usual)}
-          alt=""
-          loading="lazy"
-          className="h-11 w-11 shrink-0 object-contain"
-        />
+        <Elevation url={drawingUrl({ id, revision }, usual)} className="h-11 w-11 shrink-0 object-contain" />
         <span className="min-w-0 flex-1">
           <span className="flex justify-between gap-2">
             <b>{now ? 'Now' : ageOf(savedAt)}</b>

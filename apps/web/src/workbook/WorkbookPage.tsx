@@ -1,6 +1,6 @@
 import { ALL_ROWS, boardFeet, foundIn, type WorkbookRow, workbookCsv, workbookTotals } from '@fellside/core';
 import { useMemo, useState } from 'react';
-import { api } from '../store/api.js';
+import { api, NO_ANSWER } from '../store/api.js';
 import { unitsOf } from '../store/house.js';
 import { useApp } from '../store/store.js';
 import { Button } from '../ui/Button.js';
@@ -28,7 +28,7 @@ export function WorkbookPage() {
           Save as CSV
         </Button>
       </div>
-      {isError && <p role="alert">The server does not answer. Is Fellside still running?</p>}
+      {isError && <p role="alert">{NO_ANSWER}</p>}
       {!data && !isError && <p className="text-quiet">All pieces are being planned…</p>}
       {data && <Totals rows={rows} />}
       {data && <WorkbookTable rows={rows} columns={columns} />}

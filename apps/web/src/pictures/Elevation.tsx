@@ -1,15 +1,12 @@
-import { useEffect, useRef, useState } from 'react';
+import { type ComponentProps, useEffect, useRef, useState } from 'react';
 import { inTurn } from './inTurn.js';
 
-interface ElevationProps {
+interface ElevationProps extends Omit<ComponentProps<'img'>, 'src' | 'alt'> {
   readonly url: string;
-  /** Px it takes up. */
-  readonly width: number;
-  readonly height: number;
 }
 
 /** A piece from the side, drawn by the server; asked for in turn when it comes near the window. */
-export function Elevation({ url, width, height }: ElevationProps) {
+export function Elevation({ url, style, ...size }: ElevationProps) {
   const place = useRef<HTMLImageElement>(null);
   const done = useRef(() => {});
   const [source, setSource] = useState<string>();
@@ -41,10 +38,9 @@ export function Elevation({ url, width, height }: ElevationProps) {
       src={source}
       alt=""
       decoding="async"
-      width={width}
-      height={height}
+      {...size}
       // Before it is asked for, its place is kept empty.
-      style={{ height, visibility: source ? 'visible' : 'hidden' }}
+      style={{ ...style, visibility: source ? 'visible' : 'hidden' }}
       onLoad={() => done.current()}
       onError={() => done.current()}
     />
