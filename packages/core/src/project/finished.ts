@@ -8,7 +8,7 @@ import { remembered } from '../measure/memo.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import { shortfall } from '../ring/need.js';
 import type { Point } from '../ring/plane.js';
-import { bandWoods, type Cuts } from '../ring/slant.js';
+import { bandWoods, type Cuts, sidesOf } from '../ring/slant.js';
 import { overPlaces } from '../surface/round.js';
 import { areaBetween } from '../surface/within.js';
 import { hollowAt, type Lying, overHeights, partsOf, SLICE } from './left.js';
@@ -45,11 +45,15 @@ const leftInRing = remembered(
   ({ pieces }: RingPlan, prepared: PreparedRing, cuts: Cuts): ReadonlyMap<string, number> => {
     const { made, vessel } = prepared;
     if (!made.ok) return new Map();
-    const full = fullVolume(prepared, made.value, vessel);
+    const whole = isWhole(prepared, made.value, cuts);
+    const full = whole ? fullVolume(prepared, made.value, vessel) : null;
     const first = pieces[0]?.wood;
     if (full !== null && first !== undefined && pieces.every(({ wood }) => wood === first))
       return new Map([[first, full]]);
-    const { parts, together } = leftByPlace(made.value, prepared, vessel, cuts, full !== null);
+    const { parts, together } = leftByPlace(made.value, prepared, vessel, cuts, {
+      whole,
+      held: full !== null,
+    });
     // A ring of which next to nothing is left may have no volume in any of its places.
     const scale = full === null || together === 0 ? 1 : full / together;
     const byWood = new Map<string, number>();
@@ -61,27 +65,41 @@ const leftInRing = remembered(
   },
 );
 
-/** What is left of every place of a ring, mm³; of a ring that is whole only the proportions matter. Woods do not come in. */
+/** Whether a ring lies in one region, and no cut goes through it: one that leaves the piece through its lip leaves no part beyond. */
+function isWhole({ course, reaches }: PreparedRing, { cornerMm }: Made, cuts: Cuts): boolean {
+  const [only, ...others] = reaches;
+  if (!only || others.length > 0) return false;
+  const { z } = only.region.shift;
+  const ends = [course.bottomMm + z, course.topMm + z];
+  return sidesOf(cuts, only.region).every(({ normal, most }) =>
+    ends.every((end) => Math.hypot(normal.x, normal.y) * cornerMm + normal.z * end <= most + SAME_LENGTH),
+  );
+}
+
+/**
+ * What is left of every place of a ring, mm³; of one that is `whole` and wood all round as it is `held` only the proportions
+ * matter. Woods do not come in.
+ */
 function leftByPlace(
   made: Made,
   { course, turn, reaches }: PreparedRing,
   vessel: Vessel,
   cuts: Cuts,
-  whole: boolean,
+  { whole, held }: { readonly whole: boolean; readonly held: boolean },
 ): { readonly parts: readonly number[]; readonly together: number } {
-  const moved = reaches.length !== 1 || reaches[0]!.region.above !== 0;
   const body = { made, turn, bottomMm: course.bottomMm, reaches };
-  const parts = moved
-    ? movedVolumes(body, vessel, cuts)
-    : placeVolumes(made, vessel, course.bottomMm, reaches[0]!.toMm, whole);
+  const parts =
+    whole && reaches[0]!.region.above === 0
+      ? placeVolumes(made, vessel, course.bottomMm, reaches[0]!.toMm, held)
+      : movedVolumes(body, vessel, cuts);
   return { parts, together: parts.reduce((a, b) => a + b, 0) };
 }
 
-/** Volume of the turned wood in a ring that lies whole in one region, is wood all round and holds its wall, mm³; null for others. */
+/** Volume of the turned wood in a ring that is whole, is wood all round and holds its wall, mm³; null for others. */
 function fullVolume({ wallAlong, course, reaches }: PreparedRing, made: Made, vessel: Vessel): number | null {
   const { outsideMm, insideMm } = shortfall(made.gives, wallAlong);
-  const [only, ...others] = reaches;
-  if (!only || others.length > 0 || !made.closed) return null;
+  const [only] = reaches;
+  if (!only || !made.closed) return null;
   if (Math.max(outsideMm, insideMm) > SAME_LENGTH) return null;
   const { z } = only.region.shift;
   return woodVolume(vessel, course.bottomMm + z, Math.min(course.topMm + z, vessel.heightMm));
