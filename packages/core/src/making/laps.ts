@@ -47,15 +47,35 @@ function worked(made: Made): Laps {
     const period = periodOf(place);
     return period === 0 || place - first[place]! < period;
   });
-  const near = new Set([0, 1, repeats - 1].flatMap((lap) => inFirst.map((place) => shifted(place, lap))));
+  const own = new Set(inFirst);
+  const beside = new Set([1, repeats - 1].flatMap((lap) => inFirst.map((place) => shifted(place, lap))));
+  const near = [...new Set([...own, ...beside])].sort((a, b) => a - b);
   return {
-    pieces: [...near].sort((a, b) => a - b).flatMap((place) => made.lay(place)),
+    pieces: near.flatMap((place) =>
+      own.has(place) ? made.lay(place) : made.lay(place).filter((piece) => reaches(piece, width)),
+    ),
     lapAt(angle) {
       const lap = Math.min(repeats - 1, Math.floor(wrapped(angle) / width));
       return { lap, back: lap * width };
     },
     shifted,
   };
+}
+
+/** Beyond its lap a piece may be met by rounding (radians). */
+const HAIR = 1e-6;
+
+/** Whether a part of a piece lies in directions from 0 to `width`; so does one that goes round the axis. */
+function reaches({ bottom, top }: LaidPiece, width: number): boolean {
+  const [middle, half] = [width / 2, width / 2 + HAIR];
+  let [least, most] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
+  for (const outline of bottom === top ? [bottom] : [bottom, top])
+    for (const { x, y } of outline) {
+      const aside = wrapped(Math.atan2(y, x) - middle + Math.PI) - Math.PI;
+      least = Math.min(least, aside);
+      most = Math.max(most, aside);
+    }
+  return (least < half && most > -half) || most - least > Math.PI;
 }
 
 /** The pieces that a level direction from the axis can meet, the direction among them, and what their places are really. */

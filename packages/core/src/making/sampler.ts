@@ -1,7 +1,7 @@
 import { aroundAxis, reachInside, wrapped } from '../ring/plane.js';
 import type { LaidPiece, Made } from './contract.js';
 import { lapsOf } from './laps.js';
-import { layOut, outlineAt } from './layOut.js';
+import { layOut } from './layOut.js';
 
 /** A piece made ready for questions: corners of bottom and top, and radii that settle most questions at once. */
 interface Candidate {
@@ -92,33 +92,41 @@ function holds(corners: Float64Array, x: number, y: number, share: number): bool
 
 const ends = ({ bottom, top }: LaidPiece) => (bottom === top ? [bottom] : [bottom, top]);
 
+/** (In a loop: a face has hundreds of parts, and lists made for every corner took as long as all the rest.) */
 function candidateOf(piece: LaidPiece): Candidate {
   const { place, bottom, top, fromMm, toMm } = piece;
   const outlines = ends(piece);
-  const far = Math.max(...outlines.flat().map(({ x, y }) => x * x + y * y)) * (1 + 1e-12);
+  const corners = new Float64Array(4 * bottom.length);
+  let far = 0;
+  for (let i = 0; i < bottom.length; i++) {
+    const [low, high] = [bottom[i]!, top[i]!];
+    corners[4 * i] = low.x;
+    corners[4 * i + 1] = low.y;
+    corners[4 * i + 2] = high.x;
+    corners[4 * i + 3] = high.y;
+    far = Math.max(far, low.x * low.x + low.y * low.y, high.x * high.x + high.y * high.y);
+  }
   const within = outlines.every(aroundAxis) ? Math.min(...outlines.map(reachInside)) ** 2 : 0;
-  return {
-    place,
-    corners: Float64Array.from(bottom.flatMap((p, i) => [p.x, p.y, top[i]!.x, top[i]!.y])),
-    from: fromMm,
-    rise: toMm - fromMm,
-    far,
-    within,
-  };
+  return { place, corners, from: fromMm, rise: toMm - fromMm, far: far * (1 + 1e-12), within };
 }
 
 /** Directions that a piece is met in; null where it may be met in any. */
 function spanOf(piece: LaidPiece): { from: number; to: number } | null {
-  const middle = outlineAt(piece, 0.5);
-  const x = middle.reduce((sum, p) => sum + p.x, 0);
-  const y = middle.reduce((sum, p) => sum + p.y, 0);
+  const outlines = ends(piece);
+  let [x, y] = [0, 0];
+  for (const outline of outlines)
+    for (const p of outline) {
+      x += p.x;
+      y += p.y;
+    }
   const centre = Math.atan2(y, x);
   let [from, to] = [0, 0];
-  for (const p of [...piece.bottom, ...piece.top]) {
-    if (Math.hypot(p.x, p.y) < 1e-9) continue;
-    const aside = wrapped(Math.atan2(p.y, p.x) - centre + Math.PI) - Math.PI;
-    from = Math.min(from, aside);
-    to = Math.max(to, aside);
-  }
+  for (const outline of outlines)
+    for (const p of outline) {
+      if (Math.hypot(p.x, p.y) < 1e-9) continue;
+      const aside = wrapped(Math.atan2(p.y, p.x) - centre + Math.PI) - Math.PI;
+      from = Math.min(from, aside);
+      to = Math.max(to, aside);
+    }
   return to - from < Math.PI ? { from: centre + from, to: centre + to } : null;
 }
