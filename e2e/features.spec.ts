@@ -34,6 +34,7 @@ test('a zigzag from nothing: the board it needs, on the piece, its pieces in Cut
   ).toHaveCount(4);
   for (const row of [1, 5]) await type(builder(page), `Row ${row}, thickness`, '18mm');
   await type(builder(page), 'Slice angle', '35');
+  await builder(page).getByText('Kerf, ends, boards').click();
   await type(builder(page), 'Spare slices', '3');
   // 24 segments of two slices, three spares.
   await expect(dialog.getByText('48 × Layer 3')).toBeVisible();

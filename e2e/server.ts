@@ -140,14 +140,14 @@ export async function open(
     .waitFor();
 }
 
-/** Makes the selected rings another way, chosen by its picture. */
+/** Starts the selected rings anew, from a starting point chosen by its picture. */
 export async function chooseWay(page: Page, way: string): Promise<void> {
   await page
     .getByRole('region', { name: 'Selected rings' })
     .getByRole('button', { name: /^Made as/ })
     .click();
   await page
-    .getByRole('dialog', { name: 'Ways of making a ring' })
+    .getByRole('dialog', { name: 'Starting points of a ring' })
     .getByRole('button', { name: way, exact: true })
     .click();
 }

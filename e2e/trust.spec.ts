@@ -232,7 +232,7 @@ test('a piece of thousands of places is planned beside the page, and edited mean
   const rings = Array.from({ length: 60 }, (_, i) => ({
     id: `r${i}`,
     heightMm: 2,
-    making: { way: 'flat', count: 120 },
+    making: { way: 'segmented', count: 120 },
     turn: (i % 2) / 2,
     woods: Array.from({ length: 120 }, () => key),
   }));

@@ -114,9 +114,9 @@ const CASES: readonly Case[] = [
     way: 'Grain-matched',
     ring: 6,
     set: async (page) => {
-      await bar(page).getByLabel('Figure runs on').selectOption('like a book: two leaves of one half');
+      await bar(page).getByLabel('Once it is glued').selectOption('opened like a book');
     },
-    reads: [['Figure runs on', 'book']],
+    reads: [['Once it is glued', 'opened']],
     says: [/12b/, /Double-thick stock/, /open it like a book/],
   },
   {
@@ -356,7 +356,8 @@ test('letters with a backing and spacers: pieces of the backing are there to rea
 }) => {
   await open(page, fellside, 'Fell Race Cup', 'Rings');
   await make(page, 10, 'Letters and pictures');
-  await type(page, 'Spacers', '1/16');
+  await bar(page).getByLabel('Between segments').selectOption('spacers');
+  await type(page, 'Spacer thickness', '1/16');
   await type(page, 'Pocket, deep', '3/8');
   await type(page, 'Backing, behind', '3/8');
   const sheet = await plan(page, 10);
@@ -369,4 +370,42 @@ test('letters with a backing and spacers: pieces of the backing are there to rea
       .getByText(/nothing is left for the backing/)
       .first(),
   ).toBeVisible();
+});
+
+test('four answers: layers in leaning joints round spacers and gaps, then slices; what does not go together says what would', async ({
+  page,
+  fellside,
+}) => {
+  await open(page, fellside, 'Fell Race Cup', 'Rings');
+  await ring(page, 9).click();
+  await ring(page, 10).click({ modifiers: ['Shift'] });
+  await chooseWay(page, 'Segments of layers');
+  const joints = bar(page).getByRole('group', { name: 'Joints' });
+  await joints.getByLabel('Joints lean').selectOption('right');
+  await joints.getByLabel('Cut with').selectOption('strip turned over: wedges');
+  await expect(page.getByText(/is sawn with the same edge out/).first()).toBeVisible();
+  await joints.getByLabel('Between segments').selectOption('joint by joint');
+  await joints.getByRole('button', { name: '2 spacers, 0 gaps…' }).click();
+  const panel = page.getByRole('dialog', { name: 'What joints hold' });
+  for (const joint of ['Joint 7: nothing', 'Joint 7: spacer', 'Joint 19: nothing', 'Joint 19: spacer'])
+    await panel.getByRole('button', { name: joint, exact: true }).click();
+  await page.keyboard.press('Escape');
+  const sheet = await plan(page, 9);
+  for (const sentence of [
+    /24 × Inner layer/,
+    /2 × Spacer/,
+    /lies between two gaps/,
+    /face to face in this order/,
+  ])
+    await expect(sheet).toContainText(sentence);
+  await sheet.getByRole('button', { name: 'Close' }).click();
+  await bar(page).getByLabel('Once it is glued').selectOption('sliced from thicker stock');
+  await expect(page.getByText(/close the gaps, or leave the ring whole/).first()).toBeVisible();
+  await joints.getByLabel('Between segments').selectOption('spacers');
+  await bar(page).getByLabel('Once it is glued').selectOption('sliced from thicker stock');
+  await expect(bar(page).getByText(/Slices of one thick ring: 9, 10/)).toBeVisible();
+  await expect(
+    bar(page).getByRole('button', { name: /^Made as Segments of layers, sliced, leaning with spacers/ }),
+  ).toBeVisible();
+  await saved(page);
 });

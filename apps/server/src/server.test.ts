@@ -328,7 +328,7 @@ describe('the stash', () => {
     innerRadiusMm: 40,
     heightMm: 18,
     species: Array.from({ length: 12 }, () => 'sugar-maple'),
-    of: { way: 'flat', count: 12 },
+    of: { way: 'segmented', count: 12 },
   };
   const withRing = (item: string, name: string): Project => {
     const change = run({ ...cup(), name }, edit.useStashed(8, { ...ring, item } as never));

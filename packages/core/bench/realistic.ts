@@ -69,7 +69,7 @@ export function realistic(seed: number): Project {
       return {
         id: `r${i}`,
         heightMm: mm(heightMm),
-        making: { way: 'flat', count: segments },
+        making: { way: 'segmented', count: segments },
         turn: (i % 2) / 2,
         woods: Array.from({ length: segments }, (_, p) =>
           mixed ? woods[(p + i) % woods.length]! : woods[base]!,
@@ -89,7 +89,7 @@ export function featured(seed: number): Project {
   const middle = Math.floor(plain.rings.length / 2);
   const ways = (['laminated', 'spaced', 'open', 'grain', 'layered'] as const).slice(seed % 3);
   return ways.slice(0, 3).reduce((project, way, i) => {
-    const changed = run(project, edit.setWay([middle - 1 + i], way));
+    const changed = run(project, edit.startFrom([middle - 1 + i], way));
     return changed.ok ? changed.value.project : project;
   }, plain);
 }

@@ -20,7 +20,7 @@ export const vaseOf = (rings: number, count: number): Stacking => {
     rings: Array.from({ length: rings }, (_, i) => ({
       id: `r${i}`,
       heightMm: mm(8),
-      making: { way: 'flat' as const, count },
+      making: { way: 'segmented' as const, count },
       turn: (i % 2) / 2,
       woods: Array.from({ length: count }, (_, place) => ((place + i) % 3 === 0 ? 'dark' : 'light')),
     })),

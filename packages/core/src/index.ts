@@ -119,29 +119,39 @@ export { afterCutting, splitBoard } from './lumber/splitBoard.js';
 export { CUTTING_SAID } from './lumber/strips.js';
 export { lumberTimes } from './lumber/times.js';
 export { type WaitingBoard, waitingBoards } from './lumber/waiting.js';
-export type { Made, PieceKind } from './making/contract.js';
+export type { BoardRows, Made, PieceKind } from './making/contract.js';
 export { FIGURE_NAMES, type Figure, type FigureKey } from './making/figures.js';
 export { partsFromDegrees } from './making/flat/parts.js';
 export { ILLUSIONS, type IllusionName } from './making/illusion/illusion.js';
+export { type Between, jointingOf, spacersIn } from './making/joints/between.js';
 export { misfit, ovalOf } from './making/joints/closing.js';
-export { divisors, thicknessesOf } from './making/joints/spacers.js';
+export type { Gap } from './making/joints/gaps.js';
+export type { Leaning } from './making/joints/lean.js';
+export { divisors, type Spacers, thicknessesOf } from './making/joints/spacers.js';
 export { biggestOf, layOut, placeName } from './making/layOut.js';
 export type { StepPicture } from './making/picture.js';
 export {
-  boardRowsOf,
+  boardsOf,
+  calledOf,
   groupsOf,
   isStrict,
-  MAKINGS,
   makeRing,
   type ParamsOf,
   pitchOf,
   placesOf,
   type RingMaking,
+  START_IDS,
+  STARTS,
+  type StartId,
   segmentsOf,
+  startOf,
   usuallySanded,
-  WAYS,
   type Way,
 } from './making/registry.js';
+export type { After } from './making/segmented/after.js';
+export type { SegmentedParams } from './making/segmented/params.js';
+export { sourceBegun } from './making/segmented/starts.js';
+export type { SawnFrom } from './making/sources/registry.js';
 export { compoundAngles } from './making/staved/staved.js';
 export { cautionsOf, type Step, setOf, TOOLS, type Tool } from './making/step.js';
 export { mitred, type Stock } from './making/stock.js';

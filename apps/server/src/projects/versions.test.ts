@@ -58,7 +58,7 @@ describe('versions and removed pieces', () => {
     await http().post('/api/projects').send({ document: change.value.project }).expect(422);
     const copy = copyOf(change.value.project, 'Copy');
     expect(copy.rings[8]).toMatchObject({
-      making: { way: 'flat', count: 12 },
+      making: { way: 'segmented', count: 12 },
       fixed: { outerRadiusMm: 60, innerRadiusMm: 40 },
     });
     await http().post('/api/projects').send({ document: copy }).expect(201);

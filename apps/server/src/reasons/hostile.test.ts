@@ -14,23 +14,34 @@ describe('what would bring it down', () => {
   test.each([
     [
       '300 million segments',
-      ringOf({ way: 'spaced', count: 3e8, spacers: { at: 'every', thicknessMm: 1 } }),
+      ringOf({
+        way: 'segmented',
+        count: 3e8,
+        between: { put: 'spacers', spacers: { at: 'every', thicknessMm: 1 } },
+      }),
       /Segment count is 300000000/,
     ],
     [
       'spacers that go evenly into them',
-      ringOf({ way: 'spaced', count: 3e8, spacers: { at: 'even', number: 7, thicknessMm: 1 } }),
+      ringOf({
+        way: 'segmented',
+        count: 3e8,
+        between: { put: 'spacers', spacers: { at: 'even', number: 7, thicknessMm: 1 } },
+      }),
       /Segment count/,
     ],
-    ['a hundred million blocks', ringOf({ way: 'illusion', count: 1e8 }), /Segment count|rings.0.making/],
+    ['a hundred million blocks', ringOf({ way: 'segmented', count: 1e8 }), /Segment count|rings.0.making/],
   ])('a piece with %s is refused at once', async (_, document, sentence) => {
     const { body } = await post(document).expect(422);
     expect(body.reasons.map(({ message }: { message: string }) => message).join(' ')).toMatch(sentence);
   });
 
   test.each([
-    ['flat', { way: 'flat', count: 3e8 }],
-    ['spaced', { way: 'spaced', count: 3e8, spacers: { at: 'every', thicknessMm: 1 } }],
+    ['flat', { way: 'segmented', count: 3e8 }],
+    [
+      'spaced',
+      { way: 'segmented', count: 3e8, between: { put: 'spacers', spacers: { at: 'every', thicknessMm: 1 } } },
+    ],
   ])('the same at the stash, %s', async (_, of) => {
     await http()
       .post('/api/stash')

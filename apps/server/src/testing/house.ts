@@ -64,7 +64,7 @@ export const RING = {
   innerRadiusMm: 40,
   heightMm: 18,
   species: Array.from({ length: 12 }, () => 'sugar-maple'),
-  of: { way: 'flat', count: 12 },
+  of: { way: 'segmented', count: 12 },
 };
 export const PATTERN = {
   holds: 'motif',

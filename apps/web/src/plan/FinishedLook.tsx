@@ -8,7 +8,7 @@ import { useInks } from '../surfaces/useInks.js';
 import { useSampledWall } from '../surfaces/useSampledWall.js';
 
 /** Width of the strip of wall that is shown, px, and its height at least. */
-const WIDE = 1060;
+const WIDE = 1180;
 const LEAST_TALL = 70;
 /** Share of the way round that is shown. */
 const SHARE = 0.5;
@@ -22,7 +22,7 @@ export function FinishedLook({ prepared, ring }: { prepared: Prepared; ring: Pre
   const topMm = Math.min(ring.stands.topMm, prepared.vessel.heightMm);
   const middle = (bottomMm + topMm) / 2;
   const round = 2 * Math.PI * radiusAt(prepared.vessel.outside, Math.max(0, middle)) * SHARE;
-  const tall = Math.round(Math.max(LEAST_TALL, Math.min(220, ((topMm - bottomMm) / round) * WIDE)));
+  const tall = Math.round(Math.max(LEAST_TALL, Math.min(160, ((topMm - bottomMm) / round) * WIDE)));
   const draw = useCallback(
     ({ width, height, pixels }: Canvas) => {
       if (!wall) return;

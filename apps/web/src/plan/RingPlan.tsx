@@ -1,10 +1,10 @@
 import {
+  calledOf,
   cautionsOf,
   edit,
   type RingPlan as Figures,
   formatLength,
   isStrict,
-  MAKINGS,
   mitred,
   mm,
   type Prepared,
@@ -59,7 +59,7 @@ export function RingPlan() {
         size="plan"
         title={
           feature
-            ? `Ring ${index + 1}: ${MAKINGS[here.ring.making.way].name.toLowerCase()}`
+            ? `Ring ${index + 1}: ${calledOf(here.ring.making).toLowerCase()}`
             : `Ring ${index + 1} from above`
         }
         says={
@@ -206,7 +206,7 @@ function Builder({
   const file = `${name} ring ${index + 1} full size.svg`;
   return (
     <section className="mb-5" aria-label="Builder">
-      <div className="mb-3 flex flex-wrap items-end gap-3">
+      <div className="mb-3 max-h-58 overflow-y-auto">
         <WayControls targets={[index]} />
       </div>
       {made && <FinishedLook prepared={prepared} ring={ring} />}

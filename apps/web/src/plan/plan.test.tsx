@@ -54,7 +54,7 @@ describe('a ring from above', () => {
   });
 
   test('unequal segments are dimensioned kind by kind', () => {
-    plan(9, (store) => store.dispatch(editPiece(edit.setParams([8], 'flat', { parts: [2, 1] }))));
+    plan(9, (store) => store.dispatch(editPiece(edit.setParams([8], 'segmented', { parts: [2, 1] }))));
     expect(drawing().textContent).toContain('20°');
     expect(drawing().textContent).toContain('10°');
   });
@@ -100,8 +100,8 @@ test('an outline turned a quarter round, as a path', () => {
 });
 
 describe('the builder of a feature ring', () => {
-  const feature = (way: Parameters<typeof edit.setWay>[1], ring = 9) =>
-    plan(ring, (store) => store.dispatch(editPiece(edit.setWay([ring - 1], way))));
+  const feature = (way: Parameters<typeof edit.startFrom>[1], ring = 9) =>
+    plan(ring, (store) => store.dispatch(editPiece(edit.startFrom([ring - 1], way))));
 
   test('shows the steps as pictures, and what is set changes them at once', async () => {
     const { project } = feature('laminated');
@@ -110,7 +110,7 @@ describe('the builder of a feature ring', () => {
     expect(titles()).toEqual(['Board', 'Slice', 'Segment', 'Ring']);
     expect(screen.getByText('Board, least thickness')).toBeTruthy();
     await userEvent.selectOptions(screen.getByLabelText('Figure'), 'level stripes');
-    expect(project().rings[8]!.making).toMatchObject({ figure: 'stripes' });
+    expect(project().rings[8]!.making).toMatchObject({ sawnFrom: { figure: 'stripes' } });
     expect(titles()).toEqual(['Board', 'Segment', 'Ring']);
   });
 

@@ -27,7 +27,7 @@ export function BondChoice({ targets, rings }: BondChoiceProps) {
         {(control) => (
           <select
             {...control}
-            className={`${controlClass} w-28`}
+            className={`${controlClass} w-30`}
             value={now?.kind ?? ''}
             onChange={(event) => {
               const kind = event.target.value as Bond['kind'];

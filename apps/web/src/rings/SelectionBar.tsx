@@ -1,4 +1,4 @@
-import { type Command, edit, type Result, segmentsOf } from '@fellside/core';
+import { type Command, calledOf, edit, type Result, segmentsOf, startOf } from '@fellside/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { editPiece } from '../store/edits.js';
@@ -8,7 +8,7 @@ import { useActions, useApp } from '../store/store.js';
 import { LengthField } from '../ui/LengthField.js';
 import { NumberField } from '../ui/NumberField.js';
 import { BondChoice } from './BondChoice.js';
-import { WayChoice } from './choice/WayChoice.js';
+import { StartChoice } from './choice/StartChoice.js';
 import { Inlays } from './inlays/Inlays.js';
 import { PatchTool } from './PatchTool.js';
 import { RingActions } from './RingActions.js';
@@ -34,7 +34,7 @@ export function SelectionBar() {
       aria-label="Selected rings"
       className="flex flex-wrap items-end gap-x-3 gap-y-2 border-b border-line bg-pane px-3 py-2"
     >
-      <div className="w-28">
+      <div className="w-24">
         <p className="text-xs text-quiet">{selected.length > 0 ? 'Selected' : 'Changes go to'}</p>
         <p className="flex h-8 items-center gap-2 font-semibold">
           {nameOf(selected, rings.length)}
@@ -49,11 +49,12 @@ export function SelectionBar() {
           )}
         </p>
       </div>
-      <WayChoice
-        way={shared(chosen.map(({ making }) => making.way))}
-        onChoose={(way) => {
-          if (way === 'stock') setFromStash(true);
-          else go(edit.setWay(targets, way));
+      <StartChoice
+        start={shared(chosen.map(({ making }) => startOf(making)))}
+        called={shared(chosen.map(({ making }) => calledOf(making)))}
+        onChoose={(start) => {
+          if (start === 'stock') setFromStash(true);
+          else go(edit.startFrom(targets, start));
         }}
       />
       <NumberField
@@ -77,10 +78,17 @@ export function SelectionBar() {
       <PatchTool targets={targets} />
       <SlantedBands />
       <Inlays />
-      <Link to={`/piece/${id}/blanks`} className="flex h-8 items-center text-sm text-teal underline">
-        Blanks that are no rings
+      <Link
+        to={`/piece/${id}/blanks`}
+        aria-label="Blanks that are no rings"
+        title="Blanks that are no rings"
+        className="flex h-8 items-center text-sm text-teal underline"
+      >
+        Blanks
       </Link>
-      <WayControls targets={targets} />
+      <div className="max-h-58 w-full overflow-y-auto max-wide:max-h-[45vh]">
+        <WayControls targets={targets} />
+      </div>
       <StashDialog open={fromStash} onOpen={setFromStash} ring={targets[0] ?? 0} />
     </section>
   );

@@ -52,7 +52,7 @@ describe('the selection bar', () => {
     expect(project().rings[5]).toMatchObject({ making: { way: 'disc' }, woods: ['black-walnut'] });
     await choose('Flat segments');
     expect(project().rings[5]).toMatchObject({
-      making: { way: 'flat', count: 24 },
+      making: { way: 'segmented', count: 24 },
       woods: Array(24).fill('black-walnut'),
     });
   });
@@ -80,11 +80,11 @@ describe('the selection bar', () => {
     store.dispatch(selectRings([8]));
     await screen.findByRole('button', { name: 'Ring 9' });
     await type('Widths', '2 : 1');
-    expect(project().rings[8]!.making).toEqual({ way: 'flat', count: 24, parts: [2, 1] });
+    expect(project().rings[8]!.making).toEqual({ way: 'segmented', count: 24, parts: [2, 1] });
     await type('Widths', '1 : 2 : 1 : 2 : 3');
     expect(screen.getByRole('alert').textContent).toMatch(/does not go into 24/);
     await type('Widths', 'equal');
-    expect(project().rings[8]!.making).toEqual({ way: 'flat', count: 24 });
+    expect(project().rings[8]!.making).toEqual({ way: 'segmented', count: 24 });
   });
 
   test.each([

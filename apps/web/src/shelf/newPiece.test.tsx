@@ -39,7 +39,7 @@ test('shape, size, ring height and wood make a piece with a solid disc below and
   const { name, rings, form } = sent[0]!.document;
   expect(name).toBe('Crook Vase');
   expect(form.points.at(-1)!.heightMm).toBeCloseTo(247.65, 9);
-  expect(rings.map(({ making }) => making.way)).toEqual(['disc', ...Array(12).fill('flat')]);
+  expect(rings.map(({ making }) => making.way)).toEqual(['disc', ...Array(12).fill('segmented')]);
 });
 
 test('everything that is wrong is listed at once, and nothing is sent', async () => {

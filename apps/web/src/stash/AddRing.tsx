@@ -1,9 +1,9 @@
 import {
-  MAKINGS,
   parseLength,
   type Reason,
   reasonsOf,
   type Said,
+  STARTS,
   type StashEntry,
   stashedRingSchema,
   type UnitSystem,
@@ -62,7 +62,7 @@ export function AddRing() {
       </Dialog.Trigger>
       <Sheet
         title="A ring on hand"
-        says={`${MAKINGS.flat.name} of one wood or two in turn, measured as it lies there; lengths in ${unit}. Rings of other kinds go into the stash from a piece.`}
+        says={`${STARTS.flat.name} of one wood or two in turn, measured as it lies there; lengths in ${unit}. Rings of other kinds go into the stash from a piece.`}
       >
         <form onSubmit={submit} className="grid grid-cols-2 items-end gap-3">
           <div className="col-span-2">
@@ -108,7 +108,7 @@ function entryFrom(typed: Record<string, string>, units: UnitSystem): Read {
     species: Array.from({ length: many }, (_, i) =>
       i % 2 === 1 && typed.second ? typed.second : typed.wood,
     ),
-    of: { way: 'flat', count },
+    of: { way: 'segmented', count },
   });
   return parsed.success ? { ok: true, entry: parsed.data } : { ok: false, reasons: reasonsOf(parsed.error) };
 }

@@ -1,4 +1,4 @@
-import { formatLength, MAKINGS, mm, segmentsOf } from '@fellside/core';
+import { calledOf, formatLength, mm, segmentsOf } from '@fellside/core';
 import type { ReactNode } from 'react';
 import type { ListedRing } from '../store/api.js';
 import { unitsOf, woodsOf } from '../store/house.js';
@@ -40,7 +40,7 @@ export function StashTable({ rings, act }: StashTableProps) {
             <th scope="row" className="whitespace-normal">
               {ring.name}
             </th>
-            <td>{MAKINGS[ring.of.way].name}</td>
+            <td>{calledOf(ring.of)}</td>
             <td>{segmentsOf(ring.of) ?? '–'}</td>
             <td>{formatLength(mm(2 * ring.outerRadiusMm), units)}</td>
             <td>{formatLength(mm(2 * ring.innerRadiusMm), units)}</td>

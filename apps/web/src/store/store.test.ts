@@ -336,7 +336,7 @@ test('undo and redo go through every edit and end where they began', () => {
   expect(store.getState().piece.edited?.project).toEqual(saved().document);
   store.dispatch(redo());
   store.dispatch(redo());
-  expect(store.getState().piece.edited?.project.rings[8]?.making).toEqual({ way: 'flat', count: 12 });
+  expect(store.getState().piece.edited?.project.rings[8]?.making).toEqual({ way: 'segmented', count: 12 });
 });
 
 test('what is refused changes nothing and says why', () => {

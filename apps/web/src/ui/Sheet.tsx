@@ -1,7 +1,7 @@
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
 
-const WIDTHS = { usual: 'w-xl', wide: 'w-3xl', plan: 'w-5xl' } as const;
+const WIDTHS = { usual: 'w-xl', wide: 'w-3xl', plan: 'w-[1220px]' } as const;
 
 /** The sheet that a dialog lies on; goes inside a `Dialog.Root`. */
 export function Sheet({

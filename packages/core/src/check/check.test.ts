@@ -18,7 +18,7 @@ const codes = (spoil: (project: Project) => void, shop: Partial<Shop> = {}) => {
   return spotted(planned.value);
 };
 const segments = (count: number) => ({
-  making: { way: 'flat' as const, count },
+  making: { way: 'segmented' as const, count },
   woods: Array(count).fill('sugar-maple'),
 });
 

@@ -2,10 +2,12 @@ import { describe, expect, test } from 'vitest';
 import { makeBent } from '../blank/bent.js';
 import { linkClearance } from '../blank/bentPath.js';
 import { BLANKS } from '../blank/registry.js';
+import { sawn } from '../demo/build.js';
 import { demoProjects } from '../demo/index.js';
 import { edit } from '../index.js';
-import { stepBetween } from '../making/flat/flat.js';
-import { begun, type ParamsOf } from '../making/registry.js';
+import { stepBetween } from '../making/flat/ring.js';
+import type { Laminated } from '../making/laminated/params.js';
+import { usuallySanded } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { prepare } from '../project/prepare.js';
@@ -29,14 +31,12 @@ describe('a laminated slice', () => {
     return low + board / Math.cos(angle) - high;
   };
   const need = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(30) };
-  const zigzag = (change: Partial<ParamsOf<'laminated'>>): ParamsOf<'laminated'> => ({
-    ...(begun('laminated', { segments: 12, body: 'b' }) as ParamsOf<'laminated'>),
-    ...change,
-  });
+  const zigzag = (change: Partial<Laminated>) => sawn('laminated', 12, change);
   test.each([0, 2, 6, 12])(
     'with a trim of %s mm gives what its corners say, and is refused just below that',
     (trim) => {
-      const wide = zigzag({ trimMm: mm(trim), layersMm: [80].map(mm) });
+      const up = (upMm: number) => zigzag({ trimMm: mm(trim), layersMm: [80].map(mm), upMm: mm(upMm) });
+      const wide = up(0);
       const made = madeRing(wide, need);
       const slice = figure(made, 'slice-height-that-can-be-used');
       // Two slices a segment, whose face is 2·Ro·tan 15° wide.
@@ -49,8 +49,8 @@ describe('a laminated slice', () => {
       expect(refusalOf(thick(-0.01), need)?.code).toBe('no-height-left');
       // Up and down by what is over, to either side, and no farther.
       const slack = (slice - 30) / 2;
-      expect(refusalOf({ ...wide, upMm: mm(slack - 0.01) }, need)).toBeNull();
-      expect(refusalOf({ ...wide, upMm: mm(slack + 0.01) }, need)?.code).toBe('off-the-slice');
+      expect(refusalOf(up(slack - 0.01), need)).toBeNull();
+      expect(refusalOf(up(slack + 0.01), need)?.code).toBe('off-the-slice');
     },
   );
 });
@@ -65,7 +65,14 @@ test('corners step between neighbours only: 55°, 45°, 15°, 45° at 70 mm', ()
 test('parallel gaps tell their hold inside and outside, and are judged inside', () => {
   const need = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(20) };
   const open = (widthMm: number) =>
-    madeRing({ way: 'open', count: 12, gap: { sides: 'parallel', widthMm: mm(widthMm) } }, need);
+    madeRing(
+      {
+        way: 'segmented',
+        count: 12,
+        between: { put: 'gaps', gap: { sides: 'parallel', widthMm: mm(widthMm) } },
+      },
+      need,
+    );
   expect(figure(open(6), 'overlap-at-each-end-outside')).toBeCloseTo(degrees(11.562), 4);
   expect(figure(open(6), 'overlap-at-each-end-inside')).toBeCloseTo(degrees(10.702), 4);
   // A third of 15° is 5°: 17 mm hold 5.25° outside and 2.80° inside.
@@ -76,7 +83,7 @@ test('parallel gaps tell their hold inside and outside, and are judged inside', 
 
 test('open rings are planed to their height; a face that is sanded adds its sanding once', () => {
   const lantern = demoProjects().find(({ name }) => name.includes('Lantern'))!;
-  const opened = lantern.rings.findIndex(({ making }) => making.way === 'open');
+  const opened = lantern.rings.findIndex(({ making }) => usuallySanded(making) === 'none');
   const planed = (project: typeof lantern, index: number) =>
     planned(project).lumber.strips.find(({ cuts }) =>
       cuts.some(({ owner }) => owner?.id === ringOwner(project.rings[index]!.id).id),
@@ -108,10 +115,10 @@ test('a ring that came out thick puts the top one above the form: it is told, an
 });
 
 test('another segment count is held back where the way’s own parameters would be', () => {
-  const board = after(cup, edit.setWay([8], 'laminated'));
+  const board = after(cup, edit.startFrom([8], 'laminated'));
   const counts = Array.from({ length: 30 }, (_, i) => i + 3);
   const said = counts.map((count) => refusal(board, edit.setCount([8], count)));
-  expect(said).toEqual(counts.map((count) => refusal(board, edit.setParams([8], 'laminated', { count }))));
+  expect(said).toEqual(counts.map((count) => refusal(board, edit.setParams([8], 'segmented', { count }))));
   expect(said.filter((why) => /is \d.* thick; cut at/.test(why)).length).toBeGreaterThan(0);
 });
 
@@ -155,7 +162,7 @@ test('rings that were trued dry take a curve of their whole width; an allowance 
 });
 
 test('a ring from the stash shows nobody’s glue-up', () => {
-  const of = begun('laminated', { segments: 12, body: 'b' }) as ParamsOf<'laminated'>;
+  const of = sawn('laminated', 12);
   const own = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(30) };
   expect(madeRing(of, own).pictures).toBeDefined();
   const stock = { way: 'stock', item: 'i', name: 'n', species: ['x'], ...own, of } as never;

@@ -1,17 +1,16 @@
 import { glyphFromLoops } from '../exchange/outlineFile.js';
+import type { Laminated } from '../making/laminated/params.js';
 import type { Glyph } from '../making/lettered/params.js';
-import type { ParamsOf } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
 import { setInPixels } from '../pattern/pixelFace.js';
 import type { Project } from '../project/schema.js';
 
-import { type Course, disc, entry, flat, form, made, piece } from './build.js';
+import { type Course, disc, entry, flat, form, piece, sawn } from './build.js';
 
 /** Zigzags, a band of chevrons and one of diamonds from laminated boards, between plain rings. */
 export function drystoneVase(): Project {
   const palette = [entry('sugar-maple', 'light'), entry('black-walnut', 'dark'), entry('padauk', 'middle')];
-  const band = (change: Partial<ParamsOf<'laminated'>>) =>
-    made('laminated', 16, { kerfMm: mm(3), ...change });
+  const band = (change: Partial<Laminated>) => sawn('laminated', 16, { kerfMm: mm(3), ...change });
   return piece(
     'Drystone Wall Vase',
     form(
@@ -46,7 +45,7 @@ export function dewpondBowl(): Project {
   const rows = 7;
   const dots = (row: number): Course => [
     15,
-    made('inlaid', 30, {
+    sawn('plugs', 30, {
       plugs: [{ shape: 'round', acrossMm: mm(4.6), asideMm: mm(0), upMm: mm(0) }],
       lens: { segment: 0, times: 3, segments: 4.4, rings: 3.6, ring: row - (rows - 1) / 2, swell: 2.7 },
     }),
@@ -102,15 +101,19 @@ export function secretarysBowl(): Project {
   const palette = [entry('black-cherry', 'light'), entry('american-holly', 'middle'), entry('wenge', 'dark')];
   const text = 'HOLLIN TARN SHOW ';
   const letters = [...new Set(text.replaceAll(' ', ''))];
-  const band = made('lettered', text.length, {
-    glyphs: letters.map(pixelGlyph),
-    order: [...text].map((letter) => letters.indexOf(letter)),
-    spacerMm: mm(2.5),
-    sizeMm: mm(23),
-    depthMm: mm(9),
-    cutterMm: mm(1),
-  });
-  const framed = made('inlaid', 24, {
+  const band = sawn(
+    'letters',
+    text.length,
+    {
+      glyphs: letters.map(pixelGlyph),
+      order: [...text].map((letter) => letters.indexOf(letter)),
+      sizeMm: mm(23),
+      depthMm: mm(9),
+      cutterMm: mm(1),
+    },
+    { between: { put: 'spacers', spacers: { at: 'every', thicknessMm: mm(2.5) } } },
+  );
+  const framed = sawn('plugs', 24, {
     plugs: [{ shape: 'lozenge', acrossMm: mm(11), asideMm: mm(0), upMm: mm(0), depthMm: mm(8) }],
     edge: { topMm: mm(2.5), bottomMm: mm(2.5), sidesMm: mm(3) },
   });

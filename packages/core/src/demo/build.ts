@@ -1,5 +1,6 @@
 import type { Form } from '../form/shape.js';
 import { begun, type ParamsOf, placesOf, type RingMaking, tonesOf, type Way } from '../making/registry.js';
+import { START_OF } from '../making/segmented/starts.js';
 import { mm } from '../measure/quantity.js';
 import { keyOfTone } from '../pattern/tones.js';
 import { type Project, type Ring, SCHEMA_VERSION } from '../project/schema.js';
@@ -11,14 +12,31 @@ export const entry = (key: string, tone: Palette[number]['tone']) => ({ key, ton
 /** A ring of the demo, mm: its woods are those that its way means, or one wood all through. */
 export type Course = readonly [heightMm: number, making: RingMaking, turn: number, wood?: string];
 
-export const flat = (count: number): RingMaking => ({ way: 'flat', count });
+export const flat = (count: number): RingMaking => ({ way: 'segmented', count });
 export const disc: RingMaking = { way: 'disc' };
 
+const from = (segments: number) => ({ segments, body: 'section-1' });
+
 /** Parameters that a way begins with, some of them changed. */
-export const made = <W extends Way>(way: W, segments: number, change: Partial<ParamsOf<W>>): RingMaking => ({
-  ...(begun(way, { segments, body: 'section-1' }) as ParamsOf<W>),
-  ...change,
-});
+export const made = <W extends Exclude<Way, 'segmented'>>(
+  way: W,
+  segments: number,
+  change: Partial<ParamsOf<W>>,
+): RingMaking => ({ ...(begun(way, from(segments)) as ParamsOf<W>), ...change });
+
+type Segmented = ParamsOf<'segmented'>;
+type SawnFrom = NonNullable<Segmented['sawnFrom']>;
+
+/** Segments sawn from something as they are started, some of it changed, and other answers beside it. */
+export const sawn = <I extends SawnFrom['is']>(
+  is: I,
+  segments: number,
+  change: Partial<Extract<SawnFrom, { is: I }>> = {},
+  beside: Partial<Segmented> = {},
+): Segmented => {
+  const begin = begun(START_OF[is], from(segments)) as Segmented;
+  return { ...begin, ...beside, sawnFrom: { ...begin.sawnFrom, ...change } as SawnFrom };
+};
 
 function ring([heightMm, making, turn, wood]: Course, i: number, palette: Palette): Ring {
   const meant = wood === undefined ? tonesOf(making)?.map((tone) => keyOfTone(palette, tone)) : undefined;

@@ -2,7 +2,7 @@ import { mm } from '../measure/quantity.js';
 import { run } from '../project/commands/command.js';
 import * as edit from '../project/commands/edits.js';
 import type { Project } from '../project/schema.js';
-import { type Course, disc, entry, flat, form, made, piece } from './build.js';
+import { type Course, disc, entry, flat, form, piece } from './build.js';
 
 /** The radius at which the stripe of one ring meets that of the next, mm. */
 const MEETS = 74;
@@ -13,18 +13,22 @@ export function bindweedVase(): Project {
   const count = 18;
   const climbing: Course = [
     14,
-    made('tilted', count, {
-      tiltDeg: 20,
-      hand: 'right',
-      cut: 'same-edge',
+    {
+      way: 'segmented',
+      count,
+      lean: { tiltDeg: 20, hand: 'right', cut: 'same-edge' },
       between: { put: 'spacers', spacers: { at: 'even', number: 9, thicknessMm: mm(3) } },
-    }),
+    },
     0,
     'sugar-maple',
   ];
   const band: Course = [
     12,
-    made('layered', count, { board: { laid: 'bottom-up', layersMm: [mm(6)], turned: 'second' } }),
+    {
+      way: 'segmented',
+      count,
+      sawnFrom: { is: 'layers', laid: 'bottom-up', layersMm: [mm(6)], turned: 'second' },
+    },
     0,
     'sugar-maple',
   ];

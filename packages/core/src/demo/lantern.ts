@@ -1,4 +1,4 @@
-import { groupsOf, type RingMaking } from '../making/registry.js';
+import { groupsOf, leans, type RingMaking } from '../making/registry.js';
 import { INCH } from '../measure/format.js';
 import { mm } from '../measure/quantity.js';
 import { type Project, type Ring, SCHEMA_VERSION } from '../project/schema.js';
@@ -6,24 +6,26 @@ import { type Project, type Ring, SCHEMA_VERSION } from '../project/schema.js';
 const inches = (value: number) => mm(value * INCH);
 
 const SEGMENTS = 24;
-const flat: RingMaking = { way: 'flat', count: SEGMENTS };
+const flat: RingMaking = { way: 'segmented', count: SEGMENTS };
 const spaced: RingMaking = {
-  way: 'spaced',
+  way: 'segmented',
   count: SEGMENTS,
-  spacers: { at: 'even', number: 12, thicknessMm: inches(0.125) },
+  between: { put: 'spacers', spacers: { at: 'even', number: 12, thicknessMm: inches(0.125) } },
 };
 const tilted = (hand: 'left' | 'right'): RingMaking => ({
-  way: 'tilted',
+  way: 'segmented',
   count: SEGMENTS,
-  tiltDeg: 25,
-  hand,
-  cut: 'two-fences',
+  lean: { tiltDeg: 25, hand, cut: 'two-fences' },
 });
-const open: RingMaking = { way: 'open', count: SEGMENTS, gap: { sides: 'tapered', share: 0.25 } };
-const layered: RingMaking = {
-  way: 'layered',
+const open: RingMaking = {
+  way: 'segmented',
   count: SEGMENTS,
-  board: { laid: 'outside-in', layersMm: [inches(0.40625)] },
+  between: { put: 'gaps', gap: { sides: 'tapered', share: 0.25 } },
+};
+const layered: RingMaking = {
+  way: 'segmented',
+  count: SEGMENTS,
+  sawnFrom: { is: 'layers', laid: 'outside-in', layersMm: [inches(0.40625)] },
 };
 
 /** One size for the rings of the wave, so that the left and right leaning pieces of a strip are both used. */
@@ -84,7 +86,7 @@ export function shepherdsLantern(): Project {
         Array.from({ length: count }, (_, place) => (other && place % 2 === 1 ? other : woods[group]!)),
       );
       const ring = { id: `r${i + 1}`, heightMm: inches(height), making, turn, woods: all };
-      return making.way === 'tilted' ? { ...ring, fixed: WAVE } : ring;
+      return leans(making) ? { ...ring, fixed: WAVE } : ring;
     }),
     palette: [entry('black-cherry', 'middle'), entry('sugar-maple', 'light'), entry('black-walnut', 'dark')],
     allowances: { outsideMm: inches(0.15625), insideMm: inches(0.15625) },

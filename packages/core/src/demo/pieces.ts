@@ -28,7 +28,7 @@ const stack = (courses: readonly Course[]): Ring[] =>
   courses.map(([height, count, turn, woods], i) => ({
     id: `r${i + 1}`,
     heightMm: inches(height),
-    making: count === 0 ? { way: 'disc' } : { way: 'flat', count },
+    making: count === 0 ? { way: 'disc' } : { way: 'segmented', count },
     turn,
     woods: Array.from({ length: Math.max(1, count) }, (_, place) => woods(place)),
   }));

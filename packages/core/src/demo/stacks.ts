@@ -1,10 +1,10 @@
 import { BLANKS, type BlankMaking, blankPlaces } from '../blank/registry.js';
-import type { ParamsOf } from '../making/registry.js';
+import type { IllusionName } from '../making/illusion/illusion.js';
 import { mm } from '../measure/quantity.js';
 import { twistTurns } from '../project/commands/twistCommands.js';
 import type { Project } from '../project/schema.js';
 
-import { type Course, disc, entry, flat, form, made, piece } from './build.js';
+import { type Course, disc, entry, flat, form, made, piece, sawn } from './build.js';
 
 /** A low dish whose floor is a star of twelve points, its rim a running ramp. */
 export function marchStarDish(): Project {
@@ -33,7 +33,7 @@ export function marchStarDish(): Project {
         0,
       ],
       [14, flat(24), 0.5, 'black-cherry'],
-      [16, made('laminated', 24, { figure: 'ramp', layersMm: [13, 7, 13].map(mm), angleDeg: 24 }), 0],
+      [16, sawn('laminated', 24, { figure: 'ramp', layersMm: [13, 7, 13].map(mm), angleDeg: 24 }), 0],
       [8, flat(24), 0.5, 'black-walnut'],
     ],
   );
@@ -109,8 +109,7 @@ export function gatheringBasket(): Project {
 /** Tumbling blocks, woven bands, studs and stairs, one above the other. */
 export function conjurersVase(): Project {
   const palette = [entry('american-holly', 'light'), entry('black-cherry', 'middle'), entry('wenge', 'dark')];
-  const figure = (name: ParamsOf<'illusion'>['figure'], rows: number) =>
-    made('illusion', 18, { figure: name, rows });
+  const figure = (name: IllusionName, rows: number) => sawn('illusion', 18, { figure: name, rows });
   return piece(
     'Conjurer’s Vase',
     form(

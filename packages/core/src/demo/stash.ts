@@ -12,7 +12,7 @@ export const demoStash = (): StashEntry[] => [
     innerRadiusMm: inches(3.375),
     heightMm: inches(0.75),
     species: Array.from({ length: 18 }, (_, i) => (i % 3 === 0 ? 'american-holly' : 'american-sycamore')),
-    of: { way: 'flat', count: 18 },
+    of: { way: 'segmented', count: 18 },
   },
   {
     name: 'Rim ring with wenge lines',
@@ -23,6 +23,10 @@ export const demoStash = (): StashEntry[] => [
       ...Array.from({ length: 12 }, () => 'black-cherry'),
       ...Array.from({ length: 6 }, () => 'wenge'),
     ],
-    of: { way: 'spaced', count: 12, spacers: { at: 'even', number: 6, thicknessMm: inches(0.0625) } },
+    of: {
+      way: 'segmented',
+      count: 12,
+      between: { put: 'spacers', spacers: { at: 'even', number: 6, thicknessMm: inches(0.0625) } },
+    },
   },
 ];

@@ -1,18 +1,17 @@
 import dxfParser, { type IDxf, type ILwpolylineEntity } from 'dxf-parser';
 import { describe, expect, test } from 'vitest';
+import { sawn } from '../demo/build.js';
 import { loopArea } from '../making/faced/face.js';
 import { inlayOutlines } from '../making/lettered/outlines.js';
-import { begun, type ParamsOf } from '../making/registry.js';
+import type { Letters } from '../making/lettered/params.js';
+import { begun } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { madeRing } from '../testing/rings.js';
 import { glyphFromLoops, inlayFile, readOutline } from './outlineFile.js';
 import { templateSvg } from './templateSvg.js';
 
-const letters = {
-  ...(begun('lettered', { segments: 12, body: 'b' }) as ParamsOf<'lettered'>),
-  sizeMm: mm(16),
-};
+const letters = { ...(sawn('letters', 12, { sizeMm: mm(16) }).sawnFrom as Letters), count: 12 };
 const DxfParser = dxfParser as unknown as new () => { parseSync(text: string): IDxf };
 
 const polygonArea = (points: readonly { x: number; y: number }[]) =>

@@ -3,7 +3,7 @@ import svgpath from 'svgpath';
 import { thinned, tidied } from '../making/faced/cutter.js';
 import type { FacePoint } from '../making/faced/face.js';
 import { inlayOutlines } from '../making/lettered/outlines.js';
-import type { Glyph, LetteredParams } from '../making/lettered/params.js';
+import type { Glyph, LetteredRing } from '../making/lettered/params.js';
 import { trimZeros } from '../measure/format.js';
 import { done, type Result, refuse } from '../measure/reason.js';
 import { say } from '../measure/said.js';
@@ -137,7 +137,7 @@ interface Sheet {
 }
 
 /** Pockets in the upper row, inserts in the lower one, moved apart so that a cutter goes between them; and their size. */
-function laidOut(given: LetteredParams): { sheets: Sheet[]; width: number; height: number } {
+function laidOut(given: LetteredRing): { sheets: Sheet[]; width: number; height: number } {
   const apart = Math.max(LEAST_APART, 1.5 * given.cutterMm);
   const pairs = inlayOutlines(given);
   const high = Math.max(1, ...pairs.flatMap(({ pocket }) => pocket.flat()).map(({ z }) => 2 * Math.abs(z)));
@@ -159,7 +159,7 @@ function laidOut(given: LetteredParams): { sheets: Sheet[]; width: number; heigh
 const figure = (value: number): string => trimZeros(value.toFixed(4));
 
 /** Pockets and inserts of a ring at full size in mm: SVG groups, or DXF layers POCKET and INSERT. */
-export function inlayFile(given: LetteredParams, format: 'svg' | 'dxf'): string {
+export function inlayFile(given: LetteredRing, format: 'svg' | 'dxf'): string {
   const { sheets, width, height } = laidOut(given);
   if (format === 'dxf') {
     const dxf = new DxfWriter();

@@ -3,7 +3,7 @@ import { expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
 import { mm } from '../measure/quantity.js';
 import { setPassport } from '../project/commands/passportCommands.js';
-import { setWay } from '../project/commands/wayCommands.js';
+import { startFrom } from '../project/commands/wayCommands.js';
 import type { JournalEntry } from '../record/journalEntry.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
 import { after, planned } from '../testing/pieces.js';
@@ -14,7 +14,11 @@ const [cup, bowl] = demoProjects() as [
   ReturnType<typeof demoProjects>[0],
   ReturnType<typeof demoProjects>[0],
 ];
-const told = after(cup!, setPassport({ number: '=7', made: 'May 2026', hours: 12 }), setWay([8], 'spaced'));
+const told = after(
+  cup!,
+  setPassport({ number: '=7', made: 'May 2026', hours: 12 }),
+  startFrom([8], 'spaced'),
+);
 const worked: JournalEntry[] = [
   {
     id: '00000000-0000-4000-8000-000000000001',

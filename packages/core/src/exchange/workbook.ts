@@ -1,4 +1,4 @@
-import { MAKINGS } from '../making/registry.js';
+import { calledOf } from '../making/registry.js';
 import type { UnitSystem } from '../measure/format.js';
 import { plan } from '../project/plan.js';
 import { prepare } from '../project/prepare.js';
@@ -62,7 +62,7 @@ export function workbookOf(pieces: readonly Stored[], woods: readonly Species[],
         pieces: passport.pieces,
         woodMm3: planned.value.woodMm3,
         woods: passport.woods.map(({ name, pieces }) => ({ name, pieces })),
-        ways: [...new Set(document.rings.map(({ making }) => MAKINGS[making.way].name))],
+        ways: [...new Set(document.rings.map(({ making }) => calledOf(making)))],
       },
     ];
   });

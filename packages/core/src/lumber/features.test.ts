@@ -54,9 +54,9 @@ describe('wood of feature rings', () => {
   test('a longer kerf or more spares take a longer board, and so more wood', () => {
     const vase = demo('Drystone');
     const before = sum(vase, 'corners');
-    const spared = after(vase, edit.setParams([4], 'laminated', { spares: 14 }));
+    const spared = after(vase, edit.setSource([4], 'laminated', { spares: 14 }));
     expect(sum(spared, 'corners')).toBeGreaterThan(before);
-    const wide = after(vase, edit.setParams([4], 'laminated', { kerfMm: mm(5) }));
+    const wide = after(vase, edit.setSource([4], 'laminated', { kerfMm: mm(5) }));
     expect(sum(wide, 'corners')).toBeGreaterThan(before);
     expect(sum(wide, 'segments')).toBeCloseTo(sum(vase, 'segments'), 3);
   });
@@ -82,7 +82,7 @@ describe('checks of feature rings', () => {
   test('a hole whose bottom turning reaches is told with both margins, at its own heights', () => {
     const bowl = after(
       demo('Secretary'),
-      edit.setParams([5], 'inlaid', {
+      edit.setSource([5], 'plugs', {
         plugs: [{ shape: 'round', acrossMm: mm(6), asideMm: mm(0), upMm: mm(0), depthMm: mm(3) }],
       }),
     );
@@ -93,7 +93,7 @@ describe('checks of feature rings', () => {
   test('too few rows to read are told once a run', () => {
     const vase = demo('Conjurer');
     expect(planned(vase).checks.map(({ code }) => code)).not.toContain('too-few-to-read');
-    const one = after(vase, edit.setParams([3], 'illusion', { rows: 1 }));
+    const one = after(vase, edit.setSource([3], 'illusion', { rows: 1 }));
     const told = planned(one).checks.filter(({ code }) => code === 'too-few-to-read');
     expect(told).toHaveLength(1);
     expect(plain(told[0]!.message)).toMatch(/Ring 4 alone is too few to read as blocks; it takes 3/);

@@ -105,6 +105,19 @@ export interface Beginning {
   readonly body: string;
 }
 
+/** A starting point: a name that turners use, and what stands for it. */
+export interface Start<P> {
+  readonly name: string;
+  /** When turners choose it, in one line. */
+  readonly says: string;
+  /** How rings are turned when they are first made so: half a segment from the ring below, or as they were. */
+  readonly bond: 'half-pitch' | 'as-it-was';
+  /** What stays of a ring that was made in the same way before, as far as it goes with it. */
+  readonly keeps?: readonly (keyof P)[];
+  /** Parameters that it stands for; null where it needs more than that (a ring from stock). */
+  begin(from: Beginning): P | null;
+}
+
 /** Layers or strips that a ring's board is glued up from, as a list that is set row by row. */
 export interface BoardRows<P> {
   /** What the list is called: where it begins and ends. */
@@ -127,16 +140,15 @@ export interface BoardRows<P> {
  */
 export interface Making<P extends { readonly way: string }> {
   readonly way: P['way'];
-  readonly name: string;
-  /** When turners choose it, in one line. */
-  readonly says: string;
   readonly params: z.ZodType<P>;
+  /** What a turner can start from; the names of the starting points are told apart over all ways. */
+  readonly starts: Readonly<Record<string, Start<P>>>;
+  /** The starting point that a ring is nearest to; left out where there is only one. */
+  nearest?(params: P): string;
+  /** What a ring is called; left out where it is called as its starting point. */
+  called?(params: P): string;
   /** Whether it is meant for rings that are solid to the centre. */
   readonly solid: boolean;
-  /** How its rings are turned when they are first made so: half a segment from the ring below, or as they were. */
-  readonly bond: 'half-pitch' | 'as-it-was';
-  /** Its parameters when a ring is first made so; null where it needs more than that (a ring from stock). */
-  begin(from: Beginning): P | null;
   /** What can be given a wood; segments come first, numbered from the index mark, counter-clockwise from above. */
   groups(params: P): readonly PlaceGroup[];
   /** Segments round the ring; null where there are none to count. */
@@ -157,24 +169,26 @@ export interface Making<P extends { readonly way: string }> {
    * is no such thing.
    */
   stripWidth?(params: P, size: RingNeed): number | null;
-  /** Rings that name the same body are one glue-up, sawn apart: they share parameters, woods and radii. */
-  body?(params: P): string;
+  /** Rings that name the same body are one glue-up, sawn apart: they share parameters, woods and radii; null where a ring is alone. */
+  body?(params: P): string | null;
   /** Glue-ups with the same text here, of the same woods, are marked out on one board; null where each has its own. */
   board?(params: P): string | null;
   /** Faces that its rings are usually sanded on; left out where it is both. Rings with gaps cannot be flattened once they are glued. */
   usuallySanded?(params: P): Sanded;
   /**
    * How far a joint of a ring of height h runs round from its middle to its top at a radius, radians: to the right
-   * (counter-clockwise from above) or, less than 0, to the left; null where it cannot be followed. Left out where joints
-   * stand upright.
+   * (counter-clockwise from above) or, less than 0, to the left; 0 where it stands upright, null where it cannot be
+   * followed. Left out where no joints lean.
    */
   runs?(params: P, heightMm: number, radiusMm: number): Rad | null;
-  /** Parameters with which a ring can no longer be made are refused at the edit, not told afterwards. */
-  readonly strict?: true;
-  /** Tones that its places are meant to have, one for each; left out where any wood does. */
-  tones?(params: P): readonly MeantTone[];
-  /** What its board is glued up from; left out where there is none. */
-  readonly rows?: BoardRows<P>;
+  /** Whether joints lean by the tilt of the blade; left out where none do. */
+  leans?(params: P): boolean;
+  /** Whether parameters with which a ring can no longer be made are refused at the edit, not told afterwards; left out where they are told. */
+  strict?(params: P): boolean;
+  /** Tones that its places are meant to have, one for each; left out, or null, where any wood does. */
+  tones?(params: P): readonly MeantTone[] | null;
+  /** What its boards are glued up from; left out where there are none. */
+  boards?(params: P): readonly BoardRows<P>[];
   /** Places that are sawn from one piece and so have one wood; sets of two or more. */
   oneWood?(params: P): readonly (readonly number[])[];
 }

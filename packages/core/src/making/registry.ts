@@ -4,54 +4,30 @@ import type { Result } from '../measure/reason.js';
 import type { RingNeed } from '../ring/need.js';
 import type { Sanded } from '../ring/sanded.js';
 import { type BasketParams, basket } from './basket/basket.js';
-import type { Beginning, BoardRows, Made, Making, PlaceGroup } from './contract.js';
+import type { Beginning, BoardRows, Made, Making, PlaceGroup, Start } from './contract.js';
 import { type DiscParams, disc } from './disc/disc.js';
-import { type FlatParams, flat } from './flat/flat.js';
-import { type GrainParams, grain } from './grain/grain.js';
 import { halves } from './halves/halves.js';
 import type { HalvesParams } from './halves/params.js';
-import { type IllusionParams, illusion } from './illusion/illusion.js';
-import { inlaid } from './inlaid/inlaid.js';
-import type { InlaidParams } from './inlaid/params.js';
-import { laminated } from './laminated/laminated.js';
-import type { LaminatedParams } from './laminated/params.js';
-import { layered } from './layered/layered.js';
-import type { LayeredParams } from './layered/params.js';
 import { placesIn } from './layOut.js';
-import { lettered } from './lettered/lettered.js';
-import type { LetteredParams } from './lettered/params.js';
 import { madeOnce } from './made.js';
 import { sameStrips } from './measured.js';
 import { medallion } from './medallion/medallion.js';
 import type { MedallionParams } from './medallion/params.js';
-import { type OpenParams, open } from './open/open.js';
 import { type PieParams, pie } from './pie/pie.js';
-import { type ResawnParams, resawn } from './resawn/resawn.js';
-import type { SpacedParams } from './spaced/params.js';
-import { spaced } from './spaced/spaced.js';
+import type { SegmentedParams } from './segmented/params.js';
+import { segmented } from './segmented/segmented.js';
+import type { SEGMENTED_STARTS } from './segmented/starts.js';
 import { type StavedParams, staved } from './staved/staved.js';
 import { fromStock, type StockParams } from './stock/fromStock.js';
-import type { TiltedParams } from './tilted/params.js';
-import { tilted } from './tilted/tilted.js';
 import type { MeantTone } from './tone.js';
 import type { TwistedParams } from './twisted/params.js';
 import { twisted } from './twisted/twisted.js';
 
 /** Ways of making a ring at the saw. */
 export type SawnMaking =
-  | FlatParams
-  | SpacedParams
-  | OpenParams
-  | TiltedParams
+  | SegmentedParams
   | StavedParams
-  | ResawnParams
   | HalvesParams
-  | GrainParams
-  | LayeredParams
-  | LaminatedParams
-  | InlaidParams
-  | LetteredParams
-  | IllusionParams
   | BasketParams
   | TwistedParams
   | MedallionParams
@@ -64,20 +40,13 @@ export type Way = RingMaking['way'];
 type SawnWay = SawnMaking['way'];
 export type ParamsOf<W extends Way> = Extract<RingMaking, { way: W }>;
 
+/** A name that turners start from: of segments as they are put together, or of one of the other ways. */
+export type StartId = keyof typeof SEGMENTED_STARTS | Exclude<Way, 'segmented'>;
+
 const SAWN = {
-  flat,
-  spaced,
-  open,
-  tilted,
+  segmented,
   staved,
-  resawn,
   halves,
-  grain,
-  layered,
-  laminated,
-  inlaid,
-  lettered,
-  illusion,
   basket,
   twisted,
   medallion,
@@ -121,26 +90,43 @@ export const makingSchema = anyOf<RingMaking>(MAKINGS as unknown as Record<strin
 const definition = (making: { readonly way: Way }): Making<RingMaking> =>
   MAKINGS[making.way] as unknown as Making<RingMaking>;
 
-export const begun = (way: Way, from: Beginning): RingMaking | null => definition({ way }).begin(from);
+/** Every starting point, with the way that it is of. */
+export const STARTS = Object.fromEntries(
+  Object.values(MAKINGS as unknown as Record<Way, Making<RingMaking>>).flatMap(({ way, starts }) =>
+    Object.entries(starts).map(([id, start]) => [id, { ...start, way }]),
+  ),
+) as unknown as Readonly<Record<StartId, Start<RingMaking> & { readonly way: Way }>>;
+
+export const START_IDS = Object.keys(STARTS) as readonly StartId[];
+
+/** A ring as it is started; null where that needs more than a number of segments. */
+export const begun = (start: StartId, from: Beginning): RingMaking | null => STARTS[start].begin(from);
+
+/** The starting point that a ring is nearest to. */
+export const startOf = (making: RingMaking): StartId =>
+  (definition(making).nearest?.(making) ?? making.way) as StartId;
+
+/** What a ring is called. */
+export const calledOf = (making: RingMaking): string =>
+  definition(making).called?.(making) ?? STARTS[startOf(making)].name;
 export const groupsOf = (making: RingMaking): readonly PlaceGroup[] => definition(making).groups(making);
 export const placesOf = (making: RingMaking): number => placesIn(groupsOf(making));
 export const segmentsOf = (making: RingMaking): number | null => definition(making).segments(making);
 export const isSolid = (making: RingMaking): boolean => definition(making).solid;
-export const bondOfWay = (way: Way): Making<RingMaking>['bond'] => definition({ way }).bond;
 export const pitchOf = (making: RingMaking): Rad => definition(making).pitch(making);
 export const bodyOf = (making: RingMaking): string | null => definition(making).body?.(making) ?? null;
 /** What the board is made of that a ring's glue-up is marked out on with others; null of all others. */
 export const boardOf = (making: RingMaking): string | null => definition(making).board?.(making) ?? null;
-/** The rows of a ring's board; null of all others. */
-export const boardRowsOf = (making: RingMaking): BoardRows<RingMaking> | null =>
-  definition(making).rows ?? null;
+/** The boards that a ring is glued up from, row by row. */
+export const boardsOf = (making: RingMaking): readonly BoardRows<RingMaking>[] =>
+  definition(making).boards?.(making) ?? [];
 export const oneWoodOf = (making: RingMaking): readonly (readonly number[])[] =>
   definition(making).oneWood?.(making) ?? [];
 /** Faces that rings of a way are usually sanded on. */
 export const usuallySanded = (making: RingMaking): Sanded =>
   definition(making).usuallySanded?.(making) ?? 'both';
 /** Whether the joints of a ring lean. */
-export const leans = (making: RingMaking): boolean => definition(making).runs !== undefined;
+export const leans = (making: RingMaking): boolean => definition(making).leans?.(making) ?? false;
 /** How far a leaning joint runs round from its middle to its top at a radius (mm); 0 of upright ones, null where it cannot be followed. */
 export const jointRuns = (making: RingMaking, heightMm: number, radiusMm: number): Rad | null => {
   const { runs } = definition(making);
@@ -149,7 +135,7 @@ export const jointRuns = (making: RingMaking, heightMm: number, radiusMm: number
 /** Width of a ring's strips where its hole alone makes them wider, mm; null of all others. */
 export const stripWidth = (making: RingMaking, size: RingNeed): number | null =>
   definition(making).stripWidth?.(making, size) ?? null;
-export const isStrict = (making: RingMaking): boolean => definition(making).strict === true;
+export const isStrict = (making: RingMaking): boolean => definition(making).strict?.(making) ?? false;
 export const tonesOf = (making: RingMaking): readonly MeantTone[] | null =>
   definition(making).tones?.(making) ?? null;
 /** Makes a ring that holds a round wall: radii and height of `need` in mm; once for the same (frozen) parameters and need. */

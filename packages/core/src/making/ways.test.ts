@@ -1,16 +1,21 @@
 import { expect, test } from 'vitest';
+import { sawn } from '../demo/build.js';
 import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { EXAMPLE_NEED, madeRing, refusalOf } from '../testing/rings.js';
 import { UNSANDED } from './planing.js';
-import { begun, makeRing, type ParamsOf, type RingMaking } from './registry.js';
-import { thickHeight } from './resawn/resawn.js';
+import { makeRing, type RingMaking } from './registry.js';
+import { thickHeight } from './segmented/after.js';
 import type { StripStock } from './stock.js';
 
 test('one thick ring into three 0.200 in slices is 3 × 0.200 in and 2 kerfs (common practice)', () => {
   const slice = 0.2 * 25.4;
   expect(thickHeight([slice, slice, slice], 1.5, 0)).toBeCloseTo(3 * slice + 3, 12);
-  const making: RingMaking = { way: 'resawn', count: 12, from: 'a', kerfMm: mm(1.5), cleanUpMm: mm(1) };
+  const making: RingMaking = {
+    way: 'segmented',
+    count: 12,
+    after: { done: 'sliced', from: 'a', kerfMm: mm(1.5), cleanUpMm: mm(1) },
+  };
   const members = [80, 84, 88].map((inner) => ({
     outerRadiusMm: 100 + inner / 10,
     innerRadiusMm: inner,
@@ -32,15 +37,18 @@ test('one thick ring into three 0.200 in slices is 3 × 0.200 in and 2 kerfs (co
 
 test('two layers: an apothem of 4.000 at the middle reaches 4.141 at the joints of 12 segments', () => {
   const made = madeRing(
-    { way: 'layered', count: 12, board: { laid: 'outside-in', layersMm: [mm(2)] } },
+    { way: 'segmented', count: 12, sawnFrom: { is: 'layers', laid: 'outside-in', layersMm: [mm(2)] } },
     { outerRadiusMm: mm(6), innerRadiusMm: mm(2), heightMm: mm(5) },
   );
   expect(made.layers[0]).toMatchObject({ nearMm: expect.closeTo(4, 9), farMm: expect.closeTo(4.141, 3) });
   expect(made.placeAt(3.99, 0.01 * 4, 2)).toBe(12);
   expect(
     plain(
-      refusalOf({ way: 'layered', count: 12, board: { laid: 'outside-in', layersMm: [mm(30)] } })?.message ??
-        '',
+      refusalOf({
+        way: 'segmented',
+        count: 12,
+        sawnFrom: { is: 'layers', laid: 'outside-in', layersMm: [mm(30)] },
+      })?.message ?? '',
     ),
   ).toMatch(/30 mm thick and the strip 22.73 mm/);
 });
@@ -53,9 +61,9 @@ test.each([
   'layers one above the other, %s upside down: where the bottom layer of 6 in 20 lies',
   (turned, first, second, repeats) => {
     const ring = madeRing({
-      way: 'layered',
+      way: 'segmented',
       count: 12,
-      board: { laid: 'bottom-up', layersMm: [mm(6)], turned },
+      sawnFrom: { is: 'layers', laid: 'bottom-up', layersMm: [mm(6)], turned },
     });
     expect([0, 1, 2].map((place) => ring.lay(place)[0]!.fromMm)).toEqual([first, second, first]);
     expect(ring.repeats).toBe(repeats);
@@ -63,13 +71,13 @@ test.each([
 );
 
 test('a backing begins so far behind the face: 92 in the middle of a segment of 8, 92/cos 22.5° at its joints', () => {
-  const letters = begun('lettered', { segments: 8, body: '' }) as ParamsOf<'lettered'>;
+  const letters = (backingMm: number) => sawn('letters', 8, { backingMm: mm(backingMm) });
   const need = { outerRadiusMm: mm(100), innerRadiusMm: mm(75), heightMm: mm(24) };
-  const made = madeRing({ ...letters, backingMm: mm(8) }, need);
+  const made = madeRing(letters(8), need);
   const line = made.layers.find(({ name }) => plain(name).includes('backing'))!;
   expect(line.nearMm).toBeCloseTo(92, 9);
   expect(line.farMm).toBeCloseTo(92 / Math.cos(Math.PI / 8), 9);
-  expect(plain(refusalOf({ ...letters, backingMm: mm(60) }, need)?.message ?? '')).toMatch(
+  expect(plain(refusalOf(letters(60), need)?.message ?? '')).toMatch(
     /60 mm thick and the strip .* nothing is left for the backing/,
   );
 });
@@ -94,9 +102,13 @@ test('halves: each closes by itself, and a divider to be sawn starts at 2·s + k
 });
 
 test('grain-matched: numbers along the strip; a book has each number twice, and its ends meet their like', () => {
-  const run = madeRing({ way: 'grain', count: 8, match: { by: 'run' } });
+  const run = madeRing({ way: 'segmented', count: 8, inOrder: true });
   expect([0, 7].map((place) => run.mark(place))).toEqual(['1', '8']);
-  const book = madeRing({ way: 'grain', count: 8, match: { by: 'book', kerfMm: mm(2), cleanUpMm: mm(1) } });
+  const book = madeRing({
+    way: 'segmented',
+    count: 8,
+    after: { done: 'opened', kerfMm: mm(2), cleanUpMm: mm(1) },
+  });
   expect([0, 3, 4, 7].map((place) => book.mark(place))).toEqual(['1a', '4a', '4b', '1b']);
   expect((book.kinds[0]!.stock as StripStock).thicknessMm).toBe(43);
 });
@@ -125,7 +137,7 @@ test('a ring from the stash keeps its sizes and can only be made thinner', () =>
     innerRadiusMm: mm(70),
     heightMm: mm(19),
     species: [],
-    of: { way: 'flat', count: 12 },
+    of: { way: 'segmented', count: 12 },
   };
   expect(madeRing(stock, { ...EXAMPLE_NEED, heightMm: mm(15) }).gives).toEqual({
     outerRadiusMm: 95,
@@ -135,14 +147,14 @@ test('a ring from the stash keeps its sizes and can only be made thinner', () =>
 });
 
 test.each([
-  ['tilted', 'tiltDeg', 12, 89, 20, 80],
-  ['staved', 'leanDeg', 12, 75, 60, 8],
+  ['lean.tiltDeg', 89, 20, 80, (tiltDeg: number): RingMaking => leaning(12, tiltDeg, 'two-fences')],
+  ['lean.tiltDeg', 24, 25, 40, (tiltDeg: number): RingMaking => leaning(24, tiltDeg, 'turned-over')],
+  ['leanDeg', 75, 60, 8, (leanDeg: number): RingMaking => ({ way: 'staved', count: 12, leanDeg })],
 ] as const)(
   '%s: the limit of its refusal is in the measure of its field, and holds',
-  (way, field, count, steep, high, hole) => {
+  (field, steep, high, hole, given) => {
     const need = { outerRadiusMm: mm(100), innerRadiusMm: mm(hole), heightMm: mm(high) };
-    const started = begun(way, { segments: count, body: 'b' })!;
-    const at = (value: number) => makeRing({ ...started, [field]: value } as typeof started, need);
+    const at = (value: number) => makeRing(given(value), need);
     const refused = at(steep);
     if (refused.ok) throw new Error('made');
     const [{ path, limits }] = refused.reasons as [(typeof refused.reasons)[number]];
@@ -151,3 +163,9 @@ test.each([
     expect(at(Number(limits!.most) + 0.5).ok).toBe(false);
   },
 );
+
+const leaning = (count: number, tiltDeg: number, cut: 'two-fences' | 'turned-over'): RingMaking => ({
+  way: 'segmented',
+  count,
+  lean: { tiltDeg, hand: 'right', cut },
+});

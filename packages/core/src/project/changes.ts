@@ -1,4 +1,4 @@
-import { MAKINGS, segmentsOf } from '../making/registry.js';
+import { calledOf, segmentsOf } from '../making/registry.js';
 import { plain, type Said, say, sayMm } from '../measure/said.js';
 import { FINISHES } from '../settings/finishes.js';
 import type { Project, Ring } from './schema.js';
@@ -87,7 +87,7 @@ function ringChanges({ rings: was }: Project, { rings: is }: Project): Said[] {
 
 function ringChange(was: Ring, is: Ring): Said {
   const [n0, n1] = [segmentsOf(was.making), segmentsOf(is.making)];
-  if (was.making.way !== is.making.way) return say`made as “${MAKINGS[is.making.way].name}”`;
+  if (calledOf(was.making) !== calledOf(is.making)) return say`made as “${calledOf(is.making)}”`;
   if (n0 !== n1) return say`${n1 ?? 'no'} segments, before ${n0 ?? 'none'}`;
   if (was.heightMm !== is.heightMm) return say`${sayMm(is.heightMm)} high, before ${sayMm(was.heightMm)}`;
   if (!same(was.measured, is.measured)) return 'measured';

@@ -1,12 +1,12 @@
 import { describe, expect, test } from 'vitest';
 import { latheChecks } from '../check/lathe.js';
+import { sawn } from '../demo/build.js';
 import { demoProjects } from '../demo/index.js';
 import { edit } from '../index.js';
 import { accountsOf } from '../lumber/layout/account.js';
 import { laidAtOnce } from '../lumber/layout/atOnce.js';
 import { crosscuts, partsOf } from '../lumber/layout/crosscuts.js';
 import { leavesOf, onHand } from '../lumber/layout/stock.js';
-import { begun } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
 import { motifOf } from '../pattern/motifs/registry.js';
 import type { MotifUse } from '../pattern/motifUse.js';
@@ -38,7 +38,7 @@ test('undone steps are redone in the order in which they were made', () => {
 });
 
 test('slices of one glue-up follow the one that was changed, whichever it is', () => {
-  const thick = after(cup, edit.setWay([8, 9], 'resawn'));
+  const thick = after(cup, edit.startFrom([8, 9], 'resawn'));
   const key = cup.palette.at(-1)!.key;
   for (const index of [8, 9]) {
     const painted = after(thick, edit.setWood([index], key));
@@ -158,14 +158,9 @@ test('reach is asked for from the rim down to the floor, and not from the bench'
 
 test('only what lies on a ring below is glued to it: layers farther up in the same segment add nothing', () => {
   const need = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(30) };
-  const flat = madeRing({ way: 'flat', count: 12 }, need);
+  const flat = madeRing({ way: 'segmented', count: 12 }, need);
   const striped = madeRing(
-    {
-      ...(begun('laminated', { segments: 12, body: 'b' }) as object),
-      figure: 'stripes',
-      layersMm: [10, 10, 10].map(mm),
-      angleDeg: 0,
-    } as never,
+    sawn('laminated', 12, { figure: 'stripes', layersMm: [10, 10, 10].map(mm), angleDeg: 0 }),
     need,
   );
   const left = { outerRadiusMm: 98, innerRadiusMm: 82 };

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
+import { startOf } from '../making/registry.js';
 import { plain } from '../measure/said.js';
 import { MOTIFS, motifOf } from '../pattern/motifs/registry.js';
 import { begunMotif, type MotifUse } from '../pattern/motifUse.js';
@@ -81,12 +82,12 @@ describe('a motif over rings', () => {
   });
 
   test('slices of one thick ring stay one wood at a place; a stashed ring and spacers are left alone', () => {
-    const sliced = after(cup, edit.setWay([8, 9, 10], 'resawn'));
+    const sliced = after(cup, edit.startFrom([8, 9, 10], 'resawn'));
     const shown = woods(after(sliced, edit.layMotif(WALL, begun('scatter'))));
     expect(shown[9]).toEqual(shown[8]);
     expect(shown[10]).toEqual(shown[8]);
     const lantern = demoProjects()[3]!;
-    const spaced = lantern.rings.findIndex(({ making }) => making.way === 'spaced');
+    const spaced = lantern.rings.findIndex(({ making }) => startOf(making) === 'spaced');
     const motif = woods(after(lantern, edit.layMotif([spaced], begun('stripes'))))[spaced]!;
     expect(motif.slice(24)).toEqual(lantern.rings[spaced]!.woods.slice(24));
   });

@@ -120,9 +120,9 @@ describe('what is refused, by name and with what is allowed', () => {
     [
       'a newer version',
       (p) => {
-        p.schema = 11;
+        p.schema = 12;
       },
-      /newer Fellside \(version 11\)/,
+      /newer Fellside \(version 12\)/,
     ],
     [
       'an older version than any',

@@ -28,7 +28,7 @@ const striped = (() => {
     const { motif: _, ...own } = ring;
     return {
       ...own,
-      making: { way: 'flat' as const, count: 12 },
+      making: { way: 'segmented' as const, count: 12 },
       turn: 0,
       woods: Array.from({ length: 12 }, () => plain.palette[0]!.key),
     };
@@ -134,9 +134,9 @@ test('as built, layers of a ring still lie on each other', () => {
   const layered = after(
     striped,
     setMaking([4], {
-      way: 'layered',
+      way: 'segmented',
       count: 12,
-      board: { laid: 'bottom-up', layersMm: [mm(5)], turned: 'none' },
+      sawnFrom: { is: 'layers', laid: 'bottom-up', layersMm: [mm(5)], turned: 'none' },
     }),
   );
   const prepared = prepare(layered);

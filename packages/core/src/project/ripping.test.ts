@@ -83,7 +83,7 @@ describe('strips ripped together', () => {
     );
     const kept = stacked(fixed).rings[7]!.made;
     expect(kept.ok && kept.value.gives.innerRadiusMm).toBeCloseTo(gives.innerRadiusMm, 9);
-    const pie = after(cup, edit.setWay([0], 'pie'));
+    const pie = after(cup, edit.startFrom([0], 'pie'));
     expect(stripsOf(stacked(pie))[0]).toEqual(stripsOf(stacked(pie, AS_DRAWN))[0]);
   });
 

@@ -80,7 +80,7 @@ describe('edits of two devices', () => {
   });
   test('a ring made in another way by one and set otherwise by the other is at odds as a whole', () => {
     const theirs = after(cup, edit.setCount([10], 12));
-    expect(odds(after(cup, edit.setWay([10], 'spaced')), theirs)).toBe('Both changed ring 11.');
+    expect(odds(after(cup, edit.startFrom([10], 'spaced')), theirs)).toBe('Both changed ring 11.');
   });
   test('a ring that one took away and the other edited is at odds; taken away by both it is gone', () => {
     const gone = after(cup, edit.removeRings([3]));

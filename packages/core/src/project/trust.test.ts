@@ -7,7 +7,7 @@ import { readOutline } from '../exchange/outlineFile.js';
 import { readPatternFile } from '../exchange/patternFile.js';
 import { readProfile } from '../exchange/profile/formats.js';
 import { readProjectFile, writeProjectFile } from '../exchange/projectFile.js';
-import { begun, makingSchema, WAYS } from '../making/registry.js';
+import { begun, makingSchema, START_IDS } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
@@ -38,10 +38,10 @@ const messagesOf = (given: unknown) => {
 describe('what is given is judged before anything loops over it', () => {
   // One number at a time, out of every range: a refinement that ran on it would not come back.
   const OUT = [3e8, 1e300, -1, 5e-324, Number.MAX_SAFE_INTEGER];
-  test.each(WAYS.filter((way) => way !== 'stock'))(
+  test.each(START_IDS.filter((start) => start !== 'stock'))(
     '%s: numbers out of range are refused, not tried',
-    (way) => {
-      const usual = begun(way, { segments: 12, body: 'a' });
+    (start) => {
+      const usual = begun(start, { segments: 12, body: 'a' });
       if (!usual) return;
       for (const [key, value] of Object.entries(usual))
         if (typeof value === 'number')
@@ -271,7 +271,7 @@ describe('what changed, in words', () => {
     ],
     ['the wall', (project) => edited(project, edit.setWall(mm(6))), [/^Wall 6 mm, before 7\.14 mm\.$/]],
     ['a count', (project) => edited(project, edit.setCount([8], 12)), [/^Ring 9: 12 segments, before 24\.$/]],
-    ['a way', (project) => edited(project, edit.setWay([8], 'staved')), [/^Ring 9: made as “/]],
+    ['a way', (project) => edited(project, edit.startFrom([8], 'staved')), [/^Ring 9: made as “/]],
     [
       'many counts',
       (project) => edited(project, edit.setCount([5, 6, 7, 8], 12)),
@@ -317,7 +317,7 @@ test('a copy has rings of the stash planned anew, of their sizes and woods', () 
     innerRadiusMm: 40,
     heightMm: 18,
     species: Array(12).fill('sugar-maple'),
-    of: { way: 'flat', count: 12 },
+    of: { way: 'segmented', count: 12 },
   };
   const project = {
     ...cup(),
@@ -328,7 +328,7 @@ test('a copy has rings of the stash planned anew, of their sizes and woods', () 
   const copy = copyOf(project, 'x'.repeat(100));
   expect(copy.name).toHaveLength(80);
   expect(copy.rings[8]).toMatchObject({
-    making: { way: 'flat', count: 12 },
+    making: { way: 'segmented', count: 12 },
     fixed: { outerRadiusMm: 60, innerRadiusMm: 40 },
   });
   expect(copy.rings[7]).toBe(project.rings[7]);

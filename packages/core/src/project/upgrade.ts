@@ -1,6 +1,7 @@
 import { overLimits } from '../measure/limits.js';
 import { done, type Result, refuse, refused } from '../measure/reason.js';
 import { say } from '../measure/said.js';
+import { fourAnswers, leadsIntoRings } from './fourAnswers.js';
 import { layersListed } from './layersListed.js';
 import { radiiByName } from './radiiByName.js';
 import { SCHEMA_VERSION } from './schema.js';
@@ -18,22 +19,26 @@ export const UPGRADES: Readonly<Record<number, (document: Document) => Document>
   7: radiiNamed,
   8: throughTheShop,
   9: combinedWays,
+  10: answersApart,
 };
 
 /** Documents of this version and later have the shape that undo steps saved with them speak of, but for the names of radii and layers. */
 const STEPS_STAND_SINCE = 2;
 const RADII_NAMED_SINCE = 8;
 const LAYERS_LISTED_SINCE = 10;
+const FOUR_ANSWERS_SINCE = 11;
 
 /** Undo steps saved with a document of version `schema`, as they speak of its shape today; null where they no longer fit. */
 export function upgradedSteps<T>(history: T, schema: number): T | null {
   if (schema < STEPS_STAND_SINCE) return null;
+  if (schema < FOUR_ANSWERS_SINCE && leadsIntoRings(history)) return null;
   const named = schema < RADII_NAMED_SINCE ? radiiByName(history) : history;
-  return (schema < LAYERS_LISTED_SINCE ? layersListed(named) : named) as T;
+  const listed = schema < LAYERS_LISTED_SINCE ? layersListed(named) : named;
+  return (schema < FOUR_ANSWERS_SINCE ? fourAnswers(listed) : listed) as T;
 }
 
 /** A part of a document that is kept by itself, a ring of the stash, as it is said today. */
-export const keptUpToDate = (kept: unknown): unknown => layersListed(radiiByName(kept));
+export const keptUpToDate = (kept: unknown): unknown => fourAnswers(layersListed(radiiByName(kept)));
 
 /** Version 2: the inside is a wall or a curve of its own; foot recess, lid and a picture underneath. */
 function wallAsInside({ form, ...rest }: Document): Document {
@@ -84,6 +89,11 @@ function throughTheShop(document: Document): Document {
 /** Version 10: layers of a board as a list, and spacers and gaps in more ways; what version 9 knows stands as it was. */
 function combinedWays(document: Document): Document {
   return { ...(layersListed(document) as Document), schema: 10 };
+}
+
+/** Version 11: rings of segments are put together from four answers; every ring stays what it was. */
+function answersApart(document: Document): Document {
+  return { ...(fourAnswers(document) as Document), schema: 11 };
 }
 
 /** Brings a document of any older version up to date, one step at a time; leaves judging its fields to the schema. */

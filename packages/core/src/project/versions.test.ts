@@ -1,16 +1,24 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
 import { readProjectFile, writeProjectFile } from '../exchange/projectFile.js';
+import { makingSchema } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
 import { run } from './commands/command.js';
 import * as edit from './commands/edits.js';
+import { fourAnswers } from './fourAnswers.js';
 import { readProject } from './inspect.js';
 import { mirrorImage } from './mirror.js';
 import { radiiByName } from './radiiByName.js';
 import type { Project } from './schema.js';
 import { keptUpToDate, upgradedSteps } from './upgrade.js';
+
+/** How each ring of the show was made, and which of these every ring is. */
+const VERSION_10: Readonly<
+  Record<string, { readonly makings: readonly unknown[]; readonly rings: readonly number[] }>
+> = JSON.parse(readFileSync(new URL('../testing/version10.json', import.meta.url), 'utf8'));
 
 const demo = (name: string) => demoProjects().find((project) => project.name.includes(name))!;
 const stored = (project: unknown) => JSON.parse(JSON.stringify(project));
@@ -48,18 +56,75 @@ describe('documents of earlier versions and of this one', () => {
     const older = (kept: unknown) =>
       JSON.parse(
         JSON.stringify(kept).replace(
-          /"board":\{"laid":"outside-in","layersMm":\[([\d.]+)\]\}/g,
-          '"outerLayerMm":$1',
+          /"way":"segmented","count":(\d+),"sawnFrom":\{"is":"layers","laid":"outside-in","layersMm":\[([\d.]+)\]\}/g,
+          '"way":"layered","count":$1,"outerLayerMm":$2',
         ),
       );
     expect(JSON.stringify(older(lantern))).toContain('outerLayerMm');
     expect(readProject({ ...older(lantern), schema: 9 })).toEqual({ ok: true, value: lantern });
     expect(readProject(older(lantern)).ok).toBe(false);
     expect(keptUpToDate(older(lantern).rings)).toEqual(lantern.rings);
-    const step = { path: ['rings', 8, 'making', 'outerLayerMm'], op: 'replace', value: 6 };
-    expect(upgradedSteps([step], 9)).toEqual([
-      { ...step, path: ['rings', 8, 'making', 'board', 'layersMm', 0] },
-    ]);
+    // A step that puts a ring's parameters whole still fits; one that leads into them does not.
+    const into = { path: ['rings', 8, 'making', 'outerLayerMm'], op: 'replace', value: 6 };
+    expect(upgradedSteps([into], 9)).toBeNull();
+    const put = { path: ['rings', 8, 'making'], op: 'replace', value: lantern.rings[8]!.making };
+    expect(upgradedSteps(older([put]), 9)).toEqual([put]);
+  });
+  // Made by version 10: every ring of the show as its files had it then.
+  test.each(demoProjects().map((project) => [project.name, project] as const))(
+    'the rings of %s as version 10 kept them are what they are now',
+    (name, project) => {
+      const { makings, rings } = VERSION_10[name]!;
+      expect(rings.map((which) => fourAnswers(makings[which]))).toEqual(
+        stored(project.rings.map(({ making }) => making)),
+      );
+    },
+  );
+  test.each([
+    [
+      { way: 'flat', count: 12, parts: [2, 1] },
+      { count: 12, parts: [2, 1] },
+    ],
+    [
+      { way: 'grain', count: 8, match: { by: 'run' } },
+      { count: 8, inOrder: true },
+    ],
+    [
+      { way: 'grain', count: 8, match: { by: 'book', kerfMm: 2, cleanUpMm: 1 } },
+      { count: 8, after: { done: 'opened', kerfMm: 2, cleanUpMm: 1 } },
+    ],
+    [
+      {
+        way: 'resawn',
+        count: 8,
+        from: 't',
+        kerfMm: 2,
+        cleanUpMm: 1,
+        spacers: { at: 'every', thicknessMm: 3 },
+      },
+      {
+        count: 8,
+        between: { put: 'spacers', spacers: { at: 'every', thicknessMm: 3 } },
+        after: { done: 'sliced', from: 't', kerfMm: 2, cleanUpMm: 1 },
+      },
+    ],
+    [
+      {
+        way: 'spaced',
+        count: 8,
+        spacers: { at: 'every', thicknessMm: 3 },
+        plug: { diameterMm: 20, drillMm: 20 },
+      },
+      {
+        count: 8,
+        between: { put: 'spacers', spacers: { at: 'every', thicknessMm: 3 } },
+        plug: { diameterMm: 20, drillMm: 20 },
+      },
+    ],
+  ] as const)('a ring of version 10, %j', (old, now) => {
+    const upgraded = fourAnswers(old);
+    expect(upgraded).toEqual({ way: 'segmented', ...now });
+    expect(makingSchema.safeParse(upgraded).success).toBe(true);
   });
   test.each(demoProjects().map((project) => [project.name, project] as const))(
     '%s goes out as a file and comes back',

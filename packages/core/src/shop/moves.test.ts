@@ -3,7 +3,7 @@ import { demoProjects } from '../demo/index.js';
 import { plain } from '../measure/said.js';
 import { setSchools } from '../project/commands/madeCommands.js';
 import { setTurn } from '../project/commands/ringCommands.js';
-import { setWay } from '../project/commands/wayCommands.js';
+import { startFrom } from '../project/commands/wayCommands.js';
 import { workOf } from '../project/ordered.js';
 import type { Project } from '../project/schema.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
@@ -28,7 +28,7 @@ describe('what moves against what', () => {
     expect(moving(maple, 2)[0]!.sideMm).toBeCloseTo(disc!.sideMm / 2, 9);
   });
   test('two discs with their grain the same way do not; across each other they move as one against a ring', () => {
-    const two = after(maple, setWay([1], 'disc'));
+    const two = after(maple, startFrom([1], 'disc'));
     const between = (project: Project) =>
       moving(project).find(({ ring, against }) => ring + against === 1)?.sideMm ?? 0;
     expect(between(two)).toBeCloseTo(0, 9);
@@ -38,13 +38,13 @@ describe('what moves against what', () => {
     expect(between(crossed) / (at * MAPLE * 4)).toBeCloseTo(1, 2);
   });
   test('staves move all round; thin spacers with their grain outwards hardly do; segments not at all', () => {
-    const staves = after(maple, setWay([3], 'staved'));
+    const staves = after(maple, startFrom([3], 'staved'));
     expect(
       moving(staves)
         .filter(({ what }) => what === 'staves')
         .map(({ ring }) => ring),
     ).toEqual([3, 3]);
-    const spaced = moving(after(maple, setWay([3], 'spaced'))).filter(({ ring }) => ring === 3);
+    const spaced = moving(after(maple, startFrom([3], 'spaced'))).filter(({ ring }) => ring === 3);
     const stave = moving(staves).find(({ ring }) => ring === 3)!;
     expect(spaced.length).toBe(2);
     expect(spaced[0]!.sideMm).toBeLessThan(0.35 * stave.sideMm);

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
 import { fromDegrees, mm } from '../measure/quantity.js';
-import { setWay } from '../project/commands/wayCommands.js';
+import { startFrom } from '../project/commands/wayCommands.js';
 import { prepare } from '../project/prepare.js';
 import { asBuilt, toBuild } from '../project/rehearsal.js';
 import type { Project } from '../project/schema.js';
@@ -179,7 +179,7 @@ describe('many builds', () => {
     const [a, b, c] = [7, 7, 8].map((seed) => buildAndLook(piece, USUAL_ERRORS, METHOD, seed));
     expect(a).toEqual(b);
     expect(a!.shows).not.toBe(c!.shows);
-    const goblet = ready(after(named('Fell Race Cup'), setWay([7, 8, 9], 'resawn'))).piece;
+    const goblet = ready(after(named('Fell Race Cup'), startFrom([7, 8, 9], 'resawn'))).piece;
     const slices = build(goblet, USUAL_ERRORS, METHOD, 3).rings.slice(7, 10);
     expect(slices[1]!.glued).toBe(slices[0]!.glued);
     expect(slices[1]!.move).not.toEqual(slices[0]!.move);
@@ -260,9 +260,9 @@ test('a ring that cannot be made is told, and no build is tried', () => {
         ? {
             ...ring,
             making: {
-              way: 'spaced' as const,
+              way: 'segmented' as const,
               count: 12,
-              spacers: { at: 'every' as const, thicknessMm: mm(60) },
+              between: { put: 'spacers' as const, spacers: { at: 'every' as const, thicknessMm: mm(60) } },
             },
           }
         : ring,

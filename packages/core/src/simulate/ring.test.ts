@@ -18,7 +18,7 @@ import { halfwayOf, trued } from './trueing.js';
 const framed = (count: number, outer: number, inner: number): Frame =>
   frameOf(
     madeRing(
-      { way: 'flat', count },
+      { way: 'segmented', count },
       { outerRadiusMm: mm(outer), innerRadiusMm: mm(inner), heightMm: mm(20) },
     ),
   )!;
@@ -42,7 +42,11 @@ describe('a ring as its units', () => {
       expect(cutTo).toBeCloseTo(Math.PI / 12, 9);
     }
     const spaced = frameOf(
-      madeRing({ way: 'spaced', count: 8, spacers: { at: 'every', thicknessMm: mm(3) } }),
+      madeRing({
+        way: 'segmented',
+        count: 8,
+        between: { put: 'spacers', spacers: { at: 'every', thicknessMm: mm(3) } },
+      }),
     )!;
     expect(spaced.units.length).toBe(16);
     expect(spaced.units.filter(({ cutFrom }) => Math.abs(cutFrom) < 1e-9).length).toBe(8);
@@ -50,7 +54,13 @@ describe('a ring as its units', () => {
   test('discs and rings with gaps have none: nothing closes them', () => {
     expect(frameOf(madeRing({ way: 'disc' }))).toBeNull();
     expect(
-      frameOf(madeRing({ way: 'open', count: 12, gap: { sides: 'parallel', widthMm: mm(6) } })),
+      frameOf(
+        madeRing({
+          way: 'segmented',
+          count: 12,
+          between: { put: 'gaps', gap: { sides: 'parallel', widthMm: mm(6) } },
+        }),
+      ),
     ).toBeNull();
   });
   test('of any way: units cover just what its pieces cover at half its height', () => {
@@ -243,7 +253,7 @@ describe('any errors at once', () => {
   });
   test('a ring whose segments meet in the middle closes too', () => {
     const made = madeRing(
-      { way: 'flat', count: 12 },
+      { way: 'segmented', count: 12 },
       { outerRadiusMm: mm(86), innerRadiusMm: mm(0), heightMm: mm(15) },
     );
     const frame = frameOf(made)!;

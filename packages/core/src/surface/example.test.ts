@@ -1,19 +1,19 @@
 import { describe, expect, test } from 'vitest';
-import { WAYS } from '../making/registry.js';
+import { START_IDS } from '../making/registry.js';
 import { area } from '../ring/plane.js';
 import { examplePicture } from './example.js';
 
-describe('pictures of what comes out of a way', () => {
-  test.each(WAYS.filter((way) => way !== 'stock'))(
+describe('pictures of what comes out of a starting point', () => {
+  test.each(START_IDS.filter((start) => start !== 'stock'))(
     '%s fills the front of its ring, or the whole of it from above',
-    (way) => {
-      const picture = examplePicture(way)!;
+    (start) => {
+      const picture = examplePicture(start)!;
       const { seen, parts, halfWidth, height } = picture;
       const shown = parts.reduce((sum, { outline }) => sum + Math.abs(area(outline)), 0);
       // Open work has holes, and solid rings corners; nothing is drawn twice.
-      const hole = seen === 'above' && way === 'layered' ? Math.PI * 42 ** 2 : 0;
+      const hole = seen === 'above' && start === 'layered' ? Math.PI * 42 ** 2 : 0;
       const whole = (seen === 'front' ? 2 * halfWidth * height : Math.PI * halfWidth ** 2) - hole;
-      expect(shown / whole).toBeGreaterThan(way === 'open' ? 0.5 : 0.85);
+      expect(shown / whole).toBeGreaterThan(start === 'open' ? 0.5 : 0.85);
       expect(shown / whole).toBeLessThan(1.01);
       for (const { x, y } of parts.flatMap(({ outline }) => outline)) {
         expect(Math.abs(x)).toBeLessThanOrEqual(halfWidth * 1.001);

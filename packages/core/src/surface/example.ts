@@ -8,8 +8,8 @@ import {
   isSolid,
   makeRing,
   type RingMaking,
+  type StartId,
   tonesOf,
-  type Way,
 } from '../making/registry.js';
 import type { MeantTone } from '../making/tone.js';
 import { mm } from '../measure/quantity.js';
@@ -18,7 +18,7 @@ import type { Point } from '../ring/plane.js';
 import type { SectionPoint } from './drawing.js';
 import { outsidePatches } from './outside.js';
 
-/** What comes out of a way of making, as a small picture: outlines with the tones they are meant to have, y up. */
+/** What comes out of a starting point, as a small picture: outlines with the tones they are meant to have, y up. */
 export interface ExamplePicture {
   readonly seen: 'front' | 'above';
   readonly parts: readonly { readonly tone: MeantTone; readonly outline: readonly Point[] }[];
@@ -41,9 +41,9 @@ const STACKED = mm(13);
 /** Lines of upright grain on a piece. */
 const GRAIN = 4;
 
-/** A ring as it is when a way is first chosen, from the front; of rings that are solid to the centre from above. Null where a way begins with nothing. */
-export function examplePicture(way: Way): ExamplePicture | null {
-  const making = begun(way, { segments: SEGMENTS, body: 'example' });
+/** A ring as a starting point has it, from the front; of rings that are solid to the centre from above. Null where it begins with nothing. */
+export function examplePicture(start: StartId): ExamplePicture | null {
+  const making = begun(start, { segments: SEGMENTS, body: 'example' });
   if (!making) return null;
   const solid = isSolid(making);
   const made = madeOf(making, solid ? { ...SIZE, innerRadiusMm: mm(0) } : SIZE);

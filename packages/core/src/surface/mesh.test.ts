@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
 import { volumeOfAll } from '../making/layOut.js';
 import { WAYS } from '../making/registry.js';
-import { setWay } from '../project/commands/edits.js';
+import { startFrom } from '../project/commands/edits.js';
 import { plan } from '../project/plan.js';
 import { type Prepared, prepare } from '../project/prepare.js';
 import type { Project } from '../project/schema.js';
@@ -66,7 +66,7 @@ const MOST_PLACES = 150;
 /** Pieces that slanted cuts go through are cut off at their sides; cut.test.ts looks at them. */
 const whole = demoProjects().filter(({ slants }) => !slants);
 /** With slices of a thick ring, which none of them has. */
-const sliced = { ...after(whole[0]!, setWay([7, 8, 9], 'resawn')), name: 'Slices' };
+const sliced = { ...after(whole[0]!, startFrom([7, 8, 9], 'resawn')), name: 'Slices' };
 const uncut = [...whole, sliced];
 
 describe('the mesh of a piece', () => {

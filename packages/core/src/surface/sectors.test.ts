@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { sawn } from '../demo/build.js';
 import { volumeOf, volumeOfAll } from '../making/layOut.js';
-import { begun, type ParamsOf } from '../making/registry.js';
+import { begun } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
 import { area } from '../ring/plane.js';
 import { between } from '../testing/randomMakings.js';
@@ -40,17 +41,14 @@ describe('pieces that lie across the axis', () => {
     },
   );
   test('pieces between joints to the axis are left whole', () => {
-    const made = madeRing({ way: 'flat', count: 12 }, { ...NEED, innerRadiusMm: mm(40) });
+    const made = madeRing({ way: 'segmented', count: 12 }, { ...NEED, innerRadiusMm: mm(40) });
     const [whole] = made.lay(0);
     expect(sectored(made, whole!, LEVELS)).toEqual([whole]);
   });
 });
 
 describe('a cut through a ring of many parts', () => {
-  const zigzag = {
-    ...(begun('laminated', { segments: 12, body: 'b' }) as ParamsOf<'laminated'>),
-    angleDeg: 25,
-  };
+  const zigzag = sawn('laminated', 12, { angleDeg: 25 });
   const made = madeRing(zigzag, { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(24) });
   test('meets at every height and radius what sampling finds there', () => {
     fc.assert(
@@ -75,15 +73,14 @@ describe('a cut through a ring of many parts', () => {
     });
   });
   test('a ring whose pieces go all the way up has one row', () => {
-    expect(cutRows(madeRing({ way: 'flat', count: 12 }), 0, 1)).toHaveLength(1);
+    expect(cutRows(madeRing({ way: 'segmented', count: 12 }), 0, 1)).toHaveLength(1);
   });
 });
 
 test('parts of a piece that begin and end at heights of their own are met there and nowhere else', () => {
-  const given = {
-    ...(begun('inlaid', { segments: 12, body: 'b' }) as ParamsOf<'inlaid'>),
-    plugs: [{ shape: 'square' as const, acrossMm: mm(6), asideMm: mm(0), upMm: mm(2), depthMm: mm(8) }],
-  };
+  const given = sawn('plugs', 12, {
+    plugs: [{ shape: 'square', acrossMm: mm(6), asideMm: mm(0), upMm: mm(2), depthMm: mm(8) }],
+  });
   const made = madeRing(given, { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(20) });
   const middle = Math.PI / 12;
   expect(volumeOfAll(made.lay(12))).toBeCloseTo(6 * 6 * 8, 9);

@@ -163,7 +163,7 @@ test('a cut meets what sampling finds along it, from the hole to the outside', (
 
 test('a cut shows layers and gaps from the inside out', () => {
   const layered = makeRing(
-    { way: 'layered', count: 12, board: { laid: 'outside-in', layersMm: [mm(9)] } },
+    { way: 'segmented', count: 12, sawnFrom: { is: 'layers', laid: 'outside-in', layersMm: [mm(9)] } },
     { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(20) },
   );
   if (!layered.ok) throw new Error('ring');

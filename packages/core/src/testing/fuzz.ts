@@ -7,7 +7,7 @@ import { readProjectFile, writeProjectFile } from '../exchange/projectFile.js';
 import { readBoardsCsv } from '../exchange/readBoardsCsv.js';
 import { demandsOf } from '../lumber/layout/demand.js';
 import { greedy } from '../lumber/layout/greedy.js';
-import { begun, placesOf, type RingMaking, WAYS } from '../making/registry.js';
+import { begun, placesOf, type RingMaking, START_IDS } from '../making/registry.js';
 import type { Reason } from '../measure/reason.js';
 import { readProject } from '../project/inspect.js';
 import { judged } from '../project/judged.js';
@@ -106,7 +106,7 @@ export function mangled(seed: number): { readonly document: unknown; readonly sh
   }
   if (draw() < 0.3) {
     const ring = pick(all.rings);
-    ring.making = begun(pick(WAYS), { segments: pick([3, 6, 12, 24, 60]), body: 'a' }) ?? ring.making;
+    ring.making = begun(pick(START_IDS), { segments: pick([3, 6, 12, 24, 60]), body: 'a' }) ?? ring.making;
   }
   const changes = 1 + Math.floor(draw() * 3);
   for (let n = 0; n < changes; n++) {

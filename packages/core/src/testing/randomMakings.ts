@@ -1,14 +1,13 @@
 import fc from 'fast-check';
+import type { Leaning } from '../making/joints/lean.js';
 import { FIGURES, TURNS } from '../making/laminated/params.js';
-import {
-  type ParamsOf,
-  placesOf,
-  type RingMaking,
-  type SawnMaking,
-  WAYS,
-  type Way,
-} from '../making/registry.js';
+import { bodyOf, type ParamsOf, placesOf, type RingMaking, type SawnMaking } from '../making/registry.js';
+import { againstEachOther } from '../making/segmented/goes.js';
+import type { SEGMENTED_STARTS } from '../making/segmented/starts.js';
+import type { SawnFrom } from '../making/sources/registry.js';
 import { type Mm, mm } from '../measure/quantity.js';
+
+type SegmentedStart = keyof typeof SEGMENTED_STARTS;
 
 /** A number from min to max; never −0, which JSON does not keep. */
 export const between = (min: number, max: number) =>
@@ -80,66 +79,224 @@ const GLYPHS = [
   },
 ];
 
-/** Random parameters of every way of making a ring at the saw; not every ring can be made of them. */
-const SAWN: { readonly [W in SawnMaking['way']]: fc.Arbitrary<Extract<SawnMaking, { way: W }>> } = {
-  flat: fc.record({ way: fc.constant('flat' as const), count: even(), parts }).map(tidy),
-  disc: fc.constant({ way: 'disc' as const }),
-  pie: fc.record({ way: fc.constant('pie' as const), count: count(), plug }).map(tidy),
+type Segmented = ParamsOf<'segmented'>;
+type Answers = Omit<Segmented, 'way' | 'count'>;
+
+const lean = (cuts: readonly Leaning['cut'][]) =>
+  fc.record({
+    tiltDeg: between(0.5, 25),
+    hand: fc.constantFrom('left' as const, 'right' as const),
+    cut: fc.constantFrom(...cuts),
+  });
+const CUTS = ['two-fences', 'same-edge', 'turned-over'] as const;
+
+/** Spacers in some joints and gaps in others that close: what one joint holds, the one opposite holds too. */
+const mixed = (half: number) =>
+  fc
+    .array(
+      fc.record({
+        joint: count(0, half - 1),
+        holds: fc.constantFrom('spacer' as const, 'gap' as const),
+        thicknessMm: between(0.5, 4).map(mm),
+      }),
+      { minLength: 1, maxLength: 4 },
+    )
+    .map((joints) => ({
+      put: 'mixed' as const,
+      joints: joints
+        .filter(({ joint }, i) => joints.findIndex((other) => other.joint === joint) === i)
+        .flatMap((held) => [held, { ...held, joint: held.joint + half }]),
+    }));
+
+const lost = { kerfMm: between(0.5, 3).map(mm), cleanUpMm: between(0, 4).map(mm) };
+const sliced = fc.record({ done: fc.constant('sliced' as const), from: fc.constant('thick-1'), ...lost });
+const opened = fc.record({ done: fc.constant('opened' as const), ...lost });
+const backingMm = fc.option(between(1, 14).map(mm), { nil: undefined });
+
+const layers = fc.oneof(
+  fc.record({ is: fc.constant('layers' as const), laid: fc.constant('outside-in' as const), layersMm }),
+  fc.record({
+    is: fc.constant('layers' as const),
+    laid: fc.constant('bottom-up' as const),
+    layersMm,
+    turned: fc.constantFrom('none' as const, 'first' as const, 'second' as const),
+  }),
+);
+const laminated = fc
+  .record({
+    figure: fc.constantFrom(...FIGURES),
+    layersMm: fc.array(between(1, 12).map(mm), { minLength: 1, maxLength: 6 }),
+    thick: between(20, 60),
+    angleDeg: between(-60, 60),
+    turnedFirst: fc.boolean(),
+    turn: fc.constantFrom(...TURNS),
+    across: count(1, 4),
+    trimMm: between(0, 4).map(mm),
+    ends: fc.constantFrom('whole' as const, 'none' as const),
+    onHandMm: fc.option(between(60, 2000).map(mm), { nil: undefined }),
+    endsGlued: fc.constantFrom(true as const, undefined),
+    backingMm,
+  })
+  .map(({ layersMm, thick, ...given }) => ({
+    is: 'laminated' as const,
+    ...given,
+    layersMm: [...layersMm, mm(thick)],
+    upMm: mm(0),
+    kerfMm: mm(3),
+    endWasteMm: mm(10),
+    spares: 2,
+    longestMm: mm(1500),
+    glueLines: false,
+  }))
+  .map(tidy);
+const plugs = fc
+  .record({
+    plugs: fc.array(
+      fc
+        .record({
+          shape: fc.constantFrom('round' as const, 'square' as const, 'lozenge' as const),
+          acrossMm: between(1, 9).map(mm),
+          asideMm: between(-3, 3).map(mm),
+          upMm: between(-2, 2).map(mm),
+          depthMm: fc.option(between(1, 14).map(mm), { nil: undefined }),
+        })
+        .map(tidy),
+      { maxLength: 3 },
+    ),
+    edge: fc.record({
+      topMm: fc.constantFrom(mm(0), mm(1.5)),
+      bottomMm: fc.constantFrom(mm(0), mm(1)),
+      sidesMm: fc.constantFrom(mm(0), mm(2)),
+    }),
+    lens: fc.option(
+      fc.record({
+        segment: between(0, 30),
+        times: count(1, 3),
+        segments: between(1, 6),
+        rings: between(1, 6),
+        ring: between(-4, 4),
+        swell: between(1, 1.6),
+      }),
+      { nil: undefined },
+    ),
+    backingMm,
+  })
+  .map((given) => ({ is: 'plugs' as const, ...given }))
+  .map(tidy);
+const letters = fc
+  .record({
+    order: fc.array(fc.integer({ min: -1, max: 1 }), { maxLength: 24 }),
+    sizeMm: between(3, 14).map(mm),
+    depthMm: between(1, 12).map(mm),
+    turnedOver: fc.boolean(),
+    backingMm,
+  })
+  .map((given) => ({
+    is: 'letters' as const,
+    ...given,
+    glyphs: GLYPHS,
+    upMm: mm(0),
+    cutterMm: mm(0.8),
+    clearanceMm: mm(0.05),
+  }))
+  .map(tidy);
+const illusion = fc
+  .record({
+    is: fc.constant('illusion' as const),
+    figure: fc.constantFrom('blocks' as const, 'stairs' as const, 'lozenge' as const, 'interlace' as const),
+    rows: count(1, 4),
+    seen: fc.constantFrom('outside' as const, 'inside' as const),
+    by: fc.constantFrom('wood' as const, 'grain' as const),
+    backingMm,
+  })
+  .map(tidy);
+const inJoints = spacers.map((spacers) => ({ put: 'spacers' as const, spacers }));
+
+/** Segments of an even count with some answers; what does not go together is left out. */
+const ringsOf = (
+  counts: fc.Arbitrary<number>,
+  answers: { readonly [K in keyof Answers]?: fc.Arbitrary<Answers[K] | undefined> },
+): fc.Arbitrary<Segmented> =>
+  fc
+    .record({ way: fc.constant('segmented' as const), count: counts, ...answers })
+    .map((given) => tidy(given) as unknown as Segmented)
+    .filter((given) => againstEachOther(given) === null);
+
+const maybe = <T>(given: fc.Arbitrary<T>) => fc.option(given, { nil: undefined });
+const source = fc.oneof(layers, laminated, plugs, letters, illusion) as fc.Arbitrary<SawnFrom>;
+
+/** Random parameters about every starting point, and of answers drawn for themselves. */
+const SEGMENTED: Readonly<Record<SegmentedStart | 'any', fc.Arbitrary<Segmented>>> = {
+  flat: ringsOf(even(), { parts }),
   spaced: fc.oneof(
-    fc
-      .record({ count: count(3, 40), thicknessMm: between(0.5, 6).map(mm), plug })
-      .map((given) => ({
-        way: 'spaced' as const,
-        count: given.count,
-        plug: given.plug,
-        spacers: { at: 'every' as const, thicknessMm: given.thicknessMm },
-      }))
-      .map(tidy),
+    ringsOf(count(3, 40), {
+      between: between(0.5, 6).map((s) => ({
+        put: 'spacers' as const,
+        spacers: { at: 'every' as const, thicknessMm: mm(s) },
+      })),
+      plug,
+    }),
     fc
       .record({ panels: count(2, 8), each: count(1, 6), thicknessMm: between(0.5, 6).map(mm) })
       .filter(({ panels, each }) => panels * each >= 3)
       .map(({ panels, each, thicknessMm }) => ({
-        way: 'spaced' as const,
+        way: 'segmented' as const,
         count: panels * each,
-        spacers: { at: 'even' as const, number: panels, thicknessMm },
-      })),
-    fc
-      .record({ half: count(2, 12), joint: count(0, 11), thicknessMm: between(0.5, 6).map(mm) })
-      .map(({ half, joint, thicknessMm }) => ({
-        way: 'spaced' as const,
-        count: 2 * half,
-        spacers: {
-          at: 'picked' as const,
-          joints: [joint % half, (joint % half) + half].map((at) => ({ joint: at, thicknessMm })),
+        between: {
+          put: 'spacers' as const,
+          spacers: { at: 'even' as const, number: panels, thicknessMm },
         },
       })),
+    count(2, 12).chain((half) =>
+      mixed(half).map((between) => ({ way: 'segmented' as const, count: 2 * half, between })),
+    ),
   ),
-  open: fc.record({ way: fc.constant('open' as const), count: count(4, 40), gap }),
+  open: ringsOf(count(4, 40), { between: gap.map((gap) => ({ put: 'gaps' as const, gap })) }),
+  tilted: ringsOf(even(40), { lean: lean(CUTS), between: maybe(put), plug }),
+  climbing: ringsOf(even(40), { lean: lean(CUTS), between: inJoints, after: maybe(sliced) }),
+  resawn: ringsOf(even(40), {
+    parts,
+    after: sliced,
+    between: maybe(inJoints),
+    lean: maybe(lean(CUTS)),
+    plug,
+  }),
+  grain: fc.oneof(
+    ringsOf(even(), { inOrder: fc.constant(true as const), lean: maybe(lean(['same-edge'])) }),
+    ringsOf(even(), { after: opened, sawnFrom: maybe(layers) }),
+  ),
+  layered: ringsOf(even(), {
+    sawnFrom: layers,
+    between: maybe(inJoints),
+    lean: maybe(lean(CUTS)),
+    plug,
+    parts,
+    after: maybe(sliced),
+  }),
+  laminated: ringsOf(count(3, 36), { sawnFrom: laminated, between: maybe(inJoints) }),
+  inlaid: ringsOf(even(30), { sawnFrom: plugs, between: maybe(inJoints), lean: maybe(lean(CUTS)) }),
+  lettered: ringsOf(even(24), { sawnFrom: letters, between: maybe(inJoints), lean: maybe(lean(CUTS)) }),
+  illusion: ringsOf(count(3, 40), { sawnFrom: illusion, between: maybe(put) }),
+  any: even(24).chain((segments) =>
+    ringsOf(fc.constant(segments), {
+      parts: maybe(parts),
+      inOrder: fc.constantFrom(undefined, true as const),
+      plug: maybe(plug),
+      lean: maybe(lean(CUTS)),
+      between: maybe(fc.oneof(put, mixed(segments / 2))),
+      sawnFrom: maybe(source),
+      after: maybe(fc.oneof(sliced, opened)),
+    }),
+  ),
+};
+
+/** Random parameters of the ways of making a ring at the saw that are no segments put together. */
+const OTHERS: {
+  readonly [W in Exclude<SawnMaking['way'], 'segmented'>]: fc.Arbitrary<Extract<SawnMaking, { way: W }>>;
+} = {
+  disc: fc.constant({ way: 'disc' as const }),
+  pie: fc.record({ way: fc.constant('pie' as const), count: count(), plug }).map(tidy),
   staved: fc.record({ way: fc.constant('staved' as const), count: count(4, 40), leanDeg: between(-40, 40) }),
-  tilted: fc
-    .record({
-      way: fc.constant('tilted' as const),
-      count: even(40),
-      tiltDeg: between(0.5, 30),
-      hand: fc.constantFrom('left' as const, 'right' as const),
-      cut: fc.constantFrom('two-fences' as const, 'same-edge' as const, 'turned-over' as const),
-      between: fc.option(put, { nil: undefined }),
-      plug,
-    })
-    .map(({ plug, ...given }) => ({ ...given, plug: given.between?.put === 'gaps' ? undefined : plug }))
-    .map(tidy),
-  resawn: fc
-    .record({
-      way: fc.constant('resawn' as const),
-      count: even(40),
-      parts,
-      from: fc.constant('thick-1'),
-      kerfMm: between(0.5, 3).map(mm),
-      cleanUpMm: between(0, 4).map(mm),
-      spacers: fc.option(spacers, { nil: undefined }),
-    })
-    .map(({ parts, ...given }) => ({ ...given, parts: given.spacers ? undefined : parts }))
-    .map(tidy),
   halves: fc
     .record({ a: count(2, 12), b: count(2, 12), s: between(0, 4), t: between(0, 4), d: between(0, 6) })
     .map(({ a, b, s, t, d }) => ({
@@ -150,118 +307,6 @@ const SAWN: { readonly [W in SawnMaking['way']]: fc.Arbitrary<Extract<SawnMaking
       ] as [{ count: number; spacerMm: Mm }, { count: number; spacerMm: Mm }],
       divider: d < 2 ? null : { leftMm: mm(d), sawn: d > 4, kerfMm: mm(2) },
     })),
-  grain: fc.record({
-    way: fc.constant('grain' as const),
-    count: even(),
-    match: fc.oneof(
-      fc.constant({ by: 'run' as const }),
-      fc.constant({ by: 'book' as const, kerfMm: mm(2), cleanUpMm: mm(1) }),
-    ),
-  }),
-  layered: fc
-    .record({
-      way: fc.constant('layered' as const),
-      count: even(),
-      board: fc.oneof(
-        fc.record({ laid: fc.constant('outside-in' as const), layersMm }),
-        fc.record({
-          laid: fc.constant('bottom-up' as const),
-          layersMm,
-          turned: fc.constantFrom('none' as const, 'first' as const, 'second' as const),
-        }),
-      ),
-      spacers: fc.option(spacers, { nil: undefined }),
-    })
-    .map(tidy),
-  laminated: fc
-    .record({
-      count: count(3, 36),
-      figure: fc.constantFrom(...FIGURES),
-      layersMm: fc.array(between(1, 12).map(mm), { minLength: 1, maxLength: 6 }),
-      thick: between(20, 60),
-      angleDeg: between(-60, 60),
-      turnedFirst: fc.boolean(),
-      turn: fc.constantFrom(...TURNS),
-      across: count(1, 4),
-      trimMm: between(0, 4).map(mm),
-      ends: fc.constantFrom('whole' as const, 'none' as const),
-      onHandMm: fc.option(between(60, 2000).map(mm), { nil: undefined }),
-      endsGlued: fc.constantFrom(true as const, undefined),
-    })
-    .map(({ layersMm, thick, ...given }) => ({
-      way: 'laminated' as const,
-      ...given,
-      layersMm: [...layersMm, mm(thick)],
-      upMm: mm(0),
-      kerfMm: mm(3),
-      endWasteMm: mm(10),
-      spares: 2,
-      longestMm: mm(1500),
-      glueLines: false,
-    }))
-    .map(tidy),
-  inlaid: fc
-    .record({
-      count: count(3, 30),
-      spacerMm: fc.constantFrom(mm(0), mm(2)),
-      plugs: fc.array(
-        fc
-          .record({
-            shape: fc.constantFrom('round' as const, 'square' as const, 'lozenge' as const),
-            acrossMm: between(1, 9).map(mm),
-            asideMm: between(-3, 3).map(mm),
-            upMm: between(-2, 2).map(mm),
-            depthMm: fc.option(between(1, 14).map(mm), { nil: undefined }),
-          })
-          .map(tidy),
-        { maxLength: 3 },
-      ),
-      edge: fc.record({
-        topMm: fc.constantFrom(mm(0), mm(1.5)),
-        bottomMm: fc.constantFrom(mm(0), mm(1)),
-        sidesMm: fc.constantFrom(mm(0), mm(2)),
-      }),
-      lens: fc.option(
-        fc.record({
-          segment: between(0, 30),
-          times: count(1, 3),
-          segments: between(1, 6),
-          rings: between(1, 6),
-          ring: between(-4, 4),
-          swell: between(1, 1.6),
-        }),
-        { nil: undefined },
-      ),
-    })
-    .map((given) => ({ way: 'inlaid' as const, ...given }))
-    .map(tidy),
-  lettered: fc
-    .record({
-      count: count(3, 24),
-      spacerMm: fc.constantFrom(mm(0), mm(2)),
-      order: fc.array(fc.integer({ min: -1, max: 1 }), { maxLength: 24 }),
-      sizeMm: between(3, 14).map(mm),
-      depthMm: between(1, 12).map(mm),
-      turnedOver: fc.boolean(),
-      backingMm: fc.option(between(1, 14).map(mm), { nil: undefined }),
-    })
-    .map(tidy)
-    .map((given) => ({
-      way: 'lettered' as const,
-      ...given,
-      glyphs: GLYPHS,
-      upMm: mm(0),
-      cutterMm: mm(0.8),
-      clearanceMm: mm(0.05),
-    })),
-  illusion: fc.record({
-    way: fc.constant('illusion' as const),
-    count: count(3, 40),
-    figure: fc.constantFrom('blocks' as const, 'stairs' as const, 'lozenge' as const, 'interlace' as const),
-    rows: count(1, 4),
-    seen: fc.constantFrom('outside' as const, 'inside' as const),
-    by: fc.constantFrom('wood' as const, 'grain' as const),
-  }),
   basket: fc.record({
     way: fc.constant('basket' as const),
     count: count(4, 40),
@@ -312,7 +357,11 @@ const SAWN: { readonly [W in SawnMaking['way']]: fc.Arbitrary<Extract<SawnMaking
   ),
 };
 
+const SAWN: Readonly<Record<string, fc.Arbitrary<SawnMaking>>> = { ...SEGMENTED, ...OTHERS };
 const anySawn: fc.Arbitrary<SawnMaking> = fc.oneof(...Object.values(SAWN));
+
+/** Families of rings: every starting point, and any segments put together. */
+export const FAMILIES: readonly string[] = [...Object.keys(SAWN), 'stock'];
 
 /** A ring from the stash, with the sizes that are asked for. */
 const anyStock = fc.record({ of: anySawn, item: fc.uuid() }).map(
@@ -328,10 +377,10 @@ const anyStock = fc.record({ of: anySawn, item: fc.uuid() }).map(
   }),
 );
 
-/** Random parameters for every way of making; a ring cannot be made of all of them. */
-export const makingOf = (way: Way): fc.Arbitrary<RingMaking> =>
-  way === 'stock' ? anyStock : (SAWN[way] as fc.Arbitrary<SawnMaking>);
+/** Random parameters of a family; a ring cannot be made of all of them. */
+export const makingOf = (family: string): fc.Arbitrary<RingMaking> =>
+  family === 'stock' ? anyStock : SAWN[family]!;
 
-export const anyMaking: fc.Arbitrary<RingMaking> = fc.oneof(
-  ...WAYS.filter((way) => !['stock', 'resawn', 'twisted'].includes(way)).map(makingOf),
-);
+export const anyMaking: fc.Arbitrary<RingMaking> = fc
+  .oneof(...FAMILIES.filter((family) => family !== 'stock').map(makingOf))
+  .filter((making) => bodyOf(making) === null);

@@ -1,14 +1,16 @@
 import {
+  calledOf,
   edit,
-  MAKINGS,
   mm,
   parseTurn,
   type Result,
+  START_IDS,
+  STARTS,
+  type StartId,
   segmentsOf,
+  startOf,
   trimZeros,
   turnSaid,
-  WAYS,
-  type Way,
 } from '@fellside/core';
 import { Lock, LockOpen } from 'lucide-react';
 import { editPiece, refusedEntry } from '../../store/edits.js';
@@ -26,15 +28,15 @@ export function WayCell(row: LedgerRing) {
       aria-label={`How ring ${indexOf(row) + 1} is made`}
       id={`cell-way-${indexOf(row)}`}
       className="h-[16px] w-full rounded bg-transparent p-0 text-[12px] leading-[16px] hover:bg-raised"
-      value={making.way}
+      value={startOf(making)}
       onChange={(event) => {
         const targets = dispatch(rowTargets(indexOf(row)));
-        dispatch(editPiece(edit.setWay(targets, event.target.value as Way)));
+        dispatch(editPiece(edit.startFrom(targets, event.target.value as StartId)));
       }}
     >
-      {WAYS.map((way) => (
-        <option key={way} value={way} disabled={way === 'stock'}>
-          {MAKINGS[way].name}
+      {START_IDS.map((start) => (
+        <option key={start} value={start} disabled={start === 'stock'}>
+          {start === startOf(making) ? calledOf(making) : STARTS[start].name}
         </option>
       ))}
     </select>

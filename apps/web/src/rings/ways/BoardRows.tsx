@@ -14,7 +14,7 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { boardRowsOf, edit, formatLength, type Mm, mm, type Result, type RowChange } from '@fellside/core';
+import { boardsOf, edit, formatLength, type Mm, mm, type Result, type RowChange } from '@fellside/core';
 import { Copy, GripVertical, X } from 'lucide-react';
 import { editPiece } from '../../store/edits.js';
 import { projectOf, unitsOf } from '../../store/house.js';
@@ -27,8 +27,13 @@ import { shared } from '../targets.js';
 import { BoardEnd, type Row } from './BoardEnd.js';
 import type { ControlsProps } from './params.js';
 
-/** The board that rings are glued up from, row by row: thickness, wood, order; drawn to scale beside it. */
-export function BoardRows({ targets }: ControlsProps) {
+interface BoardRowsProps extends ControlsProps {
+  /** Which board of a ring that has several: that of its segments is the first. */
+  readonly board?: number;
+}
+
+/** A board that rings are glued up from, row by row: thickness, wood, order; drawn to scale beside it. */
+export function BoardRows({ targets, board: which = 0 }: BoardRowsProps) {
   const dispatch = useActions();
   const palette = useApp((state) => projectOf(state).palette);
   const species = useApp(paletteOf);
@@ -39,7 +44,7 @@ export function BoardRows({ targets }: ControlsProps) {
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const rings = useApp((state) => projectOf(state).rings);
-  const board = boardRowsOf(ring.making);
+  const board = boardsOf(ring.making)[which];
   if (!board) return null;
   const made = prepared.ok ? prepared.value.rings[targets[0]!]?.made : undefined;
   const leftMm = made?.ok ? board.left?.(ring.making, made.value) : null;
@@ -52,11 +57,11 @@ export function BoardRows({ targets }: ControlsProps) {
     }),
   );
   const sizesOf = (index: number) =>
-    JSON.stringify(boardRowsOf(rings[index]!.making)?.sizes(rings[index]!.making));
+    JSON.stringify(boardsOf(rings[index]!.making)[which]?.sizes(rings[index]!.making));
   const differ = targets.some((index) => sizesOf(index) !== sizesOf(targets[0]!));
   const as = (row: number): RowChange => ({ sizeMm: rows[row]!.sizeMm, like: row });
   const all = rows.map((_, row) => as(row));
-  const set = (next: readonly RowChange[]) => dispatch(editPiece(edit.setRows(targets, next)));
+  const set = (next: readonly RowChange[]) => dispatch(editPiece(edit.setRows(targets, next, which)));
   const moved = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
     const [from, to] = [Number(active.id) - 1, Number(over.id) - 1];

@@ -1,10 +1,8 @@
-import { mm, type ParamsOf, type Result, refuse } from '@fellside/core';
+import { type Gap, mm, type Result, refuse } from '@fellside/core';
 import { Choice } from '../../ui/Choice.js';
 import { LengthField } from '../../ui/LengthField.js';
 import { NumberField } from '../../ui/NumberField.js';
 import { shared } from '../targets.js';
-
-export type Gap = ParamsOf<'open'>['gap'];
 
 const BEGIN: Record<Gap['sides'], Gap> = {
   tapered: { sides: 'tapered', share: 0.25 },

@@ -1,7 +1,8 @@
 import { ILLUSIONS, type IllusionName } from '@fellside/core';
 import { Choice } from '../../ui/Choice.js';
 import { NumberField } from '../../ui/NumberField.js';
-import { type ControlsProps, useParams } from './params.js';
+import { Backing } from './Backing.js';
+import { type ControlsProps, useSource } from './params.js';
 
 const FIGURES = Object.entries(ILLUSIONS).map(
   ([name, { name: says }]) => [name as IllusionName, says] as const,
@@ -9,7 +10,7 @@ const FIGURES = Object.entries(ILLUSIONS).map(
 
 /** Which solid thing the faces show, from which side, by woods or by grain. */
 export function IllusionControls({ targets }: ControlsProps) {
-  const { all, common, set } = useParams('illusion', targets);
+  const { all, common, set } = useSource('illusion', targets);
   const { figure } = all[0]!;
   return (
     <>
@@ -47,6 +48,7 @@ export function IllusionControls({ targets }: ControlsProps) {
         ]}
         onChange={(by) => set({ by })}
       />
+      <Backing is="illusion" targets={targets} />
       <p className="max-w-72 self-center text-xs text-quiet">{ILLUSIONS[figure].says}.</p>
     </>
   );

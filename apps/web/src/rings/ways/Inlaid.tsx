@@ -1,4 +1,4 @@
-import { edit, mm, type ParamsOf } from '@fellside/core';
+import { edit, mm, type SawnFrom } from '@fellside/core';
 import { Plus, X } from 'lucide-react';
 import { editPiece } from '../../store/edits.js';
 import { useActions } from '../../store/store.js';
@@ -8,10 +8,10 @@ import { LengthField } from '../../ui/LengthField.js';
 import { NumberField } from '../../ui/NumberField.js';
 import { OptionalLength } from '../../ui/OptionalLength.js';
 import { Switch } from '../../ui/Switch.js';
-import { type ControlsProps, useParams } from './params.js';
+import { Backing } from './Backing.js';
+import { type ControlsProps, useSource } from './params.js';
 
-type Inlaid = ParamsOf<'inlaid'>;
-type Plug = Inlaid['plugs'][number];
+type Plug = Extract<SawnFrom, { is: 'plugs' }>['plugs'][number];
 
 const SHAPES: readonly (readonly [Plug['shape'], string])[] = [
   ['round', 'round'],
@@ -21,10 +21,10 @@ const SHAPES: readonly (readonly [Plug['shape'], string])[] = [
 
 const NEW_PLUG: Plug = { shape: 'round', acrossMm: mm(5), asideMm: mm(0), upMm: mm(0), depthMm: mm(8) };
 
-/** Plugs of a segment, the edge round its field, spacers, and the lens that swells the plugs. */
+/** Plugs of a segment, the edge round its field, what lies behind, and the lens that swells the plugs. */
 export function InlaidControls({ targets }: ControlsProps) {
   const dispatch = useActions();
-  const { all, common, set } = useParams('inlaid', targets);
+  const { all, common, set } = useSource('plugs', targets);
   const first = all[0]!;
   const { plugs, edge, lens } = first;
   const lay = (next: Parameters<typeof edit.layLens>[1]) => dispatch(editPiece(edit.layLens(targets, next)));
@@ -32,12 +32,6 @@ export function InlaidControls({ targets }: ControlsProps) {
     set({ plugs: plugs.map((plug, at) => (at === i ? without({ ...plug, ...next }) : plug)) });
   return (
     <>
-      <LengthField
-        label="Spacers"
-        className="w-20"
-        value={common((p) => p.spacerMm)}
-        onChange={(spacerMm) => set({ spacerMm })}
-      />
       {(['topMm', 'bottomMm', 'sidesMm'] as const).map((side) => (
         <LengthField
           key={side}
@@ -97,6 +91,7 @@ export function InlaidControls({ targets }: ControlsProps) {
       <Button onClick={() => set({ plugs: [...plugs, NEW_PLUG] })}>
         <Plus aria-hidden size={14} /> Plug
       </Button>
+      <Backing is="plugs" targets={targets} />
       <Switch
         label="lens"
         on={lens !== undefined}

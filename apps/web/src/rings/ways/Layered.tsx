@@ -1,23 +1,26 @@
-import { mm, type ParamsOf } from '@fellside/core';
+import { edit, mm, type SawnFrom } from '@fellside/core';
+import { editPiece } from '../../store/edits.js';
 import { projectOf } from '../../store/house.js';
-import { useApp } from '../../store/store.js';
+import { useActions, useApp } from '../../store/store.js';
 import { Choice } from '../../ui/Choice.js';
 import { BoardRows } from './BoardRows.js';
-import { type ControlsProps, useParams } from './params.js';
-import { SpacersOrNone } from './SpacerFields.js';
+import { type ControlsProps, useSource } from './params.js';
 
-type Board = ParamsOf<'layered'>['board'];
+type Board = Extract<SawnFrom, { is: 'layers' }>;
 type Turned = Extract<Board, { laid: 'bottom-up' }>['turned'];
 
-/** The board of layers, how they lie, which segments stand upside down, what lies between segments. */
+/** The board of layers, how they lie, which segments stand upside down. */
 export function LayeredControls({ targets }: ControlsProps) {
-  const { all, common, set } = useParams('layered', targets);
-  const { board } = all[0]!;
+  const dispatch = useActions();
+  const { all, common } = useSource('layers', targets);
+  const sawn = (sawnFrom: Board) => dispatch(editPiece(edit.setParams(targets, 'segmented', { sawnFrom })));
+  const board = all[0]!;
   const heightMm = useApp((state) => projectOf(state).rings[targets[0]!]!.heightMm);
   const lay = (laid: Board['laid']): Board =>
     laid === 'outside-in'
-      ? { laid, layersMm: [mm(8)] }
+      ? { is: 'layers', laid, layersMm: [mm(8)] }
       : {
+          is: 'layers',
           laid,
           layersMm: board.layersMm.map(() => mm(heightMm / (board.layersMm.length + 1))),
           turned: 'second',
@@ -28,23 +31,22 @@ export function LayeredControls({ targets }: ControlsProps) {
       <Choice
         label="Layers lie"
         className="w-52"
-        value={common((p) => p.board.laid)}
+        value={common((p) => p.laid)}
         options={[
           ['outside-in', 'from outside to inside'],
           ['bottom-up', 'one above the other'],
         ]}
-        onChange={(laid) => set({ board: lay(laid) })}
+        onChange={(laid) => sawn(lay(laid))}
       />
       {board.laid === 'bottom-up' && (
         <Choice
           label="Upside down"
           className="w-52"
-          value={common((p) => (p.board.laid === 'bottom-up' ? p.board.turned : null))}
+          value={common((p) => (p.laid === 'bottom-up' ? p.turned : null))}
           options={TURNED}
-          onChange={(turned) => set({ board: { ...board, turned } })}
+          onChange={(turned) => sawn({ ...board, turned })}
         />
       )}
-      <SpacersOrNone all={all} onChange={(spacers) => set({ spacers })} />
     </>
   );
 }

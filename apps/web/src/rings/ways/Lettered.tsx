@@ -1,4 +1,4 @@
-import { inlayFile, type ParamsOf } from '@fellside/core';
+import { inlayFile, type SawnFrom } from '@fellside/core';
 import { useState } from 'react';
 import { FACES, type Face } from '../../pattern/faces.js';
 import { refusedEntry } from '../../store/edits.js';
@@ -8,14 +8,14 @@ import { Button } from '../../ui/Button.js';
 import { Choice } from '../../ui/Choice.js';
 import { controlClass, Field } from '../../ui/Field.js';
 import { LengthField } from '../../ui/LengthField.js';
-import { OptionalLength } from '../../ui/OptionalLength.js';
 import { Switch } from '../../ui/Switch.js';
 import { saveFile } from '../../ui/saveFile.js';
 import { useReading } from '../../workers/useReading.js';
+import { Backing } from './Backing.js';
 import { glyphsOfFile, glyphsOfText } from './glyphs.js';
-import { type ControlsProps, useParams } from './params.js';
+import { type ControlsProps, useSource } from './params.js';
 
-type Glyphs = ParamsOf<'lettered'>['glyphs'];
+type Glyphs = Extract<SawnFrom, { is: 'letters' }>['glyphs'];
 
 const FACE_CHOICES = Object.entries(FACES).map(([face, { name }]) => [face as Face, name] as const);
 
@@ -23,7 +23,7 @@ const FACE_CHOICES = Object.entries(FACES).map(([face, { name }]) => [face as Fa
 export function LetteredControls({ targets }: ControlsProps) {
   const dispatch = useActions();
   const name = useApp((state) => projectOf(state).name);
-  const { all, common, set } = useParams('lettered', targets);
+  const { all, count, common, set } = useSource('letters', targets);
   const reading = useReading();
   const [face, setFace] = useState<Face>('literata-black');
   const first = all[0]!;
@@ -38,10 +38,10 @@ export function LetteredControls({ targets }: ControlsProps) {
     const answer = await glyphsOfText(text, face);
     if (typeof answer === 'string') return dispatch(refusedEntry(answer));
     const { glyphs, order } = answer;
-    return order.length > first.count
+    return order.length > count
       ? dispatch(
           refusedEntry(
-            `“${text}” has ${order.length} letters and the ring ${first.count} segments; ${first.count} is the most.`,
+            `“${text}” has ${order.length} letters and the ring ${count} segments; ${count} is the most.`,
           ),
         )
       : use(glyphs, order);
@@ -51,14 +51,14 @@ export function LetteredControls({ targets }: ControlsProps) {
     if (typeof answer === 'string') return dispatch(refusedEntry(answer));
     return use(
       [answer],
-      Array.from({ length: first.count }, () => 0),
+      Array.from({ length: count }, () => 0),
     );
   };
   const save = (format: 'svg' | 'dxf') =>
     saveFile(
       `${name} inlays.${format}`,
       format === 'svg' ? 'image/svg+xml' : 'image/vnd.dxf',
-      inlayFile(first, format),
+      inlayFile({ ...first, count }, format),
     );
   return (
     <>
@@ -117,19 +117,7 @@ export function LetteredControls({ targets }: ControlsProps) {
         value={common((p) => p.clearanceMm)}
         onChange={(clearanceMm) => set({ clearanceMm })}
       />
-      <LengthField
-        label="Spacers"
-        className="w-20"
-        value={common((p) => p.spacerMm)}
-        onChange={(spacerMm) => set({ spacerMm })}
-      />
-      <div className="w-28">
-        <OptionalLength
-          label="Backing, behind"
-          value={first.backingMm}
-          onChange={(backingMm) => set({ backingMm })}
-        />
-      </div>
+      <Backing is="letters" targets={targets} />
       <Switch
         label="inserts go in turned over"
         on={all.every((p) => p.turnedOver)}

@@ -9,18 +9,18 @@ import { type ControlsProps, useParams } from './params.js';
 
 const EQUAL = 'equal';
 
-const shownParts = ({ parts }: ParamsOf<'flat' | 'resawn'>): string =>
+const shownParts = ({ parts }: ParamsOf<'segmented'>): string =>
   parts?.map((part) => trimZeros(part.toFixed(3))).join(' : ') ?? EQUAL;
 
 /**
  * Widths of segments in proportion, repeated round the ring: `2 : 1` is wide and narrow in turn, `equal` all alike; or
  * included angles in degrees, which have to make up the circle: `40° 20°`.
  */
-export function PartsField({ way, targets }: ControlsProps & { way: 'flat' | 'resawn' }) {
+export function PartsField({ targets }: ControlsProps) {
   const dispatch = useActions();
   const units = useApp(unitsOf);
   const [problem, setProblem] = useState<Said>();
-  const { all, common, set } = useParams(way, targets);
+  const { all, common, set } = useParams('segmented', targets);
   const shown = common(shownParts);
   const read = (text: string) => {
     const typed = text.trim().toLowerCase();

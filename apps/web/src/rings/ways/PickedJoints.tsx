@@ -1,10 +1,10 @@
-import type { Mm, ParamsOf, Result } from '@fellside/core';
-import { Popover } from 'radix-ui';
+import type { Mm, Result, Spacers } from '@fellside/core';
 import { Button } from '../../ui/Button.js';
 import { LengthField } from '../../ui/LengthField.js';
 import { shared } from '../targets.js';
+import { JointPanel } from './JointPanel.js';
 
-type Joints = Extract<ParamsOf<'spaced'>['spacers'], { at: 'picked' }>['joints'];
+type Joints = Extract<Spacers, { at: 'picked' }>['joints'];
 
 interface PickedJointsProps {
   readonly joints: Joints;
@@ -26,68 +26,51 @@ export function PickedJoints({ joints, count, onChange }: PickedJointsProps) {
   };
   const set = (joint: number, thicknessMm: Mm) =>
     onChange(joints.map((each) => (each.joint === joint ? { ...each, thicknessMm } : each)));
+  const names = inOrder.slice(0, NAMED).map(({ joint }) => joint + 1);
   return (
-    <Popover.Root>
-      <Popover.Trigger asChild>
-        <Button className="self-end" aria-label={`Joints with spacers, ${joints.length} of ${count}`}>
-          Joints{' '}
-          {inOrder
-            .slice(0, NAMED)
-            .map(({ joint }) => joint + 1)
-            .join(', ')}
-          {inOrder.length > NAMED ? ', …' : ''}
-        </Button>
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="start"
-          sideOffset={4}
-          aria-label="Joints with spacers"
-          className="z-20 flex max-h-[60vh] w-90 max-w-[94vw] flex-col gap-3 overflow-y-auto rounded border border-line bg-raised p-3 shadow-lg"
-        >
-          <fieldset className="grid grid-cols-8 gap-1">
-            <legend className="mb-1 text-xs text-quiet">
-              Joint 1 is at the index mark; press those that have a spacer
-            </legend>
-            {Array.from({ length: count }, (_, joint) => {
-              const on = joints.some((each) => each.joint === joint);
-              return (
-                <button
-                  key={joint}
-                  type="button"
-                  aria-label={`Joint ${joint + 1}`}
-                  aria-pressed={on}
-                  className={`h-8 rounded border text-sm ${on ? 'border-teal bg-teal text-on-teal' : 'border-line'}`}
-                  onClick={() => press(joint)}
-                >
-                  {joint + 1}
-                </button>
-              );
-            })}
-          </fieldset>
-          <div className="flex items-end gap-3">
+    <JointPanel
+      shown={`Joints ${names.join(', ')}${inOrder.length > NAMED ? ', …' : ''}`}
+      name={`Joints with spacers, ${joints.length} of ${count}`}
+      called="Joints with spacers"
+      says="Joint 1 is at the index mark; press those that have a spacer"
+      count={count}
+      joint={(joint) => {
+        const on = joints.some((each) => each.joint === joint);
+        return (
+          <button
+            key={joint}
+            type="button"
+            aria-label={`Joint ${joint + 1}`}
+            aria-pressed={on}
+            className={`h-8 rounded border text-sm ${on ? 'border-teal bg-teal text-on-teal' : 'border-line'}`}
+            onClick={() => press(joint)}
+          >
+            {joint + 1}
+          </button>
+        );
+      }}
+    >
+      <div className="flex items-end gap-3">
+        <LengthField
+          label="All as thick"
+          className="w-24"
+          value={shared(joints.map(({ thicknessMm }) => thicknessMm))}
+          onChange={(thicknessMm) => onChange(joints.map(({ joint }) => ({ joint, thicknessMm })))}
+        />
+        <Button onClick={() => onChange(inOrder.slice(0, 1))}>All but the first off</Button>
+      </div>
+      <ol className="grid grid-cols-3 gap-2">
+        {inOrder.map(({ joint, thicknessMm }) => (
+          <li key={joint}>
             <LengthField
-              label="All as thick"
-              className="w-24"
-              value={shared(joints.map(({ thicknessMm }) => thicknessMm))}
-              onChange={(thicknessMm) => onChange(joints.map(({ joint }) => ({ joint, thicknessMm })))}
+              label={`Joint ${joint + 1}, thick`}
+              className="w-full"
+              value={thicknessMm}
+              onChange={(next) => set(joint, next)}
             />
-            <Button onClick={() => onChange(inOrder.slice(0, 1))}>All but the first off</Button>
-          </div>
-          <ol className="grid grid-cols-3 gap-2">
-            {inOrder.map(({ joint, thicknessMm }) => (
-              <li key={joint}>
-                <LengthField
-                  label={`Joint ${joint + 1}, thick`}
-                  className="w-full"
-                  value={thicknessMm}
-                  onChange={(next) => set(joint, next)}
-                />
-              </li>
-            ))}
-          </ol>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+          </li>
+        ))}
+      </ol>
+    </JointPanel>
   );
 }

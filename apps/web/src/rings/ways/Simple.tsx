@@ -1,9 +1,5 @@
-import { PartsField } from './PartsField.js';
 import { PlugControls } from './PlugControls.js';
 import { type ControlsProps, useParams } from './params.js';
-
-/** Flat segments: equal or unequal. */
-export const FlatControls = ({ targets }: ControlsProps) => <PartsField way="flat" targets={targets} />;
 
 /** A pie: with or without a plug. */
 export function PieControls({ targets }: ControlsProps) {

@@ -1,10 +1,7 @@
-import { divisors, type Mm, mm, type ParamsOf, type Result, thicknessesOf } from '@fellside/core';
+import { divisors, type Mm, mm, type Result, type Spacers, thicknessesOf } from '@fellside/core';
 import { Choice } from '../../ui/Choice.js';
 import { LengthField } from '../../ui/LengthField.js';
-import { shared } from '../targets.js';
 import { PickedJoints } from './PickedJoints.js';
-
-type Spacers = ParamsOf<'spaced'>['spacers'];
 
 const AT: readonly (readonly [Spacers['at'], string])[] = [
   ['every', 'every joint'],
@@ -65,45 +62,6 @@ export function SpacerFields({ spacers, count, thicknessMm, at, onChange }: Spac
       )}
     </>
   );
-}
-
-/** What a ring has between its segments where it may have nothing: glued to each other, or spacers. */
-export function SpacersOrNone({
-  all,
-  onChange,
-}: {
-  readonly all: readonly Framed[];
-  readonly onChange: (spacers: Spacers | undefined) => Result<unknown>;
-}) {
-  const { spacers, count } = all[0]!;
-  return (
-    <>
-      <Choice
-        label="Between segments"
-        className="w-28"
-        value={shared(all.map(({ spacers }) => (spacers ? 'spacers' : 'nothing')))}
-        options={[
-          ['nothing', 'nothing'],
-          ['spacers', 'spacers'],
-        ]}
-        onChange={(put) => onChange(put === 'spacers' ? BEGIN_SPACERS : undefined)}
-      />
-      {spacers && (
-        <SpacerFields
-          spacers={spacers}
-          count={count}
-          at={shared(all.map(({ spacers }) => spacers?.at ?? null))}
-          thicknessMm={shared(all.map(({ spacers }) => (spacers ? thicknessOf(spacers) : null)))}
-          onChange={onChange}
-        />
-      )}
-    </>
-  );
-}
-
-interface Framed {
-  readonly count: number;
-  readonly spacers?: Spacers | undefined;
 }
 
 export const BEGIN_SPACERS: Spacers = { at: 'every', thicknessMm: mm(3) };

@@ -1,46 +1,45 @@
-import { mm, type ParamsOf, type Result } from '@fellside/core';
+import { boardsOf, type Mm, mm, type Result, type Spacers } from '@fellside/core';
+import { projectOf } from '../../store/house.js';
+import { useApp } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 import { Choice } from '../../ui/Choice.js';
 import { BoardRows } from './BoardRows.js';
-import { thicknessOf } from './SpacerFields.js';
 
-type Spacers = ParamsOf<'spaced'>['spacers'];
-type Turned = NonNullable<Spacers['layers']>['turned'];
+type Layers = NonNullable<Spacers['layers']>;
 
 interface SpacerLayersProps {
   readonly targets: readonly number[];
-  readonly spacers: Spacers;
-  readonly onChange: (spacers: Spacers) => Result<unknown>;
+  readonly layers: Layers | undefined;
+  /** How thick the spacers are. */
+  readonly thicknessMm: Mm;
+  readonly onChange: (layers: Layers) => Result<unknown>;
 }
 
 /** What spacers are glued up from, where they are not of one piece, and which go in turned over. */
-export function SpacerLayers({ targets, spacers, onChange }: SpacerLayersProps) {
-  const { layers } = spacers;
+export function SpacerLayers({ targets, layers, thicknessMm, onChange }: SpacerLayersProps) {
+  // The board of the spacers comes after that of the segments.
+  const board = useApp((state) => boardsOf(projectOf(state).rings[targets[0]!]!.making).length - 1);
   if (!layers)
     return (
-      <Button
-        onClick={() =>
-          onChange({ ...spacers, layers: { layersMm: [mm(thicknessOf(spacers) / 3)], turned: 'none' } })
-        }
-      >
+      <Button onClick={() => onChange({ layersMm: [mm(thicknessMm / 3)], turned: 'none' })}>
         Glue spacers up of layers
       </Button>
     );
   return (
     <>
-      <BoardRows targets={targets} />
+      <BoardRows targets={targets} board={board} />
       <Choice
         label="Turned over"
         className="w-52"
         value={layers.turned}
         options={TURNED}
-        onChange={(turned) => onChange({ ...spacers, layers: { ...layers, turned } })}
+        onChange={(turned) => onChange({ ...layers, turned })}
       />
     </>
   );
 }
 
-const TURNED: readonly (readonly [Turned, string])[] = [
+const TURNED: readonly (readonly [Layers['turned'], string])[] = [
   ['none', 'no spacer'],
   ['first', 'first, third, fifth …'],
   ['second', 'second, fourth, sixth …'],

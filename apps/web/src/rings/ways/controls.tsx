@@ -1,40 +1,22 @@
-import { MAKINGS, type Way } from '@fellside/core';
+import { calledOf, type Way } from '@fellside/core';
 import type { ComponentType } from 'react';
 import { projectOf } from '../../store/house.js';
 import { useApp } from '../../store/store.js';
+import { shared } from '../targets.js';
 import { BasketControls } from './Basket.js';
-import { GrainControls } from './Grain.js';
 import { HalvesControls } from './Halves.js';
-import { IllusionControls } from './Illusion.js';
-import { InlaidControls } from './Inlaid.js';
-import { LaminatedControls } from './Laminated.js';
-import { LayeredControls } from './Layered.js';
-import { LetteredControls } from './Lettered.js';
 import { MedallionControls } from './Medallion.js';
-import { OpenControls } from './Open.js';
 import type { ControlsProps } from './params.js';
-import { ResawnControls } from './Resawn.js';
-import { FlatControls, PieControls, StockControls } from './Simple.js';
-import { SpacedControls } from './Spaced.js';
+import { SegmentedControls } from './Segmented.js';
+import { PieControls, StockControls } from './Simple.js';
 import { StavedControls } from './Staved.js';
-import { TiltedControls } from './Tilted.js';
 import { TwistedControls } from './Twisted.js';
 
 /** What is set for each way of making besides its number of segments; null where there is nothing. */
 const CONTROLS = {
-  flat: FlatControls,
-  spaced: SpacedControls,
-  open: OpenControls,
-  tilted: TiltedControls,
+  segmented: SegmentedControls,
   staved: StavedControls,
-  resawn: ResawnControls,
   halves: HalvesControls,
-  grain: GrainControls,
-  layered: LayeredControls,
-  laminated: LaminatedControls,
-  inlaid: InlaidControls,
-  lettered: LetteredControls,
-  illusion: IllusionControls,
   basket: BasketControls,
   twisted: TwistedControls,
   medallion: MedallionControls,
@@ -65,12 +47,14 @@ export function WayControls({ targets }: ControlsProps) {
     return (
       <fieldset
         key={way}
-        aria-label={MAKINGS[way].name}
+        aria-label={named(indices.map((index) => calledOf(rings[index]!.making)))}
         className="flex w-full flex-wrap items-end gap-x-3 gap-y-2 border-t border-line pt-2"
       >
-        <p className="flex h-8 w-28 items-center text-xs text-quiet">{MAKINGS[way].name}</p>
         <Controls targets={indices} />
       </fieldset>
     );
   });
 }
+
+/** What rings are called: by their name where they have one, or by how many there are. */
+const named = (names: readonly string[]): string => shared(names) ?? `${names.length} rings of segments`;

@@ -1,4 +1,4 @@
-import { edit, type Way } from '@fellside/core';
+import { edit, type SegmentedParams, type StartId } from '@fellside/core';
 import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, test } from 'vitest';
@@ -22,68 +22,68 @@ const refusal = () =>
     .map(({ textContent }) => textContent)
     .join(' ');
 
-/** The bar with rings of the cup selected that are made in a way; gives what they are made as. */
-async function bar(way: Way, rings: readonly number[] = [8]) {
+/** The bar with rings of the cup selected that begin somewhere; gives what they are made as. */
+async function bar(start: StartId, rings: readonly number[] = [8]) {
   const { store, project } = showWith(<SelectionBar />);
   store.dispatch(selectRings([...rings]));
-  store.dispatch(editPiece(edit.setWay(rings, way)));
+  store.dispatch(editPiece(edit.startFrom(rings, start)));
   await screen.findAllByText(rings.length === 1 ? `Ring ${rings[0]! + 1}` : `${rings.length} rings`);
-  return { store, making: (ring = rings[0]!) => project().rings[ring]!.making, project };
+  const making = (ring = rings[0]!) => project().rings[ring]!.making;
+  const sawn = (ring?: number) => (making(ring) as SegmentedParams).sawnFrom;
+  return { store, making, sawn, project };
 }
 
 describe('feature rings have their controls', () => {
   test('laminated: figure, layers as a list, angle; a chequer gets an even number of layers', async () => {
-    const { making } = await bar('laminated');
+    const { sawn } = await bar('laminated');
     await type('Row 3, thickness', '1/4');
-    expect(making()).toMatchObject({ layersMm: [16, 4, expect.closeTo(6.35, 6), 4, 16] });
+    expect(sawn()).toMatchObject({ layersMm: [16, 4, expect.closeTo(6.35, 6), 4, 16] });
     await type('Slice angle', '25');
     await choose('Every other slice turned', 'half round in its face');
-    expect(making()).toMatchObject({ angleDeg: 25, turn: 'face' });
+    expect(sawn()).toMatchObject({ angleDeg: 25, turn: 'face' });
     await type('Board on hand', '20');
-    expect(making()).toMatchObject({ onHandMm: 508 });
+    expect(sawn()).toMatchObject({ onHandMm: 508 });
     await type('Board on hand', ' ');
-    expect(making()).not.toHaveProperty('onHandMm');
+    expect(sawn()).not.toHaveProperty('onHandMm');
     await type('Slice angle', '80');
     expect(refusal()).toMatch(/Angle of the slices is 80; it has to be a number from -75 to 75°/);
     await type('Row 1, thickness', '0');
     expect(refusal()).toMatch(/Layer is 0/);
     await choose('Figure', 'chequer');
-    expect((making() as { layersMm: number[] }).layersMm.length % 2).toBe(0);
+    expect((sawn() as { layersMm: number[] }).layersMm.length % 2).toBe(0);
     expect(screen.queryByLabelText('Slice angle')).toBeNull();
     await type('Slices a segment', '3');
     await userEvent.click(screen.getByLabelText('show glue lines'));
-    expect(making()).toMatchObject({ figure: 'chequer', across: 3, glueLines: true });
+    expect(sawn()).toMatchObject({ figure: 'chequer', across: 3, glueLines: true });
   });
 
   test('plugs and frames: plugs are added, placed by measure and taken out; a lens lies over several rings', async () => {
-    const { making } = await bar('inlaid', [7, 8, 9]);
+    const { sawn } = await bar('inlaid', [7, 8, 9]);
     await type('Across', '3/8');
     await type('To the right', '1/8');
-    expect(making()).toMatchObject({
+    expect(sawn()).toMatchObject({
       plugs: [{ acrossMm: expect.closeTo(9.525, 6), asideMm: expect.closeTo(3.175, 6) }],
     });
     await userEvent.click(screen.getByRole('button', { name: 'Plug' }));
-    expect((making() as { plugs: unknown[] }).plugs).toHaveLength(2);
+    expect((sawn() as { plugs: unknown[] }).plugs).toHaveLength(2);
     await userEvent.click(screen.getByRole('button', { name: 'Take plug 1 out' }));
-    expect((making() as { plugs: unknown[] }).plugs).toHaveLength(1);
+    expect((sawn() as { plugs: unknown[] }).plugs).toHaveLength(1);
     await type('Edge at sides', '1/16');
-    expect(making()).toMatchObject({ edge: { sidesMm: expect.closeTo(1.5875, 6) } });
+    expect(sawn()).toMatchObject({ edge: { sidesMm: expect.closeTo(1.5875, 6) } });
     await userEvent.click(screen.getByLabelText('lens'));
     await type('Swell', '3');
-    expect([7, 8, 9].map((ring) => (making(ring) as { lens: { ring: number } }).lens.ring)).toEqual([
-      -1, 0, 1,
-    ]);
-    expect(making()).toMatchObject({ lens: { swell: 3 } });
+    expect([7, 8, 9].map((ring) => (sawn(ring) as { lens: { ring: number } }).lens.ring)).toEqual([-1, 0, 1]);
+    expect(sawn()).toMatchObject({ lens: { swell: 3 } });
     await userEvent.click(screen.getByLabelText('lens'));
-    expect(making()).not.toHaveProperty('lens');
+    expect(sawn()).not.toHaveProperty('lens');
   });
 
   test('illusions: which thing, its rows, from where it is seen, by wood or by grain', async () => {
-    const { making } = await bar('illusion');
+    const { sawn } = await bar('illusion');
     await type('Rows of blocks', '2');
     await choose('Seen from', 'inside');
     await choose('Sides differ by', 'grain');
-    expect(making()).toMatchObject({ figure: 'blocks', rows: 2, seen: 'inside', by: 'grain' });
+    expect(sawn()).toMatchObject({ figure: 'blocks', rows: 2, seen: 'inside', by: 'grain' });
     await choose('Illusion', 'Interlaced bands');
     expect(screen.queryByLabelText('Rows of blocks')).toBeNull();
     expect(screen.getByText(/woven over and under/)).toBeTruthy();
@@ -107,7 +107,12 @@ describe('feature rings have their controls', () => {
     await choose('Leaning to the', 'left');
     expect(making()).toMatchObject({ waferMm: 3, leanDeg: 24, hand: 'left' });
     await userEvent.click(screen.getByRole('button', { name: /^Weave/ }));
-    expect([7, 8, 9, 10].map((ring) => making(ring).way)).toEqual(['flat', 'basket', 'basket', 'flat']);
+    expect([7, 8, 9, 10].map((ring) => making(ring).way)).toEqual([
+      'segmented',
+      'basket',
+      'basket',
+      'segmented',
+    ]);
   });
 
   test('a twisted stack: strips, and sections that are turned on slice by slice', async () => {
@@ -125,11 +130,11 @@ describe('feature rings have their controls', () => {
   });
 
   test('letters: sizes of pocket and insert; what does not fit is refused in its place', async () => {
-    const { making } = await bar('lettered');
+    const { sawn } = await bar('lettered');
     await type('Pocket, deep', '1/4');
     await type('Clearance', '0.05mm');
     await userEvent.click(screen.getByLabelText('inserts go in turned over'));
-    expect(making()).toMatchObject({ depthMm: 6.35, clearanceMm: 0.05, turnedOver: true });
+    expect(sawn()).toMatchObject({ depthMm: 6.35, clearanceMm: 0.05, turnedOver: true });
     await type('Clearance', '2mm');
     expect(refusal()).toMatch(/Clearance is 2 mm|Clearance is .*it has to be/);
   });

@@ -1,9 +1,9 @@
-import { glyphFromLoops, type ParamsOf, plain, type Raster } from '@fellside/core';
+import { glyphFromLoops, plain, type Raster, type SawnFrom } from '@fellside/core';
 import { contours } from 'd3-contour';
 import { drawLine, type Face } from '../../pattern/faces.js';
 import { readFile } from '../../workers/reading.js';
 
-type Glyph = ParamsOf<'lettered'>['glyphs'][number];
+type Glyph = Extract<SawnFrom, { is: 'letters' }>['glyphs'][number];
 
 /** Outlines of a raster's ink, y up, in pixels: where half of a pixel is covered. */
 function traced({ width, height, rgba }: Raster): [number, number][][] {

@@ -1,4 +1,4 @@
-import { edit, type ParamsOf, type Result, type Way } from '@fellside/core';
+import { edit, type ParamsOf, type Result, type SawnFrom, type Way } from '@fellside/core';
 import { editPiece } from '../../store/edits.js';
 import { projectOf } from '../../store/house.js';
 import { useActions, useApp } from '../../store/store.js';
@@ -28,5 +28,22 @@ export function useParams<W extends Way>(way: W, targets: readonly number[]): Pa
     all,
     common: (of) => shared(all.map(of)),
     set: (change) => dispatch(editPiece(edit.setParams(targets, way, change))),
+  };
+}
+
+type SourceOf<I extends SawnFrom['is']> = Extract<SawnFrom, { is: I }>;
+
+/** What segments of rings are sawn from, all of one sort, and how it is changed. */
+export function useSource<I extends SawnFrom['is']>(is: I, targets: readonly number[]) {
+  const dispatch = useActions();
+  const rings = useParams('segmented', targets);
+  const all = rings.all.flatMap(({ sawnFrom }) => (sawnFrom?.is === is ? [sawnFrom as SourceOf<I>] : []));
+  return {
+    all,
+    /** Segments of the first ring. */
+    count: rings.all[0]!.count,
+    common: <T>(of: (params: SourceOf<I>) => T): T | null => shared(all.map(of)),
+    set: (change: { readonly [K in keyof SourceOf<I>]?: SourceOf<I>[K] | undefined }): Result<unknown> =>
+      dispatch(editPiece(edit.setSource(targets, is, change))),
   };
 }

@@ -1,4 +1,4 @@
-import { edit, mm, type Project, type Way } from '@fellside/core';
+import { edit, mm, type Project, type SegmentedParams, type StartId, startOf } from '@fellside/core';
 import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, test } from 'vitest';
@@ -22,10 +22,10 @@ const choose = (label: string, option: string) =>
 const refusal = () => screen.getAllByRole('alert').at(-1)!.textContent;
 
 /** The bar with rings of the cup selected that are made in a way; gives what they are made as. */
-async function bar(way: Way, rings: readonly number[] = [8]) {
+async function bar(start: StartId, rings: readonly number[] = [8]) {
   const { store, project } = showWith(<SelectionBar />);
   store.dispatch(selectRings([...rings]));
-  store.dispatch(editPiece(edit.setWay(rings, way)));
+  store.dispatch(editPiece(edit.startFrom(rings, start)));
   await screen.findAllByText(rings.length === 1 ? `Ring ${rings[0]! + 1}` : `${rings.length} rings`);
   return { store, making: (ring = rings[0]!) => project().rings[ring]!.making, project };
 }
@@ -34,24 +34,28 @@ describe('each way has its controls', () => {
   test('spaced: which joints, how thick, a plug; a joint that is not there is refused', async () => {
     const { making } = await bar('spaced');
     await choose('Spacers at', 'evenly spread joints');
-    expect(making()).toMatchObject({ spacers: { at: 'even', number: 8 } });
+    expect(making()).toMatchObject({ between: { spacers: { at: 'even', number: 8 } } });
     await choose('How many', '3');
     await type('Spacer thickness', '3/16');
-    expect(making()).toMatchObject({ spacers: { number: 3, thicknessMm: expect.closeTo(4.7625, 6) } });
+    expect(making()).toMatchObject({
+      between: { spacers: { number: 3, thicknessMm: expect.closeTo(4.7625, 6) } },
+    });
     await choose('Spacers at', 'picked joints');
-    expect(making()).toMatchObject({ spacers: { joints: [{ joint: 0 }, { joint: 8 }, { joint: 16 }] } });
+    expect(making()).toMatchObject({
+      between: { spacers: { joints: [{ joint: 0 }, { joint: 8 }, { joint: 16 }] } },
+    });
     await userEvent.click(screen.getByRole('button', { name: 'Joints with spacers, 3 of 24' }));
     for (const joint of ['Joint 9', 'Joint 13', 'Joint 17'])
       await userEvent.click(screen.getByRole('button', { name: joint }));
     await type('All as thick', '2mm');
     await type('Joint 13, thick', '4mm');
     expect(making()).toMatchObject({
-      spacers: { joints: [0, 12].map((joint, i) => ({ joint, thicknessMm: i === 0 ? 2 : 4 })) },
+      between: { spacers: { joints: [0, 12].map((joint, i) => ({ joint, thicknessMm: i === 0 ? 2 : 4 })) } },
     });
     // One at least stays: a ring of none is made otherwise.
     await userEvent.click(screen.getByRole('button', { name: 'Joint 1' }));
     await userEvent.click(screen.getByRole('button', { name: 'Joint 13' }));
-    expect(making()).toMatchObject({ spacers: { joints: [{ joint: 12, thicknessMm: 4 }] } });
+    expect(making()).toMatchObject({ between: { spacers: { joints: [{ joint: 12, thicknessMm: 4 }] } } });
     await type('Joint 13, thick', '300mm');
     expect(refusal()).toMatch(/./);
     await userEvent.keyboard('{Escape}');
@@ -65,12 +69,12 @@ describe('each way has its controls', () => {
   test('open: tapered by share, parallel by width; nonsense is refused with its limits', async () => {
     const { making } = await bar('open');
     await type('Share of the circle', '30');
-    expect(making()).toMatchObject({ gap: { sides: 'tapered', share: 0.3 } });
+    expect(making()).toMatchObject({ between: { gap: { sides: 'tapered', share: 0.3 } } });
     await type('Share of the circle', '120');
     expect(refusal()).toMatch(/between 0 and 100/);
     await choose('Gaps', 'parallel');
     await type('Gap width', '4mm');
-    expect(making()).toMatchObject({ gap: { sides: 'parallel', widthMm: 4 } });
+    expect(making()).toMatchObject({ between: { gap: { sides: 'parallel', widthMm: 4 } } });
   });
 
   test('tilted: tilt, hand, cut for one ring; stripe and wave for several', async () => {
@@ -78,17 +82,17 @@ describe('each way has its controls', () => {
     await type('Blade tilt', '10');
     await choose('Joints lean', 'left');
     await choose('Cut with', 'same edge out: one hand');
-    expect(making(9)).toMatchObject({ tiltDeg: 10, hand: 'left', cut: 'same-edge' });
+    expect(making(9)).toMatchObject({ lean: { tiltDeg: 10, hand: 'left', cut: 'same-edge' } });
     await type('Blade tilt', '80');
     expect(refusal()).toMatch(/Blade tilt is 80; .* from 0.1 to 60°/);
     await userEvent.click(screen.getByRole('button', { name: 'Left and right in turn' }));
-    expect([8, 9, 10].map((ring) => (making(ring) as { hand: string }).hand)).toEqual([
+    expect([8, 9, 10].map((ring) => (making(ring) as SegmentedParams).lean?.hand)).toEqual([
       'right',
       'left',
       'right',
     ]);
     await userEvent.click(screen.getByRole('button', { name: 'Run the stripe on' }));
-    expect(making(10).way).toBe('tilted');
+    expect(startOf(making(10))).toBe('tilted');
   });
 
   test('halves: each half by itself, a divider that is sawn', async () => {
@@ -109,20 +113,22 @@ describe('each way has its controls', () => {
     await type('Resaw kerf', '2mm');
     expect([making(8), making(9)]).toEqual([making(9), making(8)]);
     expect(screen.getByText(/Slices of one thick ring: 9, 10/)).toBeTruthy();
-    store.dispatch(editPiece(edit.setWay([8, 9], 'grain')));
-    await screen.findByLabelText('Figure runs on');
-    await choose('Figure runs on', 'like a book: two leaves of one half');
+    store.dispatch(editPiece(edit.startFrom([8, 9], 'grain')));
+    expect(
+      await screen.findByRole('checkbox', { name: 'In order along the strip', checked: true }),
+    ).toBeTruthy();
+    await choose('Once it is glued', 'opened like a book');
     await type('Clean-up in all', '1mm');
-    expect(making()).toMatchObject({ match: { by: 'book', cleanUpMm: 1 } });
-    store.dispatch(editPiece(edit.setWay([8, 9], 'layered')));
+    expect(making()).toMatchObject({ inOrder: true, after: { done: 'opened', cleanUpMm: 1 } });
+    store.dispatch(editPiece(edit.startFrom([8, 9], 'layered')));
     await screen.findByLabelText('Layers lie');
     await type('Row 1, thickness', '1/4');
-    expect(making(9)).toMatchObject({ board: { layersMm: [expect.closeTo(6.35, 9)] } });
+    expect(making(9)).toMatchObject({ sawnFrom: { layersMm: [expect.closeTo(6.35, 9)] } });
   });
 
   test('rows of a board: wood, copy, mirror, order by the keyboard, taken out; layers one above the other', async () => {
     const { making, project } = await bar('layered', [8]);
-    const layers = () => (making() as { board: { layersMm: number[] } }).board.layersMm;
+    const layers = () => ((making() as SegmentedParams).sawnFrom as { layersMm: number[] }).layersMm;
     const woodOf = (row: number) => project().rings[8]!.woods[row * 24];
     await type('Row 1, thickness', '5mm');
     await choose('Row 1, wood', 'Purpleheart');
@@ -141,9 +147,9 @@ describe('each way has its controls', () => {
     expect(layers()).toHaveLength(2);
     expect([0, 1, 2].map(woodOf)).toEqual([inner, purple, inner]);
     await choose('Upside down', 'no segment');
-    expect(making()).toMatchObject({ board: { turned: 'none' } });
+    expect(making()).toMatchObject({ sawnFrom: { turned: 'none' } });
     await choose('Between segments', 'spacers');
-    expect(making()).toMatchObject({ spacers: { at: 'every' } });
+    expect(making()).toMatchObject({ between: { spacers: { at: 'every' } } });
     await type('Row 1, thickness', '90mm');
     expect(screen.getByText('the rest')).toBeTruthy();
   });
@@ -179,14 +185,14 @@ describe('each way has its controls', () => {
     await type('Widths', '20° 20° 6°');
     expect(refusal()).toMatch(/8 times round, add up to 368°; they have to make 360°/);
     await type('Widths', 'equal');
-    expect(making()).toEqual({ way: 'flat', count: 24 });
+    expect(making()).toEqual({ way: 'segmented', count: 24 });
   });
 });
 
 test('rings of three ways at once show no controls but say what to do', () => {
-  const lantern = ['spaced', 'open', 'tilted'] as const;
+  const lantern = ['spaced', 'staved', 'halves'] as const;
   const { store } = showWith(<SelectionBar />);
-  lantern.forEach((way, i) => void store.dispatch(editPiece(edit.setWay([8 + i], way))));
+  lantern.forEach((start, i) => void store.dispatch(editPiece(edit.startFrom([8 + i], start))));
   store.dispatch(selectRings([8, 9, 10]));
   return screen.findByText(/Rings of 3 ways: select those that you want to set/);
 });
@@ -194,7 +200,7 @@ test('rings of three ways at once show no controls but say what to do', () => {
 test('spacers are painted by their name, without touching the segments', async () => {
   const { store, project } = showWith(<WoodBar />);
   store.dispatch(selectRings([8]));
-  store.dispatch(editPiece(edit.setWay([8], 'spaced')));
+  store.dispatch(editPiece(edit.startFrom([8], 'spaced')));
   const before = project().rings[8]!.woods.slice(0, 24);
   await userEvent.click(await screen.findByRole('button', { name: 'Purpleheart' }));
   await userEvent.click(screen.getByRole('button', { name: 'Every spacer' }));
@@ -218,7 +224,7 @@ test('staves lean by hand or like the wall; a ring from the stash has nothing to
         innerRadiusMm: mm(60),
         heightMm: mm(18),
         species: Array.from({ length: 12 }, () => 'white-ash'),
-        of: { way: 'flat', count: 12 },
+        of: { way: 'segmented', count: 12 },
       }),
     ),
   );

@@ -76,16 +76,8 @@ describe('the rip list', () => {
     }
   });
   test('said in words: whose, how many, of which hand and in which order', () => {
-    const leaning = after(
-      cup!,
-      edit.setWay([8], 'tilted'),
-      edit.setParams([8], 'tilted', { cut: 'two-fences' }),
-    );
-    const book = after(
-      cup!,
-      edit.setWay([8], 'grain'),
-      edit.setParams([8], 'grain', { match: { by: 'run' } }),
-    );
+    const leaning = after(cup!, edit.startFrom([8], 'tilted'), edit.setLean([8], { cut: 'two-fences' }));
+    const book = after(cup!, edit.startFrom([8], 'grain'));
     const said = (project: typeof leaning) =>
       ripList(laid(project).layouts)
         .flatMap(({ rows }) => rows.map(({ contents }) => sayLaid(contents, rollOf(project))))

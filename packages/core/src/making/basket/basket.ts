@@ -37,13 +37,23 @@ const LEAST_RINGS = 3;
 /** Light segments with dark wafers that lean between them: several rings of it read as weaving. */
 export const basket: Making<BasketParams> = {
   way: 'basket',
-  name: 'Basket band',
-  says: 'light segments with dark wafers leaning between them; over three rings or more they read as weaving',
+  starts: {
+    basket: {
+      name: 'Basket band',
+      says: 'light segments with dark wafers leaning between them; over three rings or more they read as weaving',
+      bond: 'half-pitch',
+      begin: ({ segments }) => ({
+        way: 'basket',
+        count: segments,
+        waferMm: mm(2.5),
+        leanDeg: 20,
+        hand: 'right',
+      }),
+    },
+  },
   params,
   solid: false,
-  bond: 'half-pitch',
-  strict: true,
-  begin: ({ segments }) => ({ way: 'basket', count: segments, waferMm: mm(2.5), leanDeg: 20, hand: 'right' }),
+  strict: () => true,
   groups: ({ count }) => [
     { name: 'Segment', count },
     { name: 'Wafer', count },
@@ -60,7 +70,7 @@ export const basket: Making<BasketParams> = {
     const half = Math.PI / count;
     const thicknesses = Array.from({ length: count }, () => waferMm);
     const lean = { tau, hand, inTurn: false, field: 'leanDeg' };
-    const sized = jointed({ thicknesses, filled: true, lean }, need);
+    const sized = jointed({ thicknesses, wood: thicknesses, lean }, need);
     if (!sized.ok) return sized;
     const { faces, gives, cornerMm, stripStock } = sized.value;
     const level = levelThickness(waferMm, tau);

@@ -17,12 +17,16 @@ const DRAWN_SIDES = 180;
 /** One solid piece, sawn round. */
 export const disc: Making<DiscParams> = {
   way: 'disc',
-  name: 'Solid disc',
-  says: 'one piece, sawn round: bottoms and feet',
+  starts: {
+    disc: {
+      name: 'Solid disc',
+      says: 'one piece, sawn round: bottoms and feet',
+      bond: 'as-it-was',
+      begin: () => ({ way: 'disc' }),
+    },
+  },
   params,
   solid: true,
-  bond: 'as-it-was',
-  begin: () => ({ way: 'disc' }),
   groups: () => [{ name: 'Disc', count: 1 }],
   segments: () => null,
   withSegments: (given) => given,

@@ -1,69 +1,110 @@
+import { length } from '../../measure/field.js';
 import type { Mm } from '../../measure/quantity.js';
 import { type Result, refuse } from '../../measure/reason.js';
 import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import type { LayerLine, PieceKind } from '../contract.js';
+import type { Frame } from '../joints/frame.js';
 import { type Planing, planedThickness } from '../planing.js';
 import { segmentStock } from '../segments.js';
+import { placesOfSegments, type SegmentGroup } from '../sources/contract.js';
 import { type Step, step } from '../step.js';
 import type { StripStock } from '../stock.js';
-import { farthest, nearest, wedgeOutline } from '../wedge.js';
+import { farthest, nearest } from '../wedge.js';
 import { box, FAR, type FaceShape, THROUGH } from './face.js';
 import type { FacedRing } from './facedRing.js';
 
-/** What lies behind a depth of the face, whatever is let into it from the front. */
-export const backing = (piece: number, fromMm: number): FaceShape => ({
-  piece,
-  loops: [box(-FAR, FAR, -FAR, FAR)],
-  frontMm: fromMm,
-  backMm: THROUGH,
-});
+/** How far behind the face a second layer of another wood begins; left out where there is none. */
+export const backingField = length('Layer in front of the backing', 0.3, 200).optional();
+
+interface Backed {
+  readonly backingMm?: Mm | undefined;
+}
+
+/** The group of what lies behind, after all others of a segment. */
+export const backingGroup = ({ backingMm }: Backed): SegmentGroup[] =>
+  backingMm === undefined ? [] : [{ name: 'Backing', each: 1 }];
+
+/** What lies behind a depth of the face, whatever is let into it from the front; `piece` is its number in the segment. */
+export const backing = ({ backingMm }: Backed, piece: number): FaceShape[] =>
+  backingMm === undefined
+    ? []
+    : [{ piece, loops: [box(-FAR, FAR, -FAR, FAR)], frontMm: backingMm, backMm: THROUGH }];
 
 /** The refusal of a backing behind the whole segment; null where there is room for it. */
-export const backingTooDeep = (fromMm: number, { segment }: FacedRing): Result<never> | null =>
-  fromMm < segment.widthMm - SAME_LENGTH
+export const backingTooDeep = ({ backingMm }: Backed, { segment }: FacedRing): Result<never> | null =>
+  backingMm === undefined || backingMm < segment.widthMm - SAME_LENGTH
     ? null
     : refuse(
         'layer-too-thick',
-        'backingMm',
-        say`The layer in front of the backing is ${sayMm(fromMm)} thick and the strip ${sayMm(segment.widthMm)} wide; nothing is left for the backing.`,
+        'sawnFrom.backingMm',
+        say`The layer in front of the backing is ${sayMm(backingMm)} thick and the strip ${sayMm(segment.widthMm)} wide; nothing is left for the backing.`,
         { most: segment.widthMm },
       );
 
-/** The layer in front of the backing, and the backing, as they are sawn together off one board. */
-export function backedKinds(
-  fromMm: number,
-  { faces, half, segment }: FacedRing,
-  heightMm: Mm,
-  places: { readonly front: readonly number[]; readonly back: readonly number[] },
-): [front: PieceKind, back: PieceKind] {
-  const line = faces.outerRadiusMm - fromMm;
-  const kind = (name: string, outer: number, inner: number, places: readonly number[]): PieceKind => {
-    const stock: StripStock = {
-      ...segmentStock({ ...faces, outerRadiusMm: outer, innerRadiusMm: inner }, half, heightMm),
-      cutting: 'same-edge',
-      boardEdgeMm: segment.longEdgeMm,
-    };
-    return { name, grain: 'along', heightMm, stock, places };
+/** A strip of a segment between two faces, sawn with others off one board. */
+function layerOf({ faces, half, segment }: FacedRing, outer: number, inner: number): StripStock {
+  const { longEdgeMm, shortEdgeMm, widthMm } = segmentStock(
+    { ...faces, outerRadiusMm: outer, innerRadiusMm: inner },
+    half,
+    segment.thicknessMm,
+  );
+  return {
+    ...segment,
+    longEdgeMm,
+    shortEdgeMm,
+    widthMm,
+    cutting: 'same-edge',
+    boardEdgeMm: segment.longEdgeMm,
   };
+}
+
+/** The wood in front of the backing, where it is sawn with it off one board; the whole segment where there is none. */
+export const frontStock = ({ backingMm }: Backed, ring: FacedRing): StripStock =>
+  backingMm === undefined
+    ? ring.segment
+    : layerOf(ring, ring.faces.outerRadiusMm, ring.faces.outerRadiusMm - backingMm);
+
+/** The backing as a kind of piece; none where there is none. Its places come last of the segments'. */
+export function backingKind(
+  { backingMm }: Backed,
+  ring: FacedRing,
+  groups: readonly SegmentGroup[],
+): PieceKind[] {
+  if (backingMm === undefined) return [];
+  const count = ring.wedges.length;
+  const first = placesOfSegments(groups, count) - count;
   return [
-    kind('Segment', faces.outerRadiusMm, line, places.front),
-    kind('Backing', line, faces.innerRadiusMm, places.back),
+    {
+      name: 'Backing',
+      grain: 'along',
+      heightMm: ring.heightMm,
+      stock: layerOf(ring, ring.faces.outerRadiusMm - backingMm, ring.faces.innerRadiusMm),
+      places: Array.from({ length: count }, (_, i) => first + i),
+    },
   ];
 }
 
-/** The line between them, which turning must not break through. */
-export function backingLine(fromMm: number, { wedges, faces }: FacedRing): LayerLine {
-  const front = { ...faces, innerRadiusMm: faces.outerRadiusMm - fromMm };
-  const lines = wedges.map((wedge) => wedgeOutline(wedge, front, 0).slice(2));
-  return {
-    name: 'The line of the backing',
-    nearMm: Math.min(...lines.map(([to, from]) => nearest(to!, from!))),
-    farMm: Math.max(...lines.map(farthest)),
-  };
+/** The line in front of it, which turning must not break through. */
+export function backingLine(
+  { backingMm }: Backed,
+  { framing, faces, outline, upright, heightMm }: Frame,
+): LayerLine[] {
+  if (backingMm === undefined) return [];
+  const front = { ...faces, innerRadiusMm: faces.outerRadiusMm - backingMm };
+  const lines = Array.from({ length: framing.count }, (_, i) => i).flatMap((i) =>
+    (upright ? [0] : [0, heightMm]).map((z) => outline(i, z, front).slice(2)),
+  );
+  return [
+    {
+      name: 'The line of the backing',
+      nearMm: Math.min(...lines.map(([to, from]) => nearest(to!, from!))),
+      farMm: Math.max(...lines.map(farthest)),
+    },
+  ];
 }
 
-/** Gluing the two up. */
+/** Gluing a strip and its backing up to a board that segments are sawn from. */
 export const backedBoard = (fromMm: number, { segment }: FacedRing, planing: Planing): Step =>
   step(
     'board',
@@ -71,3 +112,16 @@ export const backedBoard = (fromMm: number, { segment }: FacedRing, planing: Pla
     say`Plane one strip to ${sayMm(fromMm, 'thickness')} and one for the backing to ${sayMm(segment.widthMm - fromMm, 'thickness')}, both ${sayMm(planedThickness(segment.thicknessMm, planing), 'width')} wide, and glue them face to face into a board ${sayMm(segment.widthMm)} thick.`,
     ['dust'],
   );
+
+/** Gluing the backing behind faces that are put together first. */
+export const gluedBehind = ({ backingMm }: Backed, { segment }: FacedRing): Step[] =>
+  backingMm === undefined
+    ? []
+    : [
+        step(
+          'backing',
+          'clamps',
+          say`Glue a backing of ${sayMm(segment.widthMm - backingMm, 'thickness')} behind the ${sayMm(backingMm)} of the face, over all of it, before the ends are mitred.`,
+          ['dust'],
+        ),
+      ];

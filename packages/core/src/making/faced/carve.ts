@@ -19,6 +19,22 @@ type Rising = FaceLine;
 
 const fixed = (at: number): Rising => ({ at, slope: 0 });
 const over = ({ at, slope }: FaceLine, by: number): Rising => ({ at: at / by, slope: slope / by });
+const less = (a: FaceLine, b: FaceLine): Rising => ({ at: a.at - b.at, slope: a.slope - b.slope });
+
+/** The joints at both sides of a wedge, y = ∓x·tan θ and what their lean moves them aside at a height above the ring's bottom. */
+interface Joints {
+  readonly tan: number;
+  readonly from: Rising;
+  readonly to: Rising;
+}
+
+function jointsOf({ half, tiltFrom, tiltTo }: Wedge, heightMm: number): Joints {
+  const moved = (tilt: number): Rising => {
+    const slope = tilt / Math.cos(half);
+    return { at: (0 - slope * heightMm) / 2, slope };
+  };
+  return { tan: Math.tan(half), from: moved(tiltFrom), to: moved(tiltTo) };
+}
 
 /**
  * A trapezoid of the face as it is cut through a wedge: what lies behind it between two joints that come together towards
@@ -26,11 +42,13 @@ const over = ({ at, slope }: FaceLine, by: number): Rising => ({ at: at / by, sl
  */
 export function carve(
   { fromMm, toMm, left, right, behind }: Trapezoid,
-  half: number,
+  wedge: Wedge,
   { outerRadiusMm, innerRadiusMm }: Faces,
+  heightMm: number,
 ): CarvedPart[] {
-  const tan = Math.tan(half);
-  const meetings = [over(left, tan), over(left, -tan), over(right, tan), over(right, -tan)];
+  const joints = jointsOf(wedge, heightMm);
+  const { tan, from, to } = joints;
+  const meetings = [left, right].flatMap((line) => [over(less(line, to), tan), over(less(line, from), -tan)]);
   return behind.flatMap(({ piece, frontMm, backMm }) => {
     const [front, back] = [outerRadiusMm - frontMm, Math.max(innerRadiusMm, outerRadiusMm - backMm)];
     if (front - back < NOTHING) return [];
@@ -38,7 +56,7 @@ export function carve(
     const heights = crossings(depths, fromMm, toMm);
     return heights.slice(1).flatMap((to, i) => {
       const from = heights[i]!;
-      return between(depths, from, to, back, front, { left, right, tan }).map((part) => ({
+      return between(depths, [from, to], [back, front], { left, right, joints }).map((part) => ({
         piece,
         fromMm: from,
         toMm: to,
@@ -66,19 +84,19 @@ function crossings(lines: readonly Rising[], fromMm: number, toMm: number): numb
 interface Sides {
   readonly left: FaceLine;
   readonly right: FaceLine;
-  readonly tan: number;
+  readonly joints: Joints;
 }
 
 /** The parts between two heights between which no line comes to a joint. */
 function between(
   depths: readonly Rising[],
-  from: number,
-  to: number,
-  back: number,
-  front: number,
-  { left, right, tan }: Sides,
+  [from, to]: readonly [number, number],
+  [back, front]: readonly [number, number],
+  { left, right, joints }: Sides,
 ): Pick<CarvedPart, 'bottom' | 'top'>[] {
   const middle = (from + to) / 2;
+  const onFrom = (x: number, z: number) => lineAt(joints.from, z) - x * joints.tan;
+  const onTo = (x: number, z: number) => lineAt(joints.to, z) + x * joints.tan;
   const stops = depths
     .filter((line) => lineAt(line, middle) >= back - NOTHING && lineAt(line, middle) <= front + NOTHING)
     .sort((a, b) => lineAt(a, middle) - lineAt(b, middle));
@@ -88,10 +106,10 @@ function between(
     const [nearest, farthest] = [lineAt(near, middle), lineAt(far, middle)];
     if (farthest - nearest < NOTHING) continue;
     const x = (nearest + farthest) / 2;
-    const onLeft = lineAt(left, middle) > -x * tan;
-    const onRight = lineAt(right, middle) < x * tan;
-    const clockwise = (x: number, z: number) => (onLeft ? lineAt(left, z) : -x * tan);
-    const counter = (x: number, z: number) => (onRight ? lineAt(right, z) : x * tan);
+    const onLeft = lineAt(left, middle) > onFrom(x, middle);
+    const onRight = lineAt(right, middle) < onTo(x, middle);
+    const clockwise = (x: number, z: number) => (onLeft ? lineAt(left, z) : onFrom(x, z));
+    const counter = (x: number, z: number) => (onRight ? lineAt(right, z) : onTo(x, z));
     if (counter(x, middle) - clockwise(x, middle) < NOTHING) continue;
     const corners = (z: number): Point[] => {
       const [a, b] = [lineAt(far, z), lineAt(near, z)];
@@ -107,7 +125,7 @@ function between(
       const all = corners(z);
       return kept.map((corner) => all[corner]!);
     };
-    const upright = [left, right, near, far].every(({ slope }) => slope === 0);
+    const upright = [left, right, near, far, joints.from, joints.to].every(({ slope }) => slope === 0);
     const bottom = at(from);
     parts.push({ bottom, top: upright ? bottom : at(to) });
   }

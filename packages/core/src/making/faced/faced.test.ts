@@ -1,27 +1,27 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { sawn } from '../../demo/build.js';
 import { mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
 import { between as anyBetween } from '../../testing/randomMakings.js';
 import { madeRing, refusalOf } from '../../testing/rings.js';
 import { swellAt } from '../inlaid/lens.js';
+import type { Plugs } from '../inlaid/params.js';
 import { volumeOf, volumeOfAll } from '../layOut.js';
 import { inlayOutlines, pocketOf } from '../lettered/outlines.js';
-import { begun, type ParamsOf } from '../registry.js';
+import type { Letters } from '../lettered/params.js';
+import type { SegmentedParams } from '../segmented/params.js';
+import { radialWedge } from '../wedge.js';
 import { carve } from './carve.js';
 import { cuttable } from './cutter.js';
 import { box, type FacePoint, field, loopArea, pocket, round, throughShape } from './face.js';
 import { lineAt, trapezoids } from './sweep.js';
 
 const NEED = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(24) };
-const inlaid = (change: Partial<ParamsOf<'inlaid'>>): ParamsOf<'inlaid'> => ({
-  ...(begun('inlaid', { segments: 12, body: 'b' }) as ParamsOf<'inlaid'>),
-  ...change,
-});
-const lettered = (change: Partial<ParamsOf<'lettered'>>): ParamsOf<'lettered'> => ({
-  ...(begun('lettered', { segments: 12, body: 'b' }) as ParamsOf<'lettered'>),
-  ...change,
-});
+const inlaid = (change: Partial<Plugs>, beside: Partial<SegmentedParams> = {}) =>
+  sawn('plugs', 12, change, beside);
+const lettered = (change: Partial<Letters>, beside: Partial<SegmentedParams> = {}) =>
+  sawn('letters', 12, change, beside);
 const dot = (across: number, aside: number, up: number, depth?: number) => ({
   shape: 'round' as const,
   acrossMm: mm(across),
@@ -104,7 +104,7 @@ describe('plugs and frames', () => {
     ['plug-too-deep', { plugs: [dot(5, 0, 0, 60)] }],
     ['edge-too-wide', { edge: { topMm: mm(12), bottomMm: mm(12), sidesMm: mm(0) } }],
   ] as const)('%s is refused with the limit', (code, change) => {
-    const refused = refusalOf(inlaid(change as Partial<ParamsOf<'inlaid'>>), NEED);
+    const refused = refusalOf(inlaid(change as Partial<Plugs>), NEED);
     expect(refused?.code).toBe(code);
     expect(plain(refused?.message ?? '')).toMatch(/\d.*\.$/);
   });
@@ -116,7 +116,7 @@ describe('plugs and frames', () => {
     expect(sizes[8]).toBe(1);
     expect(sizes.slice(2, 7).every((size, i, all) => i === 0 || size <= all[i - 1]!)).toBe(true);
     expect(swellAt({ ...lens, ring: 3 }, 2, 24)).toBe(1);
-    const made = madeRing(inlaid({ count: 24, lens, plugs: [dot(4, 0, 0)] }), NEED);
+    const made = madeRing(inlaid({ lens, plugs: [dot(4, 0, 0)] }, { count: 24 }), NEED);
     expect(made.repeats).toBe(2);
     expect(made.kinds.length).toBeGreaterThan(3);
   });
@@ -134,7 +134,8 @@ describe('letters', () => {
     expect(cuttable([box(-1, 1, -10, 10)], 4)).toEqual([]);
   });
   test('an insert is smaller by the clearance all round, and mirrored where it goes in turned over', () => {
-    const given = lettered({ clearanceMm: mm(0.1), sizeMm: mm(20), turnedOver: true });
+    const { sawnFrom } = lettered({ clearanceMm: mm(0.1), sizeMm: mm(20), turnedOver: true });
+    const given = { ...(sawnFrom as Letters), count: 12 };
     const [pair] = inlayOutlines(given);
     const reach = (loops: readonly (readonly FacePoint[])[], of: (p: FacePoint) => number) =>
       Math.max(...loops.flat().map(of));
@@ -149,16 +150,17 @@ describe('letters', () => {
   test('the inlay in the segment is the pocket that the cutter makes', () => {
     const given = lettered({ sizeMm: mm(14), depthMm: mm(6), cutterMm: mm(2) });
     const made = madeRing(given, NEED);
-    const area = pocketOf(given.glyphs[0]!, given).reduce((sum, loop) => sum + loopArea(loop), 0);
+    const letters = given.sawnFrom as Letters;
+    const area = pocketOf(letters.glyphs[0]!, letters).reduce((sum, loop) => sum + loopArea(loop), 0);
     expect(volumeOfAll(made.lay(12))).toBeCloseTo(area * 6, 4);
   });
   test.each([
-    ['glyph-too-fine', { cutterMm: mm(20) }],
-    ['glyph-higher-than-face', { sizeMm: mm(30) }],
-    ['pocket-too-deep', { depthMm: mm(60) }],
-    ['glyph-wider-than-face', { sizeMm: mm(22), count: 40, order: Array.from({ length: 40 }, () => 0) }],
-  ] as const)('%s is refused with the limit', (code, change) => {
-    const refused = refusalOf(lettered(change as Partial<ParamsOf<'lettered'>>), NEED);
+    ['glyph-too-fine', 12, { cutterMm: mm(20) }],
+    ['glyph-higher-than-face', 12, { sizeMm: mm(30) }],
+    ['pocket-too-deep', 12, { depthMm: mm(60) }],
+    ['glyph-wider-than-face', 40, { sizeMm: mm(22), order: Array.from({ length: 40 }, () => 0) }],
+  ] as const)('%s is refused with the limit', (code, count, change) => {
+    const refused = refusalOf(lettered(change as Partial<Letters>, { count }), NEED);
     expect(refused?.code).toBe(code);
     expect(plain(refused?.message ?? '')).toMatch(/\d.*\.$/);
   });
@@ -199,8 +201,9 @@ describe('a wedge carved by a trapezoid', () => {
               right: { at: at + wide, slope: slopeRight },
               behind: [{ piece: 0, frontMm: 0, backMm: Number.POSITIVE_INFINITY }],
             },
-            half,
+            radialWedge(0, half),
             faces,
+            height,
           );
           const volume = parts.reduce((sum, part) => sum + volumeOf({ place: 0, ...part }), 0);
           const slow = sliced(
@@ -221,7 +224,12 @@ describe('a wedge carved by a trapezoid', () => {
       { piece: 0, frontMm: 6, backMm: Number.POSITIVE_INFINITY },
     ];
     const line = (at: number) => ({ at, slope: 0 });
-    const parts = carve({ fromMm: 2, toMm: 9, left: line(-3), right: line(3), behind: pieces }, half, faces);
+    const parts = carve(
+      { fromMm: 2, toMm: 9, left: line(-3), right: line(3), behind: pieces },
+      radialWedge(0, half),
+      faces,
+      24,
+    );
     const xs = (piece: number) =>
       parts.filter((part) => part.piece === piece).flatMap(({ top }) => top.map(({ x }) => x));
     expect([Math.max(...xs(1)), Math.min(...xs(1))]).toEqual([100, 94]);

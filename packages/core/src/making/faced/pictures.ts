@@ -35,14 +35,13 @@ function facePart(face: readonly FaceShape[], width: number, heightMm: number, a
 /** Outer faces of neighbouring segments side by side, as parts of a picture. */
 export function faceRow(
   ring: FacedRing,
-  heightMm: number,
   segments: readonly number[],
   faceOf: (segment: number) => readonly FaceShape[],
   placeOf: (segment: number, piece: number) => number,
 ): PicturePart[] {
   const width = faceWidth(ring);
   return segments.flatMap((segment, i) =>
-    facePart(faceOf(segment), width, heightMm, i * width).map(({ piece, outline }) => ({
+    facePart(faceOf(segment), width, ring.heightMm, i * width).map(({ piece, outline }) => ({
       outline,
       place: placeOf(segment, piece),
     })),
@@ -55,13 +54,12 @@ const SHOWN = 6;
 /** The last two steps of every ring with faces: a segment as it is sawn out, and a stretch of the ring. */
 export function segmentAndRing(
   ring: FacedRing,
-  heightMm: number,
-  count: number,
   faceOf: (segment: number) => readonly FaceShape[],
   placeOf: (segment: number, piece: number) => number,
 ): StepPicture[] {
   const width = faceWidth(ring);
-  const { faces, half, segment } = ring;
+  const { faces, half, segment, heightMm } = ring;
+  const count = ring.wedges.length;
   const wedge = { middle: Math.PI / 2, shift: { x: 0, y: 0 }, half, tiltFrom: 0, tiltTo: 0 };
   const plan = placed(wedge, [
     { x: faces.outerRadiusMm, y: -faces.outerRadiusMm * Math.tan(half) },
@@ -86,7 +84,7 @@ export function segmentAndRing(
       step: 'saw',
       title: 'Segment',
       says: 'A segment from outside, and from above with its mitres.',
-      parts: [...faceRow(ring, heightMm, [0], faceOf, placeOf), { outline: lifted, place: placeOf(0, 0) }],
+      parts: [...faceRow(ring, [0], faceOf, placeOf), { outline: lifted, place: placeOf(0, 0) }],
       lines: [],
       sizes,
     },
@@ -94,7 +92,7 @@ export function segmentAndRing(
       step: 'glue',
       title: 'Ring',
       says: say`${several.length} of ${count} segments side by side, seen from outside, before turning.`,
-      parts: faceRow(ring, heightMm, several, faceOf, placeOf),
+      parts: faceRow(ring, several, faceOf, placeOf),
       lines: several.slice(1).map((i) => ({
         from: { x: (i - 0.5) * width, y: 0 },
         to: { x: (i - 0.5) * width, y: heightMm },

@@ -52,7 +52,7 @@ describe('unequal segments', () => {
   const need = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(20) };
 
   test('wide and narrow ones are two kinds; together they close the circle', () => {
-    const made = makeRing({ way: 'flat', count: 12, parts: [2, 1] }, need);
+    const made = makeRing({ way: 'segmented', count: 12, parts: [2, 1] }, need);
     if (!made.ok) throw new Error(plain(made.reasons[0]!.message));
     const [wide, narrow] = made.value.kinds;
     expect(made.value.kinds.map(({ places }) => places.length)).toEqual([6, 6]);
@@ -68,9 +68,9 @@ describe('unequal segments', () => {
   });
 
   test('a pattern that does not go into the count, or a segment too wide for a mitre, is refused', () => {
-    const parsed = makingSchema.safeParse({ way: 'flat', count: 10, parts: [1, 1, 2] });
+    const parsed = makingSchema.safeParse({ way: 'segmented', count: 10, parts: [1, 1, 2] });
     expect(parsed.error?.issues[0]?.message).toMatch(/does not go into 10/);
-    expect(makeRing({ way: 'flat', count: 3, parts: [1, 1, 9] }, need)).toMatchObject({
+    expect(makeRing({ way: 'segmented', count: 3, parts: [1, 1, 9] }, need)).toMatchObject({
       ok: false,
       reasons: [{ code: 'segment-wide' }],
     });

@@ -106,3 +106,9 @@ function placesOfMembers(count: number, period: number, members: readonly number
   for (let lap = 0; lap < count; lap += period) for (const member of members) places.push(lap + member);
   return places;
 }
+
+/** The most by which outside corners of neighbours differ: Ro·|sec(βi/2) − sec(βj/2)|; it is turned away. */
+export function stepBetween(angles: readonly number[], outerRadiusMm: number): number {
+  const corners = angles.map((angle) => outerRadiusMm / Math.cos(angle / 2));
+  return Math.max(...corners.map((corner, i) => Math.abs(corner - corners[(i + 1) % corners.length]!)));
+}

@@ -14,15 +14,19 @@ import { kindsOf, partsOf } from './parts.js';
 /** Two half-rings of different make-up; their straight ends slide along each other, so that any two halves close. */
 export const halves: Making<HalvesParams> = {
   way: 'halves',
-  name: 'Half and half',
-  says: 'two half-rings of different make-up, or a ring to be cut in two',
+  starts: {
+    halves: {
+      name: 'Half and half',
+      says: 'two half-rings of different make-up, or a ring to be cut in two',
+      bond: 'as-it-was',
+      begin: ({ segments }) => {
+        const half = { count: Math.max(2, Math.round(segments / 2)), spacerMm: mm(2) };
+        return { way: 'halves', halves: [half, { ...half }], divider: null };
+      },
+    },
+  },
   params: halvesParams,
   solid: false,
-  bond: 'as-it-was',
-  begin: ({ segments }) => {
-    const half = { count: Math.max(2, Math.round(segments / 2)), spacerMm: mm(2) };
-    return { way: 'halves', halves: [half, { ...half }], divider: null };
-  },
   groups: ({ halves: [a, b], divider }) =>
     [
       { name: 'Segment', count: a.count + b.count },

@@ -1,19 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { sawn } from '../../demo/build.js';
 import { mm } from '../../measure/quantity.js';
 import { between } from '../../testing/randomMakings.js';
 import { madeRing } from '../../testing/rings.js';
 import { type FacePoint, loopArea } from '../faced/face.js';
 import { layOut, volumeOf, volumeOfAll } from '../layOut.js';
-import { begun, groupsOf, makingSchema, mirrored, type ParamsOf, tonesOf } from '../registry.js';
-import { ILLUSIONS, type IllusionName } from './illusion.js';
+import { groupsOf, makingSchema, mirrored, type RingMaking, tonesOf } from '../registry.js';
+import type { SegmentedParams } from '../segmented/params.js';
+import { ILLUSIONS, type Illusion, type IllusionName } from './illusion.js';
 
 const NAMES = Object.keys(ILLUSIONS) as IllusionName[];
 const NEED = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(30) };
-const illusion = (change: Partial<ParamsOf<'illusion'>> = {}): ParamsOf<'illusion'> => ({
-  ...(begun('illusion', { segments: 12, body: 'b' }) as ParamsOf<'illusion'>),
-  ...change,
-});
+const illusion = (change: Partial<Illusion> = {}, beside: Partial<SegmentedParams> = {}) =>
+  sawn('illusion', 12, change, beside);
 
 const covered = (loop: readonly FacePoint[], u: number, z: number): boolean => {
   let within = false;
@@ -62,7 +62,7 @@ describe.each(NAMES)('the illusion “%s”', (name) => {
   test('all facets together are the segments, and each place has a tone', () => {
     const given = illusion({ figure: name, rows: 2 });
     const made = madeRing(given, NEED);
-    const plain = madeRing({ way: 'flat', count: 12 }, NEED);
+    const plain = madeRing({ way: 'segmented', count: 12 }, NEED);
     const volume = (ring: typeof made) => layOut(ring).reduce((sum, part) => sum + volumeOf(part), 0);
     expect(volume(made) / volume(plain)).toBeCloseTo(1, 9);
     const places = groupsOf(given).reduce((sum, { count }) => sum + count, 0);
@@ -71,13 +71,11 @@ describe.each(NAMES)('the illusion “%s”', (name) => {
   test('from inside left and right are exchanged', () => {
     const outside = illusion({ figure: name, rows: 3 });
     const inside = mirrored(outside);
-    expect(inside).toEqual({ ...outside, seen: 'inside' });
+    expect(inside).toEqual(illusion({ figure: name, rows: 3, seen: 'inside' }));
     expect(mirrored(inside)).toEqual(outside);
-    const volumes = (given: ParamsOf<'illusion'>) =>
+    const volumes = (given: RingMaking) =>
       madeRing(given, NEED).together[0]!.map((place) => volumeOfAll(madeRing(given, NEED).lay(place)));
-    const [there, here] = [inside as ParamsOf<'illusion'>, outside].map((given) =>
-      volumes(given).sort((a, b) => a - b),
-    );
+    const [there, here] = [inside, outside].map((given) => volumes(given).sort((a, b) => a - b));
     there!.forEach((volume, i) => {
       expect(volume).toBeCloseTo(here![i]!, 6);
     });
@@ -119,7 +117,7 @@ describe('what is seen where', () => {
     ]);
   });
   test('bands change their woods from segment to segment, so that each goes over and under', () => {
-    const tones = tonesOf(illusion({ figure: 'interlace', count: 4 }))!;
+    const tones = tonesOf(illusion({ figure: 'interlace' }, { count: 4 }))!;
     expect(tones.slice(0, 4)).toEqual(['light', 'middle', 'light', 'middle']);
     expect(tones.slice(4, 12)).toEqual([
       'middle',
@@ -149,10 +147,10 @@ describe('what is seen where', () => {
 
 describe('what is told', () => {
   test('a picture out of shape, bands that do not meet, blocks that are too few', () => {
-    const codes = (change: Partial<ParamsOf<'illusion'>>, heightMm = mm(30)) =>
-      madeRing(illusion(change), { ...NEED, heightMm }).warnings.map(({ code }) => code);
-    expect(codes({ figure: 'lozenge', count: 12 }, mm(12))).toContain('illusion-out-of-shape');
-    expect(codes({ figure: 'interlace', count: 11 })).toContain('bands-do-not-meet');
+    const codes = (figure: IllusionName, count: number, heightMm = mm(30)) =>
+      madeRing(illusion({ figure }, { count }), { ...NEED, heightMm }).warnings.map(({ code }) => code);
+    expect(codes('lozenge', 12, mm(12))).toContain('illusion-out-of-shape');
+    expect(codes('interlace', 11)).toContain('bands-do-not-meet');
     expect(madeRing(illusion(), NEED).reads).toEqual({ as: 'blocks', rings: 3 });
     expect(madeRing(illusion({ rows: 3 }), NEED).reads).toBeNull();
     expect(madeRing(illusion({ figure: 'lozenge' }), NEED).reads).toBeNull();
@@ -164,7 +162,7 @@ describe('what is told', () => {
     expect(new Set(grains)).toEqual(new Set(['outwards', 'along', 'upright']));
   });
   test('a figure that is not known is refused', () => {
-    const parsed = makingSchema.safeParse({ ...illusion(), figure: 'ghost' });
+    const parsed = makingSchema.safeParse(illusion({ figure: 'ghost' as IllusionName }));
     expect(parsed.error?.issues[0]?.message).toMatch(/not one of blocks, stairs, lozenge, interlace/);
   });
 });

@@ -2,18 +2,19 @@ import { refuse } from '../../measure/reason.js';
 import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import type { LayerLine } from '../contract.js';
-import { type FacedRing, faceWidth } from '../faced/facedRing.js';
+import { type FacedRing, faceWidth, pushedOut } from '../faced/facedRing.js';
 import { plugsIn } from './lens.js';
-import type { InlaidParams } from './params.js';
+import type { InlaidRing } from './params.js';
 
 /** Why plugs or edges do not go into the face; null where they do. */
-export function doesNotFit(given: InlaidParams, ring: FacedRing, heightMm: number) {
+export function doesNotFit(given: InlaidRing, ring: FacedRing) {
   const { edge, count } = given;
-  const width = faceWidth(ring);
+  const { heightMm } = ring;
+  const width = faceWidth(ring) - 2 * ring.asideMm;
   if (edge.topMm + edge.bottomMm >= heightMm - SAME_LENGTH || 2 * edge.sidesMm >= width - SAME_LENGTH)
     return refuse(
       'edge-too-wide',
-      'edge',
+      'sawnFrom.edge',
       say`The edges take ${sayMm(edge.topMm + edge.bottomMm)} of the height of ${sayMm(heightMm)} and ${sayMm(2 * edge.sidesMm)} of the face of ${sayMm(width)}; nothing is left of the field.`,
       { most: Math.min(heightMm, width) },
     );
@@ -24,14 +25,14 @@ export function doesNotFit(given: InlaidParams, ring: FacedRing, heightMm: numbe
       if (Math.abs(plug.asideMm) + half > width / 2 + SAME_LENGTH)
         return refuse(
           'plug-wider-than-face',
-          `plugs.${i}`,
+          `sawnFrom.plugs.${i}`,
           say`${named} reaches ${sayMm(Math.abs(plug.asideMm) + half)} from the middle; the face of ${sayMm(width)} ends at ${sayMm(width / 2)}.`,
           { most: width },
         );
       if (Math.abs(plug.upMm) + half > heightMm / 2 + SAME_LENGTH)
         return refuse(
           'plug-higher-than-face',
-          `plugs.${i}`,
+          `sawnFrom.plugs.${i}`,
           say`${named} reaches ${sayMm(Math.abs(plug.upMm) + half)} from half the height; the ring of ${sayMm(heightMm)} ends at ${sayMm(heightMm / 2)}.`,
           { most: heightMm },
         );
@@ -47,8 +48,8 @@ export function doesNotFit(given: InlaidParams, ring: FacedRing, heightMm: numbe
 }
 
 /** The bottoms of holes: where each lies nearest to the axis and farthest, and at which heights. */
-export function bottoms(given: InlaidParams, { faces, wedges }: FacedRing, heightMm: number): LayerLine[] {
-  const push = Math.hypot(wedges[0]!.shift.x, wedges[0]!.shift.y);
+export function bottoms(given: InlaidRing, { faces, wedges }: FacedRing, heightMm: number): LayerLine[] {
+  const [least, most] = pushedOut(wedges);
   const segments = given.lens ? given.count : 1;
   return given.plugs.flatMap(({ depthMm }, i): LayerLine[] => {
     if (depthMm === undefined) return [];
@@ -56,13 +57,13 @@ export function bottoms(given: InlaidParams, { faces, wedges }: FacedRing, heigh
       ...Array.from({ length: segments }, (_, segment) => plugsIn(given, segment)[i]!.acrossMm),
     );
     const { asideMm, upMm } = given.plugs[i]!;
-    const line = faces.outerRadiusMm - depthMm + push;
+    const line = faces.outerRadiusMm - depthMm;
     const [half, aside] = [largest / 2, Math.abs(asideMm)];
     return [
       {
         name: say`The bottom of plug ${i + 1}`,
-        nearMm: Math.hypot(line, Math.max(0, aside - half)),
-        farMm: Math.hypot(line, aside + half),
+        nearMm: Math.hypot(line + least, Math.max(0, aside - half)),
+        farMm: Math.hypot(line + most, aside + half),
         fromMm: Math.max(0, heightMm / 2 + upMm - half),
         toMm: Math.min(heightMm, heightMm / 2 + upMm + half),
       },

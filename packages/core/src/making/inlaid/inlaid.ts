@@ -1,8 +1,7 @@
 import { type Mm, mm } from '../../measure/quantity.js';
 import { done, refuse } from '../../measure/reason.js';
 import { say, sayMm } from '../../measure/said.js';
-import { assemble } from '../assemble.js';
-import type { Making } from '../contract.js';
+import { backing, backingGroup, backingLine, backingTooDeep } from '../faced/backing.js';
 import {
   box,
   type FacePoint,
@@ -13,28 +12,21 @@ import {
   THROUGH,
   throughShape,
 } from '../faced/face.js';
-import {
-  type FaceGroup,
-  faceGroups,
-  faceWidth,
-  layFaces,
-  sizedForFaces,
-  togetherOf,
-} from '../faced/facedRing.js';
-import { thickerSpacer } from '../joints/thicker.js';
-import { placesIn } from '../layOut.js';
-import { pitchOfCount } from '../segments.js';
+import { facedRing, faceWidth, layFaces } from '../faced/facedRing.js';
+import { facesAgainst, wholeFacesAgainst } from '../faced/goes.js';
+import { placesOfSegments, type SegmentGroup, type Source, togetherOf } from '../sources/contract.js';
 import { bottoms, doesNotFit } from './fit.js';
 import { edgePieces, kindsOf } from './kinds.js';
 import { plugsIn } from './lens.js';
-import { type InlaidParams, inlaidParams, type PlugParams } from './params.js';
+import { type InlaidRing, type PlugParams, type Plugs, plugsSchema } from './params.js';
 import { inlaidPictures } from './pictures.js';
 import { inlaidSteps } from './steps.js';
 
-const groupsFor = ({ plugs, edge }: InlaidParams): FaceGroup[] => [
+const groupsFor = (given: Plugs): SegmentGroup[] => [
   { name: 'Segment', each: 1 },
-  { name: 'Plug', each: plugs.length },
-  { name: 'Edge', each: edgePieces(edge) },
+  { name: 'Plug', each: given.plugs.length },
+  { name: 'Edge', each: edgePieces(given.edge) },
+  ...backingGroup(given),
 ];
 
 /** Outline of a plug in the face of a segment of a ring so high. */
@@ -52,7 +44,7 @@ export function plugLoop({ shape, acrossMm, asideMm, upMm }: PlugParams, heightM
 }
 
 /** The face of one segment: its plugs, the edge round its field, and the field. */
-function inlaidFace(given: InlaidParams, segment: number, width: number, heightMm: number): FaceShape[] {
+function inlaidFace(given: InlaidRing, segment: number, width: number, heightMm: number): FaceShape[] {
   const { plugs, edge } = given;
   const { topMm, bottomMm, sidesMm } = edge;
   const side = width / 2 - sidesMm;
@@ -65,13 +57,14 @@ function inlaidFace(given: InlaidParams, segment: number, width: number, heightM
     ...plugsIn(given, segment).map((plug, i) =>
       pocket(1 + i, plug.depthMm ?? THROUGH, plugLoop(plug, heightMm)),
     ),
+    ...backing(given, 1 + plugs.length + edges.length),
     ...edges.map((loop, i) => throughShape(1 + plugs.length + i, loop)),
     field(0),
   ];
 }
 
 /** The face of every segment; those that are alike are one object, and where all are there is only one. */
-function facesOf(given: InlaidParams, width: number, heightMm: number): FaceShape[][] {
+function facesOf(given: InlaidRing, width: number, heightMm: number): FaceShape[][] {
   const known = new Map<string, FaceShape[]>();
   return Array.from({ length: given.lens ? given.count : 1 }, (_, segment) => {
     const key = plugsIn(given, segment)
@@ -84,89 +77,69 @@ function facesOf(given: InlaidParams, width: number, heightMm: number): FaceShap
 }
 
 /** Dots, plugs and windows in the faces of segments, and fields with an edge all round. */
-export const inlaid: Making<InlaidParams> = {
-  way: 'inlaid',
-  name: 'Plugs and frames',
-  says: 'dots, square plugs or windows let into the segments, or a field with an edge all round',
-  params: inlaidParams,
-  solid: false,
-  bond: 'as-it-was',
+export const inlaid: Source<Plugs> = {
+  is: 'plugs',
+  params: plugsSchema,
+  most: { count: 120, of: 'a ring with plugs' },
   strict: true,
-  begin: ({ segments }) => ({
-    way: 'inlaid',
-    count: Math.min(120, segments),
-    spacerMm: mm(0),
-    plugs: [{ shape: 'round', acrossMm: mm(8), asideMm: mm(0), upMm: mm(0), depthMm: mm(10) }],
-    edge: { topMm: mm(0), bottomMm: mm(0), sidesMm: mm(0) },
-  }),
-  groups: (given) => faceGroups(groupsFor(given), given.count, given.spacerMm),
-  segments: ({ count }) => count,
-  withSegments: (given, count) => ({ ...given, count: Math.min(120, count) }),
-  pitch: ({ count }) => pitchOfCount(count),
-  thicker: thickerSpacer,
-  mirror: (given) => ({
+  groups: groupsFor,
+  against: (of, beside) => (of.edge.sidesMm > 0 ? wholeFacesAgainst : facesAgainst)(of, beside),
+  repeats: ({ lens }, count) => (!lens ? count : count % lens.times === 0 ? lens.times : 1),
+  mirror: (given, count) => ({
     ...given,
     plugs: given.plugs.map((plug) => ({ ...plug, asideMm: mm(0 - plug.asideMm) })),
     ...(given.lens && {
-      lens: { ...given.lens, segment: (2 * given.count - 1 - given.lens.segment) % given.count },
+      lens: { ...given.lens, segment: mirroredAt(given.lens.segment, count) },
     }),
   }),
-  tones: (given) => [
-    ...Array.from({ length: given.count }, () => 'light' as const),
-    ...Array.from({ length: placesIn(inlaid.groups(given)) - given.count }, () => 'dark' as const),
-  ],
-  make(given, need) {
-    const { count, spacerMm, plugs } = given;
-    const sized = sizedForFaces(count, spacerMm, need);
-    if (!sized.ok) return sized;
-    const ring = sized.value;
-    const heightMm = need.heightMm;
+  tones: (given, count) =>
+    Array.from({ length: placesOfSegments(groupsFor(given), count) }, (_, i) =>
+      i < count ? 'light' : 'dark',
+    ),
+  saw(of, frame) {
+    const { count } = frame.framing;
+    const given: InlaidRing = { ...of, count };
+    const { plugs } = given;
+    const ring = facedRing(frame, of.backingMm);
+    const { heightMm } = ring;
     const width = faceWidth(ring);
-    const tooLarge = doesNotFit(given, ring, heightMm);
+    const tooLarge = doesNotFit(given, ring) ?? backingTooDeep(given, ring);
     if (tooLarge) return tooLarge;
     const groups = groupsFor(given);
     const faces = facesOf(given, width, heightMm);
     const faceOf = (segment: number) => faces[segment % faces.length]!;
-    const lay = layFaces(ring, groups, heightMm, faceOf);
+    const lay = layFaces(ring, groups, faceOf);
     const hidden = plugs.findIndex((_, i) =>
       faces.some((_, segment) => lay(count + segment * plugs.length + i).length === 0),
     );
     if (hidden >= 0)
       return refuse(
         'plug-hidden',
-        `plugs.${hidden}`,
+        `sawnFrom.plugs.${hidden}`,
         say`Plug ${hidden + 1} of ${sayMm(plugs[hidden]!.acrossMm)} lies wholly within one that comes before it; put the smaller one first.`,
       );
-    return done(
-      assemble({
-        heightMm,
-        gives: ring.gives,
-        cornerMm: ring.cornerMm,
-        radial: false,
-        repeats: given.lens ? (count % given.lens.times === 0 ? given.lens.times : 1) : count,
-        groups: inlaid.groups(given),
-        kinds: kindsOf(given, ring, heightMm, groups),
-        together: togetherOf(groups, count),
-        lay,
-        layers: bottoms(given, ring, heightMm),
-        figures: [
-          { key: 'face-width', value: width, unit: 'mm' },
-          { key: 'plugs', value: plugs.length * count, unit: 'count' },
-        ],
-        steps: (planing) => inlaidSteps(given, ring, heightMm, planing),
-        pictures: () => inlaidPictures(given, ring, heightMm, faceOf, groups),
-      }),
-    );
+    return done({
+      kinds: kindsOf(given, ring, groups),
+      radial: false,
+      together: togetherOf(groups, count),
+      lay,
+      layers: [...bottoms(given, ring, heightMm), ...backingLine(given, frame)],
+      figures: [
+        { key: 'face-width', value: width, unit: 'mm' },
+        { key: 'plugs', value: plugs.length * count, unit: 'count' },
+      ],
+      steps: (planing) => inlaidSteps(given, frame, ring, planing),
+      pictures: () => inlaidPictures(given, ring, faceOf, groups),
+    });
   },
-  instead(given, need) {
-    const sized = sizedForFaces(given.count, given.spacerMm, need);
-    if (!sized.ok) return null;
-    const room = Math.min(faceWidth(sized.value), need.heightMm);
+  instead(given, frame) {
+    const room = Math.min(faceWidth(frame) - 2 * frame.asideMm, frame.heightMm);
     const { topMm, bottomMm, sidesMm } = given.edge;
     const most = mm(Math.floor(room * 0.9 * 2) / 2);
     if (most < 1) return null;
     const narrower = (e: Mm) => mm(Math.min(e, room / 4));
     const swell = given.lens?.swell ?? 1;
+    const deep = frame.segments[0]!.stock.widthMm;
     return {
       ...given,
       edge: { topMm: narrower(topMm), bottomMm: narrower(bottomMm), sidesMm: narrower(sidesMm) },
@@ -175,10 +148,12 @@ export const inlaid: Making<InlaidParams> = {
         acrossMm: mm(Math.max(0.5, Math.min(plug.acrossMm, most / swell))),
         asideMm: mm(0),
         upMm: mm(0),
-        ...(plug.depthMm !== undefined && {
-          depthMm: mm(Math.min(plug.depthMm, sized.value.segment.widthMm * 0.8)),
-        }),
+        ...(plug.depthMm !== undefined && { depthMm: mm(Math.min(plug.depthMm, deep * 0.8)) }),
       })),
     };
   },
 };
+
+/** A place among the segments as it is seen in a mirror that stands on the index mark: s is N − 1 − s, once round. */
+const mirroredAt = (segment: number, count: number): number =>
+  (((count - 1 - segment) % count) + count) % count;

@@ -1,30 +1,28 @@
 import { type Mm, mm } from '../../measure/quantity.js';
 import { say, sayMm } from '../../measure/said.js';
 import type { PieceKind } from '../contract.js';
-import { type FacedRing, type FaceGroup, faceWidth, placesOfFaceGroup } from '../faced/facedRing.js';
+import { backingKind, frontStock } from '../faced/backing.js';
+import { type FacedRing, faceWidth } from '../faced/facedRing.js';
+import { placesOfGroup, type SegmentGroup } from '../sources/contract.js';
 import { plugsIn } from './lens.js';
-import type { Edge, InlaidParams, PlugParams } from './params.js';
+import type { Edge, InlaidRing, PlugParams } from './params.js';
 
 /** Pieces of the edge that there are: above, below, at the sides. */
 export const edgePieces = ({ topMm, bottomMm, sidesMm }: Edge): number =>
   (topMm > 0 ? 1 : 0) + (bottomMm > 0 ? 1 : 0) + (sidesMm > 0 ? 2 : 0);
 
-/** The kinds of pieces: fields, plugs by size, edges, spacers. */
-export function kindsOf(
-  given: InlaidParams,
-  ring: FacedRing,
-  heightMm: Mm,
-  groups: readonly FaceGroup[],
-): PieceKind[] {
-  const { count, plugs, edge, spacerMm } = given;
+/** The kinds of pieces: fields, plugs by size, edges, what lies behind. */
+export function kindsOf(given: InlaidRing, ring: FacedRing, groups: readonly SegmentGroup[]): PieceKind[] {
+  const { count, plugs, edge } = given;
+  const { heightMm } = ring;
   const width = faceWidth(ring);
-  const places = (group: number) => placesOfFaceGroup(groups, count, group);
+  const places = (group: number) => placesOfGroup(groups, count, group);
   const framed = edgePieces(edge) > 0;
   const block = (lengthMm: number, thicknessMm: number) => ({
     from: 'panel' as const,
     shape: 'block' as const,
     lengthMm: mm(lengthMm),
-    widthMm: ring.segment.widthMm,
+    widthMm: ring.frontMm,
     thicknessMm: mm(thicknessMm),
   });
   const inside = heightMm - edge.topMm - edge.bottomMm;
@@ -32,7 +30,7 @@ export function kindsOf(
     name: 'Segment',
     grain: 'along',
     heightMm,
-    stock: framed ? block(width - 2 * edge.sidesMm, inside) : ring.segment,
+    stock: framed ? block(width - 2 * edge.sidesMm, inside) : frontStock(given, ring),
     places: places(0),
   };
   const bySize = new Map<string, { plug: PlugParams; members: number[] }>();
@@ -59,22 +57,7 @@ export function kindsOf(
     }),
   );
   const edges = edgeKinds(edge, heightMm, block, width, places(2));
-  const spacers: PieceKind[] =
-    spacerMm > 0
-      ? [
-          {
-            name: 'Spacer',
-            grain: 'outwards',
-            heightMm,
-            stock: ring.spacer!.stock,
-            places: Array.from(
-              { length: count },
-              (_, i) => (1 + plugs.length + edgePieces(edge)) * count + i,
-            ),
-          },
-        ]
-      : [];
-  return [segment, ...dowels, ...edges, ...spacers];
+  return [segment, ...dowels, ...edges, ...backingKind(given, ring, groups)];
 }
 
 function edgeKinds(

@@ -1,4 +1,4 @@
-import type { InlaidParams, Lens, PlugParams } from './params.js';
+import type { InlaidRing, Lens, PlugParams } from './params.js';
 
 /**
  * How large a dot is beside its usual size: `1 + (swell − 1)·(1 − ρ²)` within the lens, ρ the distance from its middle
@@ -17,7 +17,7 @@ export function swellAt(
 }
 
 /** The plugs of one segment, with the sizes that the lens gives them there. */
-export const plugsIn = ({ plugs, lens, count }: InlaidParams, segment: number): readonly PlugParams[] => {
+export const plugsIn = ({ plugs, lens, count }: InlaidRing, segment: number): readonly PlugParams[] => {
   if (!lens) return plugs;
   const by = swellAt(lens, segment, count);
   return plugs.map((plug) => ({ ...plug, acrossMm: (plug.acrossMm * by) as PlugParams['acrossMm'] }));

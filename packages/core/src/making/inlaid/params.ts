@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { length, number, whole } from '../../measure/field.js';
-import { segmentCount } from '../segments.js';
+import { backingField } from '../faced/backing.js';
 
 const plug = z.strictObject({
   shape: z.enum(['round', 'square', 'lozenge'], { error: () => 'A plug is round, square or a lozenge.' }),
@@ -29,13 +29,8 @@ const lens = z.strictObject({
 
 export const MOST_PLUGS = 8;
 
-export const inlaidParams = z.strictObject({
-  way: z.literal('inlaid'),
-  count: segmentCount.max(120, {
-    error: ({ input }) => `Segment count is ${String(input)}; a ring with plugs has 3 to 120.`,
-  }),
-  /** A spacer at every joint; 0 for none. */
-  spacerMm: length('Spacer', 0, 100),
+export const plugsSchema = z.strictObject({
+  is: z.literal('plugs'),
   /** Where two overlap, the one that comes first goes into the others. */
   plugs: z
     .array(plug)
@@ -47,9 +42,13 @@ export const inlaidParams = z.strictObject({
     sidesMm: length('Edge at the sides', 0, 200),
   }),
   lens: lens.optional(),
+  backingMm: backingField,
 });
 
-export type InlaidParams = z.infer<typeof inlaidParams>;
-export type PlugParams = InlaidParams['plugs'][number];
+export type Plugs = z.infer<typeof plugsSchema>;
+
+/** Plugs and edges with the number of segments that they go into. */
+export type InlaidRing = Plugs & { readonly count: number };
+export type PlugParams = Plugs['plugs'][number];
 export type Lens = z.infer<typeof lens>;
-export type Edge = InlaidParams['edge'];
+export type Edge = Plugs['edge'];

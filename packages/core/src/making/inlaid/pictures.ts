@@ -1,31 +1,31 @@
 import type { FaceShape } from '../faced/face.js';
-import { type FacedRing, type FaceGroup, faceWidth } from '../faced/facedRing.js';
+import { type FacedRing, faceWidth } from '../faced/facedRing.js';
 import { boxOutline, segmentAndRing } from '../faced/pictures.js';
-import { placeOfPiece } from '../faced/placeOf.js';
 import type { StepPicture } from '../picture.js';
-import type { InlaidParams } from './params.js';
+import { placeOfPiece, type SegmentGroup } from '../sources/contract.js';
+import type { InlaidRing } from './params.js';
 
 /** The hole from the side, the segment and the ring as pictures. */
 export function inlaidPictures(
-  given: InlaidParams,
+  given: InlaidRing,
   ring: FacedRing,
-  heightMm: number,
   faceOf: (segment: number) => readonly FaceShape[],
-  groups: readonly FaceGroup[],
+  groups: readonly SegmentGroup[],
 ): StepPicture[] {
   const placeOf = (segment: number, piece: number) => placeOfPiece(groups, given.count, segment, piece);
-  const rest = segmentAndRing(ring, heightMm, given.count, faceOf, placeOf);
+  const rest = segmentAndRing(ring, faceOf, placeOf);
   return given.plugs.length === 0
-    ? [facePicture(given, ring, heightMm), ...rest]
-    : [holePicture(given, ring, heightMm, placeOf), ...rest];
+    ? [facePicture(given, ring), ...rest]
+    : [holePicture(given, ring, placeOf), ...rest];
 }
 
 /** What of a segment is glued up before its ends are mitred. */
-function facePicture({ edge }: InlaidParams, ring: FacedRing, heightMm: number): StepPicture {
+function facePicture({ edge, backingMm }: InlaidRing, ring: FacedRing): StepPicture {
+  const { heightMm } = ring;
   const width = faceWidth(ring);
   const framed = edge.topMm + edge.bottomMm + edge.sidesMm > 0;
   return {
-    step: framed ? 'frame' : 'rip',
+    step: framed ? 'frame' : backingMm === undefined ? 'rip' : 'board',
     title: 'Block',
     says: 'The block that a segment is glued up as, before its mitres, from outside.',
     parts: [{ outline: boxOutline(0, 0, width, heightMm), place: 0 }],
@@ -36,11 +36,11 @@ function facePicture({ edge }: InlaidParams, ring: FacedRing, heightMm: number):
 
 /** A cut through the middle of a segment, outside to the left: how deep its plugs go. */
 function holePicture(
-  { plugs }: InlaidParams,
+  { plugs }: InlaidRing,
   ring: FacedRing,
-  heightMm: number,
   placeOf: (segment: number, piece: number) => number,
 ): StepPicture {
+  const { heightMm } = ring;
   const deep = ring.segment.widthMm;
   return {
     step: 'plug-1',

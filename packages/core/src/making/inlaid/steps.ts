@@ -1,37 +1,39 @@
 import { say, sayList, sayMade, sayMm } from '../../measure/said.js';
+import { backedBoard, gluedBehind } from '../faced/backing.js';
 import { type FacedRing, faceWidth } from '../faced/facedRing.js';
+import type { Frame } from '../joints/frame.js';
+import { sawAll } from '../joints/frameSteps.js';
 import type { Planing } from '../planing.js';
-import { GLUE_RING, planeAndRip, SEGMENT_CAUTIONS, setTheSaw, spacersStep } from '../segments.js';
+import { planeAndRip, SEGMENT_CAUTIONS } from '../segments.js';
 import { numbered, type Step, step } from '../step.js';
-import type { InlaidParams } from './params.js';
+import type { InlaidRing, PlugParams } from './params.js';
 
 const side = (mm: number) => (mm > 0 ? 'right' : 'left');
 
-/** What is done to make a ring with plugs or frames, in order. */
-export function inlaidSteps(
-  given: InlaidParams,
-  ring: FacedRing,
-  heightMm: number,
-  planing: Planing,
-): Step[] {
-  const { count, plugs, edge, spacerMm } = given;
+/** From the board to the sawn segment with its plugs or frames, in order. */
+export function inlaidSteps(given: InlaidRing, frame: Frame, ring: FacedRing, planing: Planing): Step[] {
+  const { plugs, edge, backingMm } = given;
   const framed = edge.topMm + edge.bottomMm + edge.sidesMm > 0;
+  const board = framed
+    ? [...frameSteps(given, ring), ...gluedBehind(given, ring)]
+    : [backingMm === undefined ? planeAndRip(ring.segment, planing) : backedBoard(backingMm, ring, planing)];
   return [
-    ...(framed ? frameSteps(given, ring, heightMm) : [planeAndRip(ring.segment, planing)]),
-    setTheSaw(ring.segment, count),
+    ...board,
+    ...sawAll(frame, framed || backingMm === undefined ? undefined : BACKED),
     ...plugs.map((plug, i) => numbered(hole(plug, i, given.lens !== undefined), i + 1)).reverse(),
-    ...(spacerMm > 0 ? [spacersStep(count, spacerMm, ring.spacer!.stock.longEdgeMm)] : []),
-    GLUE_RING,
   ];
 }
 
-function frameSteps({ count, edge }: InlaidParams, ring: FacedRing, heightMm: number): Step[] {
+const BACKED = 'the board on edge, the same edge out every time';
+
+function frameSteps({ count, edge }: InlaidRing, ring: FacedRing): Step[] {
   const { topMm, bottomMm, sidesMm } = edge;
+  const { heightMm } = ring;
   return [
     step(
       'fields',
       'saw',
-      say`Make ${sayMade(count)} fields ${sayMm(faceWidth(ring) - 2 * sidesMm, 'length')} wide and ${sayMm(heightMm - topMm - bottomMm, 'width')} high, ${sayMm(ring.segment.widthMm, 'thickness')} deep.`,
+      say`Make ${sayMade(count)} fields ${sayMm(faceWidth(ring) - 2 * sidesMm, 'length')} wide and ${sayMm(heightMm - topMm - bottomMm, 'width')} high, ${sayMm(ring.frontMm, 'thickness')} deep.`,
       [...SEGMENT_CAUTIONS, 'thin-stock'],
     ),
     step(
@@ -42,11 +44,7 @@ function frameSteps({ count, edge }: InlaidParams, ring: FacedRing, heightMm: nu
   ];
 }
 
-function hole(
-  { shape, acrossMm, asideMm, upMm, depthMm }: InlaidParams['plugs'][number],
-  i: number,
-  lens: boolean,
-): Step {
+function hole({ shape, acrossMm, asideMm, upMm, depthMm }: PlugParams, i: number, lens: boolean): Step {
   const where = [
     ...(asideMm === 0 ? [] : [say`${sayMm(Math.abs(asideMm), 'place')} to the ${side(asideMm)}`]),
     ...(upMm === 0

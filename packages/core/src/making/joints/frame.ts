@@ -1,106 +1,111 @@
+import { type Mm, mm } from '../../measure/quantity.js';
 import { done, type Result } from '../../measure/reason.js';
 import type { RingNeed } from '../../ring/need.js';
 import type { Band } from '../../ring/overlap.js';
+import type { Point } from '../../ring/plane.js';
 import type { Rising } from '../assemble.js';
-import type { Made, PieceKind } from '../contract.js';
-import { anglesOf, flatRing } from '../flat/ring.js';
-import { GLUE_RING, segmentStock } from '../segments.js';
-import type { Step } from '../step.js';
-import type { StripStock } from '../stock.js';
-import type { Faces, Wedge } from '../wedge.js';
-import { closes, ovalOf } from './closing.js';
-import { jointed } from './jointed.js';
-import { repeatsOf, spacerKinds } from './kinds.js';
-import { layJointed } from './lay.js';
-import { nearestSpacers } from './nearest.js';
-import { mirroredSpacers, type Spacers, spacersFor, thicknessesOf, wrongSpacers } from './spacers.js';
-import { FIT_WITH_SPACERS, GLUE_SPACERS, planeSpacers } from './steps.js';
-import { heldIn } from './strips.js';
-import { doesNotClose, ovalWarning, thickWarning } from './told.js';
+import type { Made, PieceKind, PlaceGroup } from '../contract.js';
+import { circle, drilled, plugKind } from '../plug.js';
+import { asAsked, type Faces, type Wedge, wedgeOutline } from '../wedge.js';
+import { gapIn, spacersIn } from './between.js';
+import { frameFigures, frameWarnings } from './frameTold.js';
+import { type Framing, otherGroups } from './framing.js';
+import type { Jointed } from './jointed.js';
+import { spacerKinds } from './kinds.js';
+import { leanOf } from './lean.js';
+import { type StripKind, shaped } from './shaped.js';
 
-/** Upright segments and what lies between them: equal or unequal, or equal ones with spacers. */
-export interface Framing {
-  readonly count: number;
-  readonly parts?: readonly number[] | undefined;
-  readonly spacers?: Spacers | undefined;
+/** The ring within what is glued up: from where, and how high (mm). */
+export interface Within {
+  readonly fromMm: number;
+  readonly heightMm: Mm;
 }
 
-/** A ring of such segments, before anything is said of what they are sawn from. Places: segments, then spacers. */
-export interface Frame extends Pick<Made, 'cornerMm' | 'repeats' | 'radial' | 'warnings'> {
+/** The ring before anything is said of what its segments are sawn from. */
+export interface Frame
+  extends Pick<Made, 'cornerMm' | 'repeats' | 'radial' | 'closed' | 'figures' | 'warnings'> {
+  readonly framing: Framing;
+  readonly heightMm: Mm;
   readonly faces: Faces;
+  /** Half the angle that a segment takes, of the widest where they differ. */
+  readonly half: number;
   readonly gives: Band;
-  readonly kinds: readonly (PieceKind & { readonly stock: StripStock })[];
+  /** Segments as they are sawn in one piece, by width. */
+  readonly segments: readonly StripKind[];
+  /** What is not sawn from the segments' wood: spacers, plug. Their places follow `count`. */
+  readonly others: readonly PieceKind[];
+  readonly groups: readonly PlaceGroup[];
+  /** Whether joints stand upright: then every outline is the same at all heights. */
+  readonly upright: boolean;
+  /** How far a joint moves aside from the middle of the ring to its top along a segment's face (mm). */
+  readonly asideMm: number;
+  /** What is planed and laid in the joints; null where they hold no wood. */
+  readonly jointed: Jointed | null;
   wedge(segment: number): Wedge;
-  lay(place: number): Rising;
-  /** What is planed, fitted and glued once the segments are sawn. */
-  readonly joining: readonly Step[];
+  /** A segment at a height above the ring's bottom, between its own faces or others, less the hole of a plug. */
+  outline(segment: number, z: number, faces?: Faces): Point[];
+  /** Spacers and plug by their place. */
+  layOther(place: number): Rising;
 }
 
-/** What is wrong with spacers in a ring, as an issue for Zod; null where nothing is. */
-export function wrongFraming({ count, parts, spacers }: Framing) {
-  if (!spacers) return null;
-  const wrong = parts
-    ? {
-        path: [],
-        message: 'Spacers go between equal segments only; make the widths equal, or leave the spacers out.',
-      }
-    : wrongSpacers(count, spacers);
-  return (
-    wrong && {
-      code: 'custom' as const,
-      path: ['spacers', ...wrong.path],
-      message: wrong.message,
-      input: spacers,
-    }
-  );
-}
-
-/** The spacers of another count, as far as they go with it. */
-export const framedFor = <P extends Framing>(given: P, count: number): P =>
-  given.spacers ? { ...given, spacers: spacersFor(given.spacers, count) } : given;
-
-/** The spacers in the mirror. */
-export const mirroredFrame = <P extends Framing>(given: P): P =>
-  given.spacers ? { ...given, spacers: mirroredSpacers(given.spacers, given.count) } : given;
-
-/** Sizes segments and spacers for the band Ri..Ro of `need`; refuses spacers that do not close, and what leaves no wood. Segments that are alike come every `every` of them. */
-export function frameOf(framing: Framing, need: RingNeed, every = 1): Result<Frame> {
-  const { count, parts, spacers } = framing;
-  if (!spacers) {
-    const sized = flatRing(count, anglesOf(count, parts), need);
-    if (!sized.ok) return sized;
-    const repeats = sized.value.repeats / every;
-    return done({ ...sized.value, repeats, radial: true, warnings: [], joining: [GLUE_RING] });
-  }
-  const thicknesses = thicknessesOf({ count, spacers });
-  if (!closes(thicknesses)) return doesNotClose(thicknesses);
-  const sized = jointed({ thicknesses, filled: true, layers: spacers.layers }, need);
+/**
+ * Sizes segments and joints for the band Ri..Ro of `need`, which is as high as what is glued up; `within` says which part
+ * of that height the ring is.
+ */
+export function frameOf(framing: Framing, need: RingNeed, within: Within): Result<Frame> {
+  const { count, plug, lean, between } = framing;
+  const innerRadiusMm = plug ? mm(plug.diameterMm / 2) : need.innerRadiusMm;
+  const sized = shaped(framing, { ...need, innerRadiusMm });
   if (!sized.ok) return sized;
-  const { wedges, faces, gives, cornerMm } = sized.value;
-  const half = Math.PI / count;
-  const segments = Array.from({ length: count }, (_, place) => place);
-  const stock = segmentStock(faces, half, need.heightMm);
+  const { faces, gives, cornerMm, jointed, wedge } = sized.value;
+  const upright = lean === undefined;
+  const share = within.heightMm / need.heightMm;
+  const inRing = (kind: PieceKind): PieceKind => ({ ...kind, heightMm: mm(kind.heightMm * share) });
+  const strips = jointed?.strips ?? [];
+  const half = Math.max(...sized.value.segments.map(({ stock }) => stock.cutAngle));
+  /** From the ring's bottom to half the height of what is glued up. */
+  const middle = need.heightMm / 2 - within.fromMm;
+  // A rim needs as many corners at the bottom as at the top, and where joints lean it lies round more of the hole.
+  const holed = (outline: Point[], half: number) =>
+    plug ? drilled(outline, plug.diameterMm / 2, upright ? half : Math.PI / 2) : outline;
+  const outline: Frame['outline'] = (segment, z, between = faces) => {
+    const of = wedge(segment);
+    return holed(wedgeOutline(of, between, z - middle), of.half);
+  };
+  const rim = plug && circle(plug.diameterMm / 2);
+  const gap = gapIn(between);
   return done({
+    framing,
+    heightMm: within.heightMm,
     faces,
-    gives,
+    half,
+    gives: asAsked(plug ? { ...gives, innerRadiusMm: 0 } : gives, need),
     cornerMm,
-    radial: false,
-    repeats: repeatsOf(heldIn(thicknesses, spacers.layers), every),
-    kinds: [
-      { name: 'Segment', grain: 'along', heightMm: need.heightMm, stock, places: segments },
-      ...spacerKinds(sized.value, count),
-    ],
-    wedge: (segment) => wedges[segment]!,
-    lay: layJointed(sized.value, undefined, need),
-    joining: [planeSpacers(sized.value), FIT_WITH_SPACERS, GLUE_SPACERS],
-    warnings: [...thickWarning(thicknesses, need.outerRadiusMm, half), ...ovalWarning(ovalOf(thicknesses))],
+    segments: sized.value.segments.map((kind) => ({ ...kind, heightMm: within.heightMm })),
+    others: [
+      ...(jointed ? spacerKinds(jointed, count) : []),
+      ...plugKind(plug, need.heightMm, count + strips.length),
+    ].map(inRing),
+    groups: otherGroups(framing),
+    upright,
+    asideMm: lean ? ((within.heightMm / 2) * Math.tan(leanOf(lean).tau)) / Math.cos(half) : 0,
+    jointed: strips.length > 0 ? jointed : null,
+    repeats: lean?.cut === 'turned-over' ? common(sized.value.repeats, count / 2) : sized.value.repeats,
+    radial: upright && spacersIn(between) === undefined && gap?.sides !== 'parallel',
+    closed: gap === undefined,
+    figures: frameFigures(framing, sized.value, need),
+    warnings: frameWarnings(framing, need),
+    wedge,
+    outline,
+    layOther(place) {
+      const strip = place - count;
+      if (strip >= strips.length) return { place, bottom: rim!, top: rim! };
+      const at = (z: number) => holed(jointed!.stripOutline(strip, z - middle), Math.PI / count / 2);
+      const bottom = at(0);
+      return { place, bottom, top: upright ? bottom : at(within.heightMm) };
+    },
   });
 }
 
-/** The same with the nearest set of spacers that closes; null where these close, or where nothing near does. */
-export function closingFrame<P extends Framing>(given: P): P | null {
-  const { count, spacers } = given;
-  if (!spacers || closes(thicknessesOf({ count, spacers }))) return null;
-  const near = nearestSpacers(count, spacers);
-  return near && { ...given, spacers: near };
-}
+/** How often two things that come round so many times come round together: the greatest common divisor. */
+export const common = (a: number, b: number): number => (b === 0 ? a : common(b, a % b));

@@ -1,7 +1,5 @@
 import { z } from 'zod';
 import { length, number } from '../../measure/field.js';
-import type { Jointing } from './jointed.js';
-import type { Lean } from './lean.js';
 
 /** Air between segments. */
 export const gapSchema = z.discriminatedUnion('sides', [
@@ -12,14 +10,6 @@ export const gapSchema = z.discriminatedUnion('sides', [
 ]);
 
 export type Gap = z.infer<typeof gapSchema>;
-
-/** The joints of a ring with a gap at every one. */
-export const jointingOfGaps = (gap: Gap, count: number, lean?: Lean): Jointing => ({
-  thicknesses: Array.from({ length: count }, () => (gap.sides === 'parallel' ? gap.widthMm : 0)),
-  filled: false,
-  lean,
-  ...(gap.sides === 'tapered' && { share: gap.share }),
-});
 
 /**
  * Half a pitch round, how far a segment reaches over each end of one that it lies on at a radius, radians; less than 0 where

@@ -6,25 +6,11 @@ import type { Point } from '../../ring/plane.js';
 import type { StripStock } from '../stock.js';
 import { asAsked, bandOf, type Faces, farthest, nearest, type Wedge } from '../wedge.js';
 import { shiftsOf } from './closing.js';
-import { type Lean, leaning } from './lean.js';
+import type { Jointing } from './jointing.js';
+import { leaning } from './lean.js';
 import { pushed, pushedRing } from './ring.js';
 import { slabBetween, slabStock, withinSlab } from './slab.js';
-import type { SpacerLayers } from './spacers.js';
 import { type Strip, stripsOf } from './strips.js';
-
-/** What lies in the joints of a ring of equal segments, and how they stand. */
-export interface Jointing {
-  /** How thick what lies in each joint is, square to its faces, mm; 0 where there is nothing. They close. */
-  readonly thicknesses: readonly number[];
-  /** Whether wood lies there, or air. */
-  readonly filled: boolean;
-  /** What the spacers are glued up from; left out where they are of one piece. */
-  readonly layers?: SpacerLayers | undefined;
-  /** Joints that lean; left out where they stand upright. */
-  readonly lean?: Lean | undefined;
-  /** What tapered gaps take of every segment's angle, from 0 to 1. */
-  readonly share?: number;
-}
 
 /** Equal segments with what lies between them, sized to hold a round ring. */
 export interface Jointed {
@@ -47,16 +33,16 @@ export const levelThickness = (thickness: number, tau: number): number => thickn
 
 /** Sizes a ring of equal segments with the given joints for the band Ri..Ro; refuses what leaves no wood or too small a hole. */
 export function jointed(given: Jointing, need: RingNeed): Result<Jointed> {
-  const { thicknesses, filled, layers, lean, share = 0 } = given;
+  const { thicknesses, wood, layers, lean, share = 0 } = given;
   const { heightMm } = need;
   const tau = lean?.tau ?? 0;
   const level = thicknesses.map((s) => levelThickness(s, tau));
   const upright = pushed(shiftsOf(level), share);
-  const sized = pushedRing(lean ? leaning(upright, lean) : upright, level, need, filled, lean);
+  const sized = pushedRing(lean ? leaning(upright, lean) : upright, level, need, wood, lean);
   if (!sized.ok) return sized;
   const { wedges, faces } = sized.value;
   const count = wedges.length;
-  const strips = filled ? stripsOf(thicknesses, layers) : [];
+  const strips = stripsOf(wood, layers);
   const joints = [...new Set(strips.map(({ joint }) => joint))];
   const both = { beforeFaces: faces, afterFaces: faces };
   const slabs = new Map(

@@ -31,11 +31,10 @@ export function spacerKinds(
   });
 }
 
-/** How often a set of spacers comes to itself in a turn, where segments alike come every `every` of them. */
-export function repeatsOf(thicknesses: readonly number[], every = 1): number {
-  const count = thicknesses.length;
-  for (let step = every; step < count; step += every)
-    if (count % step === 0 && thicknesses.every((s, j) => s === thicknesses[(j + step) % count]))
-      return count / step;
+/** How often what joints hold comes to itself in a turn. */
+export function repeatsOf(held: readonly string[]): number {
+  const count = held.length;
+  for (let step = 1; step < count; step++)
+    if (count % step === 0 && held.every((s, j) => s === held[(j + step) % count])) return count / step;
   return 1;
 }

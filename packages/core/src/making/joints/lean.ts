@@ -11,13 +11,15 @@ import type { Wedge } from '../wedge.js';
  */
 const CUTS = ['two-fences', 'same-edge', 'turned-over'] as const satisfies readonly Cutting[];
 
-/** Fields of joints that lean by the tilt of the blade. */
-export const leanFields = {
+/** Joints that lean by the tilt of the blade. */
+export const leanSchema = z.strictObject({
   tiltDeg: number('Blade tilt', 0.1, 60, '°'),
   /** Which way the joints lean going up, seen from outside. */
   hand: z.enum(['left', 'right']),
   cut: z.enum(CUTS),
-};
+});
+
+export type Leaning = z.infer<typeof leanSchema>;
 
 /** Joints that lean by the tilt of the blade; those of wedges glued alternately upside down in turn. */
 export interface Lean {
@@ -29,15 +31,11 @@ export interface Lean {
   readonly field: string;
 }
 
-export const leanOf = (given: {
-  readonly tiltDeg: number;
-  readonly hand: Hand;
-  readonly cut: Cutting;
-}): Lean => ({
-  tau: fromDegrees(given.tiltDeg),
-  hand: given.hand,
-  inTurn: given.cut === 'turned-over',
-  field: 'tiltDeg',
+export const leanOf = ({ tiltDeg, hand, cut }: Leaning): Lean => ({
+  tau: fromDegrees(tiltDeg),
+  hand,
+  inTurn: cut === 'turned-over',
+  field: 'lean.tiltDeg',
 });
 
 /** The same wedges with joints that move round by ±tan τ for every mm that they climb. */

@@ -1,7 +1,7 @@
 import { degrees, rad } from '../../measure/quantity.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
 import { say, sayMm, sayRad } from '../../measure/said.js';
-import { SAME_LENGTH } from '../../measure/tolerance.js';
+import { SAME_ANGLE, SAME_LENGTH } from '../../measure/tolerance.js';
 import type { RingNeed } from '../../ring/need.js';
 import type { Point } from '../../ring/plane.js';
 import { withoutWidth } from '../segments.js';
@@ -30,15 +30,15 @@ const leastOut = (wedges: readonly Wedge[]): number =>
 
 /**
  * The faces of segments with things of these (level) thicknesses between them, or air, so that the round ring Ri..Ro is
- * held: all have the same apothems, measured from their own apexes. `filled` is true where wood lies between and has to
- * reach the circle as well. Gives exactly the formulas for evenly spread spacers of docs/how-it-computes.md; joints that
+ * held: all have the same apothems, measured from their own apexes. Where `wood` lies between it has to reach the circle as
+ * well. Gives exactly the formulas for evenly spread spacers of docs/how-it-computes.md; joints that
  * lean are moved at top and bottom by h·tan τ / 2.
  */
 export function pushedRing(
   wedges: readonly Wedge[],
   level: readonly number[],
   { outerRadiusMm, innerRadiusMm, heightMm }: RingNeed,
-  filled: boolean,
+  wood: readonly number[],
   lean?: Lean,
 ): Result<PushedRing> {
   const narrow = withoutWidth(outerRadiusMm, innerRadiusMm);
@@ -52,14 +52,15 @@ export function pushedRing(
   if (left <= SAME_LENGTH) return nothingLeft(thick, edge);
   if (lean && 2 * aside >= left) return eaten(lean, aside, left, half, heightMm);
   const slabs = level.flatMap((s, joint) =>
-    s > 0 && filled
+    s > 0 && wood[joint]! > 0
       ? [outerForSlab((joint * 2 * Math.PI) / wedges.length, wedges[joint]!, outerRadiusMm)]
       : [],
   );
   const outer = Math.max(leastOuter(wedges, outerRadiusMm, heightMm), ...slabs);
   if (2 * outer * Math.tan(half) <= SAME_LENGTH) return nothingLeft(thick, edge);
   const inner = mostInner(wedges, innerRadiusMm, heightMm);
-  if (inner === null) return holeTooSmall(largestShift(wedges) + aside, thick, innerRadiusMm, filled, lean);
+  if (inner === null)
+    return holeTooSmall(largestShift(wedges) + aside, thick, innerRadiusMm, openIn(level, wood, half), lean);
   if (outer - inner <= SAME_LENGTH)
     return thick > 0
       ? refuse(
@@ -87,10 +88,14 @@ const eaten = ({ tau, field }: Lean, aside: number, edge: number, half: number, 
     { most: degrees(rad(Math.atan((edge * Math.cos(half)) / heightMm))) },
   );
 
-function holeTooSmall(least: number, thick: number, innerRadiusMm: number, filled: boolean, lean?: Lean) {
+/** Whether any joint holds air: between two of them there is a gap, or segments take less than the circle. */
+const openIn = (level: readonly number[], wood: readonly number[], half: number): boolean =>
+  level.some((s, joint) => s > 0 && wood[joint] === 0) || 2 * half * level.length < 2 * Math.PI - SAME_ANGLE;
+
+function holeTooSmall(least: number, thick: number, innerRadiusMm: number, open: boolean, lean?: Lean) {
   const tilted = lean ? say`Tilted by ${sayRad(lean.tau)}, the` : 'The';
   const between = thick > 0 ? say` with ${sayMm(thick)} between the segments` : '';
-  const instead = !filled
+  const instead = open
     ? `An open ring has to have a hole; make this one another way, or ${lean ? 'lean it less' : 'the gaps narrower'}.`
     : thick === 0
       ? 'Put in a plug at least that large.'

@@ -15,7 +15,7 @@ const MOST_LAYERS = 6;
  * What spacers are glued up from: layers counter-clockwise round the ring, the last with what is left of the thickness, and
  * which spacers go in turned over, counted from the index mark. Left out where they are of one piece.
  */
-const layers = z
+export const spacerLayers = z
   .strictObject({
     layersMm: z
       .array(length('Layer of a spacer', 0.1, 100))
@@ -25,16 +25,16 @@ const layers = z
   })
   .optional();
 
-export type SpacerLayers = NonNullable<z.infer<typeof layers>>;
+export type SpacerLayers = NonNullable<z.infer<typeof spacerLayers>>;
 
 /** Which joints have a spacer, and how thick it is. Joint 0 lies at the index mark, before the first segment. */
 export const spacersSchema = z.discriminatedUnion('at', [
-  z.strictObject({ at: z.literal('every'), thicknessMm, layers }),
+  z.strictObject({ at: z.literal('every'), thicknessMm, layers: spacerLayers }),
   z.strictObject({
     at: z.literal('even'),
     number: whole('Number of spacers', 1, MOST_SEGMENTS),
     thicknessMm,
-    layers,
+    layers: spacerLayers,
   }),
   z.strictObject({
     at: z.literal('picked'),
@@ -42,7 +42,7 @@ export const spacersSchema = z.discriminatedUnion('at', [
       .array(z.strictObject({ joint: whole('Joint', 0, MOST_SEGMENTS - 1), thicknessMm }))
       .min(1, { error: () => 'No joint has a spacer; pick at least two that balance.' })
       .max(MOST_SEGMENTS),
-    layers,
+    layers: spacerLayers,
   }),
 ]);
 
@@ -76,13 +76,21 @@ function wrongLayers(count: number, spacers: Spacers): string | null {
 function wrongJoints(count: number, spacers: Spacers): string | null {
   if (spacers.at === 'even' && count % spacers.number !== 0)
     return `${spacers.number} spacers do not go evenly into ${count} segments; the number has to be one of ${divisors(count).join(', ')}.`;
-  if (spacers.at !== 'picked') return null;
-  const joints = spacers.joints.map(({ joint }) => joint);
+  return spacers.at === 'picked' ? wrongPicked(count, spacers.joints, 'spacers') : null;
+}
+
+/** Why joints that are picked one by one are none of a ring, or are picked twice; null where all are right. */
+export function wrongPicked(
+  count: number,
+  picked: readonly { readonly joint: number }[],
+  what: string,
+): string | null {
+  const joints = picked.map(({ joint }) => joint);
   const beyond = joints.find((joint) => joint >= count);
   if (beyond !== undefined)
     return `Joint ${beyond + 1} is not there; a ring of ${count} segments has joints 1 to ${count}.`;
   const twice = joints.find((joint, i) => joints.indexOf(joint) !== i);
-  return twice === undefined ? null : `Joint ${twice + 1} is given two spacers; it takes one.`;
+  return twice === undefined ? null : `Joint ${twice + 1} is given two ${what}; it takes one.`;
 }
 
 /** Numbers of spacers that lie evenly in a ring of `count`. */

@@ -40,22 +40,42 @@ export const GLUE_SPACERS: Step = step(
   'Glue segments and spacers together; keep the spacers square to the face.',
 );
 
+const MEASURE: Step = step(
+  'measure',
+  'bench',
+  'Check that all pieces are of one thickness: an open ring cannot be flattened once it is glued.',
+);
+
+const CLEAN: Step = step(
+  'clean',
+  'bench',
+  'Clean glue out of the gaps and finish the holes before turning, or they are sanded twice.',
+  ['open-work'],
+);
+
 /** Segments with gaps between them, one by one. */
 export const glueOpen = (count: number): Step[] => [
-  step(
-    'measure',
-    'bench',
-    'Check that all pieces are of one thickness: an open ring cannot be flattened once it is glued.',
-  ),
+  MEASURE,
   step(
     'glue',
     'clamps',
     say`Glue them one by one on the ring below with an indexed jig, ${sayRad((2 * Math.PI) / count, 'turn')} apart, half a pitch from the ring below.`,
   ),
+  CLEAN,
+];
+
+/** Segments with gaps in some joints: what lies between two gaps is glued up first. */
+export const glueRuns = (count: number): Step[] => [
+  MEASURE,
   step(
-    'clean',
-    'bench',
-    'Clean glue out of the gaps and finish the holes before turning, or they are sanded twice.',
-    ['open-work'],
+    'runs',
+    'clamps',
+    'Glue up what lies between two gaps, segments and spacers, over a drawing of the ring; a single segment stays as it is.',
   ),
+  step(
+    'glue',
+    'clamps',
+    say`Glue these runs one by one on the ring below with an indexed jig; segments lie ${sayRad((2 * Math.PI) / count, 'turn')} apart, half a pitch from those of the ring below.`,
+  ),
+  CLEAN,
 ];

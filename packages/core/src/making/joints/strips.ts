@@ -1,3 +1,4 @@
+import type { Jointing } from './jointing.js';
 import type { SpacerLayers } from './spacers.js';
 
 /** Wood in a joint as it is planed: a spacer, or one layer of it. Places follow each other in this order. */
@@ -36,11 +37,12 @@ export function stripsOf(thicknesses: readonly number[], layers: SpacerLayers | 
 const isTurned = (turned: SpacerLayers['turned'], i: number): boolean =>
   turned === 'all' || (turned === 'first' && i % 2 === 0) || (turned === 'second' && i % 2 === 1);
 
-/** What every joint holds, as a number that is the same only where the same lies there; for how often it repeats. */
-export const heldIn = (thicknesses: readonly number[], layers: SpacerLayers | undefined): number[] => {
+/** What every joint holds, in a word that is the same only where the same lies there; for how often it repeats. */
+export const heldIn = ({ thicknesses, wood, layers }: Jointing): string[] => {
   let i = -1;
-  return thicknesses.map((s) => {
-    if (s > 0) i++;
-    return s > 0 && layers && isTurned(layers.turned, i) ? -s : s;
+  return thicknesses.map((s, joint) => {
+    if (wood[joint] === 0) return `air ${s}`;
+    i++;
+    return `wood ${s}${layers && isTurned(layers.turned, i) ? ' turned' : ''}`;
   });
 };

@@ -12,13 +12,3 @@ export const thickerSpacers = (spacers: Spacers, times: number): Spacers =>
         })),
       }
     : { ...spacers, thicknessMm: mm(spacers.thicknessMm * times) };
-
-/** A ring of segments and spacers with its spacers so many times as thick; null where it has none. */
-export const thickerFrame = <P extends { readonly spacers?: Spacers | undefined }>(
-  given: P,
-  times: number,
-): P | null => (given.spacers ? { ...given, spacers: thickerSpacers(given.spacers, times) } : null);
-
-/** The same of a way that has one thickness for all of them, 0 for none. */
-export const thickerSpacer = <P extends { readonly spacerMm: number }>(given: P, times: number): P | null =>
-  given.spacerMm > 0 ? { ...given, spacerMm: mm(given.spacerMm * times) } : null;

@@ -1,8 +1,11 @@
+import { degrees, rad } from '../../measure/quantity.js';
 import { type Result, refuse } from '../../measure/reason.js';
-import { say, sayMm } from '../../measure/said.js';
+import { say, sayMm, sayRad } from '../../measure/said.js';
 import type { Warning } from '../warnings.js';
+import type { Faces } from '../wedge.js';
 import { nearestBalanced } from './balanced.js';
 import { misfit } from './closing.js';
+import { type Leaning, leanOf } from './lean.js';
 
 /** The refusal of spacers that do not close, with the misfit and the nearest set that does. */
 export function doesNotClose(thicknesses: readonly number[]): Result<never> {
@@ -16,7 +19,7 @@ export function doesNotClose(thicknesses: readonly number[]): Result<never> {
       : '';
   return refuse(
     'does-not-close',
-    'spacers',
+    'between',
     say`${number === 1 ? 'One spacer alone does' : `These ${number} spacers do`} not close: the last joint is ${sayMm(off)} out.${proposal}`,
     { misfit: off },
   );
@@ -49,3 +52,21 @@ export const ovalWarning = (oval: number): Warning[] =>
           message: say`It closes, but is stretched by ${sayMm(oval)} more one way than another; the segments are cut that much larger, and it turns unevenly until it is true.`,
         },
       ];
+
+/** The refusal of wedges glued alternately upside down whose narrow face comes to nothing; null where it does not. */
+export function tooNarrowInTurn(
+  lean: Leaning,
+  half: number,
+  { innerRadiusMm }: Faces,
+  heightMm: number,
+): Result<never> | null {
+  const { tau, inTurn, field } = leanOf(lean);
+  const short = 2 * innerRadiusMm * Math.tan(half);
+  if (!inTurn || short > (heightMm * Math.tan(tau)) / Math.cos(half)) return null;
+  return refuse(
+    'tilt-eats-segment',
+    field,
+    say`A tilt of ${sayRad(tau)} leaves nothing of the short edge of ${sayMm(short)} on the narrow face of a wedge. Tilt less or take fewer segments.`,
+    { most: degrees(rad(Math.atan((short * Math.cos(half)) / heightMm))) },
+  );
+}

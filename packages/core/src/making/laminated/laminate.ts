@@ -1,15 +1,14 @@
 import { done, type Result, refuse } from '../../measure/reason.js';
 import { say, sayMm, sayRad } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
-import type { RingNeed } from '../../ring/need.js';
-import { type FacedRing, faceWidth, sizedForFaces } from '../faced/facedRing.js';
+import { type FacedRing, faceWidth } from '../faced/facedRing.js';
 import { type Board, boardLength, boardsFor, type Slices } from './board.js';
-import { isSymmetric, type LaminatedParams } from './params.js';
+import { isSymmetric, type Laminated, type LaminatedRing } from './params.js';
 import { type SliceSizes, sliceSizes } from './slices.js';
 
 /** Everything that the sizes of a ring say of the board it comes from. */
 export interface Laminate {
-  readonly given: LaminatedParams;
+  readonly given: LaminatedRing;
   readonly ring: FacedRing;
   readonly sizes: SliceSizes;
   readonly slices: Slices;
@@ -18,21 +17,18 @@ export interface Laminate {
 }
 
 /** Least thickness of the board with which its slices are high enough: `(h + p·tan α)·cos α`. */
-export const neededThickness = ({ trimMm }: LaminatedParams, { angle, usedMm, rowMm }: SliceSizes): number =>
+export const neededThickness = ({ trimMm }: Laminated, { angle, usedMm, rowMm }: SliceSizes): number =>
   (rowMm + (usedMm + trimMm) * Math.tan(Math.abs(angle))) * Math.cos(angle);
 
-/** Works out the ring, its slices and the boards they come from, or says why it cannot be. */
-export function laminate(given: LaminatedParams, need: RingNeed): Result<Laminate> {
-  const sized = sizedForFaces(given.count, 0, need);
-  if (!sized.ok) return sized;
-  const ring = sized.value;
-  const sizes = sliceSizes(given, faceWidth(ring), need.heightMm);
+/** Works out the slices of a ring and the boards they come from, or says why it cannot be. */
+export function laminate(given: LaminatedRing, ring: FacedRing): Result<Laminate> {
+  const sizes = sliceSizes(given, faceWidth(ring), ring.heightMm);
   const { angle, usedMm, rowMm, usableMm, boardMm } = sizes;
   const needed = neededThickness(given, sizes);
   if (usableMm < rowMm - SAME_LENGTH)
     return refuse(
       'no-height-left',
-      'layersMm',
+      'sawnFrom.layersMm',
       say`The board is ${sayMm(boardMm)} thick; cut at ${sayRad(Math.abs(angle))} into slices ${sayMm(usedMm + given.trimMm)} wide it leaves ${sayMm(Math.max(0, usableMm))} of the ${sayMm(rowMm)} that are needed. It has to be at least ${sayMm(needed)} thick, or the angle smaller, or the segments more.`,
       { least: needed },
     );
@@ -40,7 +36,7 @@ export function laminate(given: LaminatedParams, need: RingNeed): Result<Laminat
   if (Math.abs(given.upMm) > slack + SAME_LENGTH)
     return refuse(
       'off-the-slice',
-      'upMm',
+      'sawnFrom.upMm',
       say`The ring is taken ${sayMm(Math.abs(given.upMm))} off the middle of the slices; they leave ${sayMm(slack)} to either side.`,
       { most: slack },
     );
@@ -48,14 +44,14 @@ export function laminate(given: LaminatedParams, need: RingNeed): Result<Laminat
   if (gone !== null)
     return refuse(
       'layer-trimmed-away',
-      'layersMm',
+      'sawnFrom.layersMm',
       say`Layer ${gone + 1} of ${sayMm(given.layersMm[gone]!)} is trimmed off altogether: the ring takes ${sayMm(rowMm)} out of the ${sayMm(usableMm)} that the slices give. Leave it out, or make the board thinner.`,
       { most: usableMm },
     );
   if (given.figure === 'chequer' && isSymmetric(given.layersMm) && given.layersMm.length % 2 === 1)
     return refuse(
       'no-chequer',
-      'layersMm',
+      'sawnFrom.layersMm',
       say`A board of ${given.layersMm.length} layers that is the same from above and below gives no chequer when every other slice is turned: take an even number of alternating layers.`,
     );
   const slices: Slices = {
@@ -72,15 +68,15 @@ export function laminate(given: LaminatedParams, need: RingNeed): Result<Laminat
   if (!boards)
     return refuse(
       'slice-wider-than-board',
-      'longestMm',
+      'sawnFrom.longestMm',
       say`One slice of ${sayMm(slices.widthMm)} takes a board of ${sayMm(boardLength(slices, 1))}; the longest is ${sayMm(given.longestMm)}.`,
       { least: boardLength(slices, 1) },
     );
-  return done({ given, ring, sizes, slices, boards, heightMm: need.heightMm });
+  return done({ given, ring, sizes, slices, boards, heightMm: ring.heightMm });
 }
 
 /** The first layer of which nothing is left in the rows; null where all show. */
-function trimmedAway({ layersMm }: LaminatedParams, { startMm, angle, usedMm, rowMm }: SliceSizes) {
+function trimmedAway({ layersMm }: Laminated, { startMm, angle, usedMm, rowMm }: SliceSizes) {
   const cos = Math.cos(angle);
   const rise = usedMm * Math.tan(angle);
   let below = 0;

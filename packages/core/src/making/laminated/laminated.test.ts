@@ -1,21 +1,20 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { sawn } from '../../demo/build.js';
 import { mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
 import { between } from '../../testing/randomMakings.js';
 import { EXAMPLE_NEED, madeRing, refusalOf } from '../../testing/rings.js';
 import { volumeOfAll } from '../layOut.js';
 import { UNSANDED } from '../planing.js';
-import { begun, type ParamsOf } from '../registry.js';
+import type { SegmentedParams } from '../segmented/params.js';
 import type { PanelStock } from '../stock.js';
 import { boardLength, boardsFor, type Slices, slicesFrom, slicesFromEnds } from './board.js';
-import { isSymmetric } from './params.js';
+import { isSymmetric, type Laminated } from './params.js';
 
 const NEED = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(30) };
-const laminated = (change: Partial<ParamsOf<'laminated'>> = {}): ParamsOf<'laminated'> => ({
-  ...(begun('laminated', { segments: 12, body: 'b' }) as ParamsOf<'laminated'>),
-  ...change,
-});
+const laminated = (change: Partial<Laminated> = {}, beside: Partial<SegmentedParams> = {}) =>
+  sawn('laminated', 12, change, beside);
 
 /**
  * Slices that go into a board, by laying them down one after the other: the lower edges of the cuts, each as a line across
@@ -143,7 +142,8 @@ describe('the two ends of a sliced board', () => {
     );
   });
   test('are told to glue, and cut so many fewer; a board on hand that is short by as many is told so', () => {
-    const given = laminated({ layersMm: [26, 6, 26].map(mm), angleDeg: 50, endsGlued: true, spares: 0 });
+    const board = { layersMm: [26, 6, 26].map(mm), angleDeg: 50, spares: 0 };
+    const given = laminated({ ...board, endsGlued: true });
     const made = madeRing(given, { ...NEED, heightMm: mm(20) });
     const fromEnds = made.figures.find(({ key }) => key === 'slices-from-the-ends')!.value;
     expect(fromEnds).toBe(1);
@@ -151,21 +151,21 @@ describe('the two ends of a sliced board', () => {
     const boards = made.figures.find(({ key }) => key === 'boards')!.value;
     expect(slicing).toContain(`Cut ${24 - boards} slices`);
     expect(slicing).toContain(`gives the other ${boards}`);
-    const { endsGlued: _, ...waste } = given;
+    const { kerfMm, endWasteMm } = given.sawnFrom as Laminated;
     const length = boardLength({
       count: 23,
       widthMm: made.figures.find(({ key }) => key === 'slice-width')!.value,
       angle: (50 * Math.PI) / 180,
-      kerfMm: waste.kerfMm,
+      kerfMm,
       boardMm: 58,
       wholeEnds: true,
-      endWasteMm: waste.endWasteMm,
+      endWasteMm,
       endsGlued: false,
     });
-    const short = madeRing(
-      { ...waste, longestMm: mm(3000), onHandMm: mm(length + 1) },
-      { ...NEED, heightMm: mm(20) },
-    );
+    const short = madeRing(laminated({ ...board, longestMm: mm(3000), onHandMm: mm(length + 1) }), {
+      ...NEED,
+      heightMm: mm(20),
+    });
     expect(plain(short.warnings[0]!.message)).toMatch(
       /23 come out of it: the two ends .* give the one that is missing/,
     );
@@ -193,7 +193,7 @@ describe('a laminated ring', () => {
     expect(band / plan).toBeCloseTo(6 / Math.cos(Math.PI / 6), 6);
   });
   test('what lies where on the face: peaks in the middle of a segment, chevrons keep them, diamonds mirror them', () => {
-    const at = (change: Partial<ParamsOf<'laminated'>>, u: number, z: number) => {
+    const at = (change: Partial<Laminated>, u: number, z: number) => {
       const given = laminated({ layersMm: [30, 30].map(mm), angleDeg: 30, ...change });
       const made = madeRing(given, NEED);
       const place = made.placeAt(99, u, z);
@@ -252,12 +252,12 @@ describe('a laminated ring', () => {
     ['no-chequer', { figure: 'chequer' as const, layersMm: [12, 12, 12].map(mm) }, NEED],
     ['slice-wider-than-board', { longestMm: mm(100), endWasteMm: mm(40) }, NEED],
   ] as const)('%s is refused with its limit', (code, change, need) => {
-    const refused = refusalOf(laminated(change as Partial<ParamsOf<'laminated'>>), need);
+    const refused = refusalOf(laminated(change as Partial<Laminated>), need);
     expect(refused?.code).toBe(code);
     expect(plain(refused?.message ?? '')).toMatch(/\d.*\.$/);
   });
   test('an odd chequer tells of its seam', () => {
-    const given = laminated({ figure: 'chequer', count: 9, across: 3, layersMm: [6, 6, 6, 6].map(mm) });
+    const given = laminated({ figure: 'chequer', across: 3, layersMm: [6, 6, 6, 6].map(mm) }, { count: 9 });
     expect(madeRing(given, EXAMPLE_NEED).warnings.map(({ code }) => code)).toContain('chequer-seam');
   });
 });

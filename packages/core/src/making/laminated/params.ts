@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { length, number, whole } from '../../measure/field.js';
-import { segmentCount } from '../segments.js';
+import { backingField } from '../faced/backing.js';
 
 /** What the slices of a laminated board are put together to. */
 export const FIGURES = ['stripes', 'ramp', 'zigzag', 'chevron', 'diamond', 'chequer'] as const;
@@ -14,11 +14,8 @@ export const TURNS = ['upright', 'lengthwise', 'face'] as const;
 
 export const MOST_LAYERS = 24;
 
-export const laminatedParams = z.strictObject({
-  way: z.literal('laminated'),
-  count: segmentCount.max(120, {
-    error: ({ input }) => `Segment count is ${String(input)}; a laminated ring has 3 to 120.`,
-  }),
+export const laminatedSchema = z.strictObject({
+  is: z.literal('laminated'),
   figure: z.enum(FIGURES, { error: () => `The figure is not one of ${FIGURES.join(', ')}.` }),
   /** Thicknesses of the layers, bottom to top. */
   layersMm: z
@@ -51,22 +48,26 @@ export const laminatedParams = z.strictObject({
   onHandMm: length('Board on hand', 10, 6000).optional(),
   /** Whether the lines between layers are drawn. */
   glueLines: z.boolean(),
+  backingMm: backingField,
 });
 
-export type LaminatedParams = z.infer<typeof laminatedParams>;
+export type Laminated = z.infer<typeof laminatedSchema>;
+
+/** A board with the number of segments that are sawn from it. */
+export type LaminatedRing = Laminated & { readonly count: number };
 
 /** Rows of slices above each other in the ring. */
-export const rowsOf = ({ figure }: LaminatedParams): number =>
+export const rowsOf = ({ figure }: Laminated): number =>
   figure === 'diamond' || figure === 'chevron' ? 2 : 1;
 
 /** Slices side by side in a segment. */
-export function slicesAcross({ figure, across }: LaminatedParams): number {
+export function slicesAcross({ figure, across }: Laminated): number {
   if (figure === 'chequer') return across;
   return figure === 'stripes' || figure === 'ramp' ? 1 : 2;
 }
 
 /** Angle that the slices are cut at, radians; stripes and chequers are cut square. */
-export const sliceAngle = ({ figure, angleDeg }: LaminatedParams): number =>
+export const sliceAngle = ({ figure, angleDeg }: Laminated): number =>
   figure === 'stripes' || figure === 'chequer' ? 0 : (angleDeg * Math.PI) / 180;
 
 /** Whether the board is the same from above and from below; `woods`, where known, have to be so too. */

@@ -1,9 +1,8 @@
 import { say, sayMm } from '../../measure/said.js';
 import type { FaceShape } from '../faced/face.js';
-import type { FaceGroup } from '../faced/facedRing.js';
 import { boxOutline, segmentAndRing } from '../faced/pictures.js';
-import { placeOfPiece } from '../faced/placeOf.js';
 import type { PicturePart, StepPicture } from '../picture.js';
+import { placeOfPiece, type SegmentGroup } from '../sources/contract.js';
 import { slicePitch } from './board.js';
 import type { Laminate } from './laminate.js';
 
@@ -14,12 +13,12 @@ const SHOWN = 6;
 export function laminatedPictures(
   of: Laminate,
   faceOf: (segment: number) => readonly FaceShape[],
-  groups: readonly FaceGroup[],
+  groups: readonly SegmentGroup[],
 ): StepPicture[] {
-  const { given, ring, heightMm, sizes } = of;
+  const { given, ring, sizes } = of;
   const placeOf = (segment: number, piece: number) => placeOfPiece(groups, given.count, segment, piece);
-  const layers = groups.map(({ each }, i) => placeOf(0, i * each));
-  const rest = segmentAndRing(ring, heightMm, given.count, faceOf, placeOf);
+  const layers = given.layersMm.map((_, i) => placeOf(0, i * groups[0]!.each));
+  const rest = segmentAndRing(ring, faceOf, placeOf);
   const board = boardPicture(of, layers);
   return sizes.angle === 0 && given.figure === 'stripes'
     ? [board, ...rest]

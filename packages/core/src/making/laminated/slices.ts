@@ -1,5 +1,5 @@
 import { between, type FacePoint, type FaceShape, throughShape } from '../faced/face.js';
-import { type LaminatedParams, rowsOf, sliceAngle, slicesAcross } from './params.js';
+import { type Laminated, rowsOf, sliceAngle, slicesAcross } from './params.js';
 
 /** Sizes of the slices of a ring, mm. */
 export interface SliceSizes {
@@ -18,7 +18,7 @@ export interface SliceSizes {
   readonly startMm: number;
 }
 
-export function sliceSizes(given: LaminatedParams, faceMm: number, heightMm: number): SliceSizes {
+export function sliceSizes(given: Laminated, faceMm: number, heightMm: number): SliceSizes {
   const [across, rows, angle] = [slicesAcross(given), rowsOf(given), sliceAngle(given)];
   const usedMm = faceMm / across;
   const rowMm = heightMm / rows;
@@ -43,13 +43,13 @@ interface Lie {
 }
 
 /** How the slice in a column and a row is turned; the first in the lower row lies as it was cut. */
-function lieOf({ figure, turn }: LaminatedParams, column: number, row: number): Lie {
+function lieOf({ figure, turn }: Laminated, column: number, row: number): Lie {
   const other = column % 2 === 1;
   if (figure === 'stripes' || figure === 'ramp') return { mirrored: false, upsideDown: false };
   if (figure === 'chequer') return { mirrored: other, upsideDown: other };
   const own = { mirrored: other && turn !== 'lengthwise', upsideDown: other && turn !== 'upright' };
   if (row === 0) return own;
-  const above = figure === 'chevron' ? lieOf({ figure, turn } as LaminatedParams, column + 1, 0) : own;
+  const above = figure === 'chevron' ? lieOf({ figure, turn } as Laminated, column + 1, 0) : own;
   return { mirrored: above.mirrored, upsideDown: !above.upsideDown };
 }
 
@@ -57,7 +57,7 @@ function lieOf({ figure, turn }: LaminatedParams, column: number, row: number): 
  * The face of a segment made of slices, its first slice being number `first` of the ring. Pieces are numbered layer by
  * layer, and in a layer row by row, left to right. Neighbouring layers share an edge.
  */
-export function slicedFace(given: LaminatedParams, sizes: SliceSizes, first: number): FaceShape[] {
+export function slicedFace(given: Laminated, sizes: SliceSizes, first: number): FaceShape[] {
   const { across, rows, usedMm, rowMm, angle, startMm } = sizes;
   const [tan, cos] = [Math.tan(angle), Math.cos(angle)];
   const left = (-usedMm * across) / 2;

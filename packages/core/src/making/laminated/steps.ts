@@ -1,32 +1,40 @@
 import { say, sayList, sayMade, sayMm, sayRad } from '../../measure/said.js';
-import { GLUE_RING, SEGMENT_CAUTIONS, setTheSaw } from '../segments.js';
+import { gluedBehind } from '../faced/backing.js';
+import { SEGMENT_CAUTIONS, setTheSaw } from '../segments.js';
 import { type Step, step } from '../step.js';
 import { slicesFromEnds } from './board.js';
 import type { Laminate } from './laminate.js';
-import { isSymmetric, type LaminatedParams } from './params.js';
+import { isSymmetric, type Laminated } from './params.js';
 
-const TURNED: Record<LaminatedParams['turn'], string> = {
+const TURNED: Record<Laminated['turn'], string> = {
   upright: 'about its upright axis, front to back, which mirrors the slope and keeps the order of the layers',
   lengthwise:
     'about its lengthwise axis, top to bottom, which mirrors the slope and turns the order of the layers round',
   face: 'half way round in its own face, which keeps the slope and turns the order of the layers round',
 };
 
-/** What is done to make a laminated ring, in order. */
+/** From the layers to the sawn segment, in order. */
 export function laminatedSteps(of: Laminate): Step[] {
   const { given, ring } = of;
   if (given.figure === 'stripes')
     return [
       boardStep(of),
+      ...gluedBehind(given, ring),
       setTheSaw(
         ring.segment,
         given.count,
         'swinging the gauge to the other side between cuts so that the layers stay the right way up',
         ['thin-stock'],
       ),
-      GLUE_RING,
     ];
-  return [boardStep(of), sliceStep(of), blockStep(of), trimStep(of), bevelStep(of), GLUE_RING];
+  return [
+    boardStep(of),
+    sliceStep(of),
+    blockStep(of),
+    trimStep(of),
+    ...gluedBehind(given, ring),
+    bevelStep(of),
+  ];
 }
 
 function boardStep({ given: { layersMm }, ring, sizes, boards }: Laminate): Step {
@@ -40,7 +48,7 @@ function boardStep({ given: { layersMm }, ring, sizes, boards }: Laminate): Step
   return step(
     'board',
     'planer',
-    say`Plane ${layersMm.length} layers to ${sayList(layersMm.map((t) => sayMm(t, 'thickness')))} from the bottom up, ${sayMm(ring.segment.widthMm, 'width')} wide, and glue them into ${several} ${sayMm(sizes.boardMm)} thick. ${same}`,
+    say`Plane ${layersMm.length} layers to ${sayList(layersMm.map((t) => sayMm(t, 'thickness')))} from the bottom up, ${sayMm(ring.frontMm, 'width')} wide, and glue them into ${several} ${sayMm(sizes.boardMm)} thick. ${same}`,
     ['dust'],
   );
 }

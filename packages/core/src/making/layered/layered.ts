@@ -2,121 +2,116 @@ import { mm } from '../../measure/quantity.js';
 import { done, refuse } from '../../measure/reason.js';
 import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
-import { assemble } from '../assemble.js';
-import type { Making } from '../contract.js';
-import { closingFrame, framedFor, frameOf, mirroredFrame } from '../joints/frame.js';
-import { spacerGroups } from '../joints/spacers.js';
-import { thickerFrame } from '../joints/thicker.js';
-import { pitchOfCount, segmentStock } from '../segments.js';
-import { layerFigures, layerKind, layPiece, linesOf, wholeOf } from './layers.js';
-import {
-  bordersOf,
-  isTurned,
-  type LayeredBoard,
-  type LayeredParams,
-  layeredParams,
-  layerNames,
-} from './params.js';
+import { type Against, type Beside, type Source, togetherOf } from '../sources/contract.js';
+import { layerFigures, layerKinds, layLayer, linesOf, wholeOf } from './layers.js';
+import { bordersOf, type Layers, layerNames, layersSchema } from './params.js';
 import { layeredPictures } from './pictures.js';
 import { layeredSteps } from './steps.js';
 
 /** Segments from a board or a strip of two layers or more: outside to inside, or one above the other. */
-export const layered: Making<LayeredParams> = {
-  way: 'layered',
-  name: 'Segments of layers',
-  says: 'segments from a board of layers: one wood outside and another inside, or one above the other',
-  params: layeredParams,
-  solid: false,
-  bond: 'as-it-was',
-  begin: ({ segments }) => ({
-    way: 'layered',
-    count: segments,
-    board: { laid: 'outside-in', layersMm: [mm(8)] },
-  }),
-  groups: (given) => [
-    ...layerNames(given.board).map((name) => ({ name, count: given.count })),
-    ...spacerGroups(given.count, given.spacers),
-  ],
-  rows: {
-    called: ({ board }) =>
-      board.laid === 'outside-in' ? 'Layers, outside to inside' : 'Layers, bottom to top',
-    sizes: ({ board }) => [...board.layersMm, null],
-    withSizes: (given, sizes) => ({ ...given, board: { ...given.board, layersMm: sizes.slice(0, -1) } }),
-    places: ({ count }, row) => Array.from({ length: count }, (_, i) => row * count + i),
-    upward: ({ board }) => board.laid === 'bottom-up',
-    left({ board }, { kinds }) {
-      const { stock, heightMm } = kinds[board.layersMm.length]!;
-      return board.laid === 'bottom-up' ? heightMm : stock.from === 'strip' ? stock.widthMm : null;
+export const layered: Source<Layers> = {
+  is: 'layers',
+  params: layersSchema,
+  groups: (board) => layerNames(board).map((name) => ({ name, each: 1 })),
+  against: (board, beside) => (board.laid === 'outside-in' ? outsideIn(beside) : bottomUp(board, beside)),
+  repeats: (board, count) => (board.laid === 'bottom-up' && board.turned !== 'none' ? count / 2 : count),
+  rows: (count) => ({
+    called: ({ laid }) => (laid === 'outside-in' ? 'Layers, outside to inside' : 'Layers, bottom to top'),
+    sizes: ({ layersMm }) => [...layersMm, null],
+    withSizes: (board, sizes) => ({ ...board, layersMm: sizes.slice(0, -1) }),
+    places: (_, row) => Array.from({ length: count }, (_, i) => row * count + i),
+    upward: ({ laid }) => laid === 'bottom-up',
+    left({ laid, layersMm }, { kinds }) {
+      // The last layer is that of the first segment's last place; there are as many kinds of each layer as widths.
+      const { stock, heightMm } = kinds.find(({ places }) => places.includes(layersMm.length * count))!;
+      return laid === 'bottom-up' ? heightMm : stock.from === 'strip' ? stock.widthMm : null;
     },
-  },
-  segments: ({ count }) => count,
-  withSegments: (given, count) => framedFor({ ...given, count }, count),
-  pitch: ({ count }) => pitchOfCount(count),
-  thicker: thickerFrame,
-  mirror: (given) => ({ ...mirroredFrame(given), board: mirroredBoard(given.board) }),
-  make(given, need) {
-    const { count, board } = given;
-    const { heightMm } = need;
-    const sized = frameOf(given, need, isTurned(board, 0) !== isTurned(board, 1) ? 2 : 1);
-    if (!sized.ok) return sized;
-    const frame = sized.value;
-    const whole = wholeOf(board, frame, heightMm);
+  }),
+  mirror: (board) =>
+    board.laid === 'bottom-up' && board.turned !== 'none'
+      ? { ...board, turned: board.turned === 'first' ? 'second' : 'first' }
+      : board,
+  saw(board, frame, beside) {
+    const whole = wholeOf(board, frame);
     const borders = bordersOf(board, whole);
     const taken = borders.at(-2)!;
     if (taken >= whole - SAME_LENGTH)
       return refuse(
         'layer-too-thick',
-        'board.layersMm',
+        'sawnFrom.layersMm',
         board.laid === 'outside-in'
           ? say`The layers outside the innermost are ${sayMm(taken)} thick and the strip ${sayMm(whole)} wide; nothing is left for the inner layer.`
           : say`The layers under the topmost are ${sayMm(taken)} thick and the ring ${sayMm(whole)} high; nothing is left for the top layer.`,
         { most: whole },
       );
-    const layers = borders.length - 1;
-    const segment = segmentStock(frame.faces, Math.PI / count, heightMm);
-    return done(
-      assemble({
-        heightMm,
-        gives: frame.gives,
-        cornerMm: frame.cornerMm,
-        repeats: frame.repeats,
-        groups: layered.groups(given),
-        kinds: [
-          ...layerNames(board).map((name, k) => layerKind(given, name, k, borders, frame, heightMm)),
-          // The spacers of the frame come after all layers.
-          ...frame.kinds.slice(1).map((kind) => ({
-            ...kind,
-            places: kind.places.map((place) => place + (layers - 1) * count),
-          })),
-        ],
-        warnings: frame.warnings,
-        lay: (place) =>
-          place < layers * count
-            ? layPiece(given, Math.floor(place / count), place % count, place, borders, frame, heightMm)
-            : { ...frame.lay(place - (layers - 1) * count), place },
-        radial: board.laid === 'bottom-up' && frame.radial,
-        layers: linesOf(given, borders, frame),
-        figures: layerFigures(given, borders, frame),
-        steps: layeredSteps(given, segment, borders, frame),
-        pictures: () => layeredPictures(given, segment, borders, frame),
-      }),
-    );
+    const lines = linesOf(board, borders, frame);
+    const plugMm = (frame.framing.plug?.diameterMm ?? 0) / 2;
+    const innermost = lines.at(-1);
+    if (innermost && plugMm > innermost.nearMm)
+      return refuse(
+        'plug-too-large',
+        'plug.diameterMm',
+        say`The plug is ${sayMm(2 * plugMm)} across and the innermost layer begins ${sayMm(2 * innermost.nearMm)} across; nothing holds it there. Take a smaller plug or thinner layers outside.`,
+        { most: 2 * innermost.nearMm },
+      );
+    return done({
+      kinds: layerKinds(board, borders, frame, beside.inOrder === true || beside.after?.done === 'opened'),
+      radial: board.laid === 'bottom-up',
+      together: togetherOf(layered.groups(board), frame.framing.count),
+      lay: (place) => layLayer(board, borders, frame, place),
+      layers: lines,
+      figures: layerFigures(lines),
+      steps: layeredSteps(board, borders, frame, beside),
+      pictures: () => layeredPictures(board, borders, frame),
+    });
   },
-  instead(given, need) {
-    const closing = closingFrame(given);
-    if (closing) return closing;
-    const sized = frameOf(given, need);
-    if (!sized.ok) return null;
-    const whole = wholeOf(given.board, sized.value, need.heightMm);
-    const taken = given.board.layersMm.reduce((sum, layer) => sum + layer, 0);
+  instead(board, frame) {
+    const whole = wholeOf(board, frame);
+    const { layersMm } = board;
+    const taken = layersMm.reduce((sum, layer) => sum + layer, 0);
     if (taken < whole - SAME_LENGTH) return null;
-    const { layersMm } = given.board;
     const share = (whole * layersMm.length) / (layersMm.length + 1) / taken;
-    return { ...given, board: { ...given.board, layersMm: layersMm.map((layer) => mm(layer * share)) } };
+    return { ...board, layersMm: layersMm.map((layer) => mm(layer * share)) };
   },
 };
 
-const mirroredBoard = (board: LayeredBoard): LayeredBoard =>
-  board.laid === 'bottom-up' && board.turned !== 'none'
-    ? { ...board, turned: board.turned === 'first' ? 'second' : 'first' }
-    : board;
+function outsideIn({ lean }: Beside): Against | null {
+  return lean && lean.cut !== 'same-edge'
+    ? {
+        path: ['lean', 'cut'],
+        message:
+          'A board of layers from outside to inside is sawn with the same edge out; cut the leaning joints so too.',
+      }
+    : null;
+}
+
+function bottomUp(
+  board: Extract<Layers, { laid: 'bottom-up' }>,
+  { count, lean, after, inOrder }: Beside,
+): Against | null {
+  const turned = board.turned !== 'none';
+  if (turned && count % 2 === 1)
+    return {
+      path: ['count'],
+      message: `Segment count is ${count}; where every other segment stands upside down it has to be even, or two alike meet.`,
+    };
+  if (after)
+    return {
+      path: ['after'],
+      message:
+        'Layers one above the other go with a ring that stays whole: sawn apart, every part would have other layers. Leave it whole, or let the layers lie from outside to inside.',
+    };
+  if (turned && inOrder)
+    return {
+      path: ['inOrder'],
+      message:
+        'Segments of which every other one stands upside down cannot keep their order along the strip: let none stand upside down.',
+    };
+  if (!lean || turned === (lean.cut === 'turned-over')) return null;
+  return {
+    path: ['sawnFrom', 'turned'],
+    message: turned
+      ? 'A leaning segment that stands upside down leans the other way: let none stand upside down, or cut wedges by turning the strip over.'
+      : 'Wedges that are glued alternately upside down turn their layers over too: let every other segment stand upside down, or cut another way.',
+  };
+}

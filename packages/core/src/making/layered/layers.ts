@@ -1,105 +1,111 @@
-import { type Mm, mm } from '../../measure/quantity.js';
+import { mm } from '../../measure/quantity.js';
+import { say, sayRad } from '../../measure/said.js';
 import type { LaidPiece, LayerLine, PieceKind } from '../contract.js';
 import type { Frame } from '../joints/frame.js';
 import { segmentStock } from '../segments.js';
+import { inOrderOf } from '../sources/oneWood.js';
 import type { StripStock } from '../stock.js';
-import { type Faces, farthest, nearest, wedgeOutline } from '../wedge.js';
-import { isTurned, type LayeredBoard, type LayeredParams } from './params.js';
+import { type Faces, farthest, nearest } from '../wedge.js';
+import { isTurned, type Layers, layerNames } from './params.js';
 
 /** What the layers share: the width of the strip, or the height of the ring. */
-export const wholeOf = ({ laid }: LayeredBoard, { faces }: Frame, heightMm: number): number =>
+export const wholeOf = ({ laid }: Layers, { faces, heightMm }: Frame): number =>
   laid === 'outside-in' ? faces.outerRadiusMm - faces.innerRadiusMm : heightMm;
 
 /** The faces between which a layer lies that goes from outside to inside. */
-const facesOf = ({ faces }: Frame, borders: readonly number[], layer: number): Faces => ({
+export const facesOf = ({ faces }: Frame, borders: readonly number[], layer: number): Faces => ({
   ...faces,
   outerRadiusMm: faces.outerRadiusMm - borders[layer]!,
   innerRadiusMm:
     layer === borders.length - 2 ? faces.innerRadiusMm : faces.outerRadiusMm - borders[layer + 1]!,
 });
 
-/** One layer of all segments, as it is sawn with the others. */
-export function layerKind(
-  { count, board }: LayeredParams,
-  name: string,
-  layer: number,
+/** The layers of all segments, each as it is sawn with the others of its board; `ordered` where pieces keep their order. */
+export const layerKinds = (
+  board: Layers,
   borders: readonly number[],
   frame: Frame,
-  heightMm: Mm,
-): PieceKind {
-  const half = Math.PI / count;
-  const places = Array.from({ length: count }, (_, i) => layer * count + i);
-  const whole = segmentStock(frame.faces, half, heightMm);
-  if (board.laid === 'outside-in') {
-    const stock: StripStock = {
-      ...segmentStock(facesOf(frame, borders, layer), half, heightMm),
-      cutting: 'same-edge',
-      boardEdgeMm: whole.longEdgeMm,
-    };
-    return { name, grain: 'along', heightMm, stock, places };
-  }
-  const thick = mm(borders[layer + 1]! - borders[layer]!);
-  const outermost = layer === 0 || layer === borders.length - 2;
-  const stock: StripStock = {
-    ...whole,
-    thicknessMm: thick,
-    cutting: board.turned === 'none' ? 'same-edge' : 'turned-over',
-    mostFacesSanded: outermost ? 1 : 0,
-  };
-  return { name, grain: 'along', heightMm: thick, stock, places };
-}
+  ordered: boolean,
+): PieceKind[] =>
+  layerNames(board).flatMap((name, layer) =>
+    frame.segments.map(({ stock, places, heightMm }): PieceKind => {
+      const { count } = frame.framing;
+      const kind = {
+        name: frame.segments.length === 1 ? name : say`${name}, ${sayRad(2 * stock.cutAngle)}`,
+        grain: 'along' as const,
+        places: places.map((segment) => layer * count + segment),
+      };
+      if (board.laid === 'outside-in') {
+        const { longEdgeMm, shortEdgeMm, widthMm } = segmentStock(
+          facesOf(frame, borders, layer),
+          stock.cutAngle,
+          stock.thicknessMm,
+        );
+        const layered: StripStock = {
+          ...stock,
+          longEdgeMm,
+          shortEdgeMm,
+          widthMm,
+          cutting: 'same-edge',
+          boardEdgeMm: stock.longEdgeMm,
+        };
+        return { ...kind, heightMm, stock: inOrderOf(layered, ordered) };
+      }
+      const thick = mm(borders[layer + 1]! - borders[layer]!);
+      const outermost = layer === 0 || layer === borders.length - 2;
+      const upright = board.turned === 'none' ? 'same-edge' : 'turned-over';
+      const layered: StripStock = {
+        ...stock,
+        thicknessMm: thick,
+        cutting: frame.upright ? upright : stock.cutting,
+        mostFacesSanded: outermost ? 1 : 0,
+      };
+      return { ...kind, heightMm: thick, stock: inOrderOf(layered, ordered) };
+    }),
+  );
 
 /** A layer of a segment where it lies. */
-export function layPiece(
-  { board }: LayeredParams,
-  layer: number,
-  segment: number,
-  place: number,
+export function layLayer(
+  board: Layers,
   borders: readonly number[],
   frame: Frame,
-  heightMm: number,
+  place: number,
 ): LaidPiece[] {
-  const wedge = frame.wedge(segment);
-  if (board.laid === 'outside-in') {
-    const outline = wedgeOutline(wedge, facesOf(frame, borders, layer), 0);
-    return [{ place, fromMm: 0, toMm: heightMm, bottom: outline, top: outline }];
-  }
-  const outline = wedgeOutline(wedge, frame.faces, 0);
+  const { framing, outline, upright, heightMm } = frame;
+  const [layer, segment] = [Math.floor(place / framing.count), place % framing.count];
+  if (board.laid === 'outside-in')
+    return laid(0, heightMm, (z) => outline(segment, z, facesOf(frame, borders, layer)));
   const [low, high] = [borders[layer]!, borders[layer + 1]!];
-  const turned = isTurned(board, segment);
-  return [
-    {
-      place,
-      fromMm: turned ? heightMm - high : low,
-      toMm: turned ? heightMm - low : high,
-      bottom: outline,
-      top: outline,
-    },
-  ];
+  return isTurned(board, segment)
+    ? laid(heightMm - high, heightMm - low, (z) => outline(segment, z))
+    : laid(low, high, (z) => outline(segment, z));
+
+  function laid(fromMm: number, toMm: number, at: (z: number) => LaidPiece['bottom']): LaidPiece[] {
+    const bottom = at(fromMm);
+    return [{ place, fromMm, toMm, bottom, top: upright ? bottom : at(toMm) }];
+  }
 }
 
 /** Lines between layers from outside to inside, the outermost first: where each is nearest to the axis and farthest. */
-export function linesOf(
-  { count, board, spacers }: LayeredParams,
-  borders: readonly number[],
-  frame: Frame,
-): LayerLine[] {
+export function linesOf(board: Layers, borders: readonly number[], frame: Frame): LayerLine[] {
   if (board.laid === 'bottom-up') return [];
-  // Segments that are pushed out carry their lines with them.
-  const segments = Array.from({ length: spacers ? count : 1 }, (_, i) => frame.wedge(i));
+  const { framing, outline, upright, heightMm } = frame;
+  const heights = upright ? [0] : [0, heightMm];
+  const segments = Array.from({ length: framing.count }, (_, i) => i);
   return borders.slice(1, -1).map((_, layer) => {
-    const outline = segments.map((wedge) => wedgeOutline(wedge, facesOf(frame, borders, layer), 0).slice(2));
+    const lines = segments.flatMap((i) =>
+      heights.map((z) => outline(i, z, facesOf(frame, borders, layer)).slice(2)),
+    );
     return {
       name: borders.length === 3 ? 'The layer line' : `Layer line ${layer + 1} from outside`,
-      nearMm: Math.min(...outline.map(([to, from]) => nearest(to!, from!))),
-      farMm: Math.max(...outline.map(farthest)),
+      nearMm: Math.min(...lines.map(([to, from]) => nearest(to!, from!))),
+      farMm: Math.max(...lines.map(farthest)),
     };
   });
 }
 
 /** The outermost line, as figures. */
-export function layerFigures(given: LayeredParams, borders: readonly number[], frame: Frame) {
-  const [outermost] = linesOf(given, borders, frame);
+export function layerFigures([outermost]: readonly LayerLine[]) {
   return outermost
     ? ([
         { key: 'layer-line-middle-of-a-segment', value: outermost.nearMm, unit: 'mm' },

@@ -1,8 +1,5 @@
 import { z } from 'zod';
 import { length } from '../../measure/field.js';
-import { wrongFraming } from '../joints/frame.js';
-import { spacersSchema } from '../joints/spacers.js';
-import { segmentCount } from '../segments.js';
 
 /** More layers than this nobody glues up. */
 export const MOST_LAYERS = 12;
@@ -16,9 +13,10 @@ const layersMm = z
   .max(MOST_LAYERS - 1, { error: () => `The board has too many layers; ${MOST_LAYERS} are allowed.` });
 
 /** How layers lie in a segment, and which segments stand upside down where they lie one above the other. */
-const boardSchema = z.discriminatedUnion('laid', [
-  z.strictObject({ laid: z.literal('outside-in'), layersMm }),
+export const layersSchema = z.discriminatedUnion('laid', [
+  z.strictObject({ is: z.literal('layers'), laid: z.literal('outside-in'), layersMm }),
   z.strictObject({
+    is: z.literal('layers'),
     laid: z.literal('bottom-up'),
     layersMm,
     /** `first`: the first, third, fifth … segment from the index mark; `second`: those between. */
@@ -26,41 +24,21 @@ const boardSchema = z.discriminatedUnion('laid', [
   }),
 ]);
 
-export type LayeredBoard = z.infer<typeof boardSchema>;
-
-export const layeredParams = z
-  .strictObject({
-    way: z.literal('layered'),
-    count: segmentCount,
-    board: boardSchema,
-    /** Between the segments; left out where they are glued to each other. */
-    spacers: spacersSchema.optional(),
-  })
-  .refine(({ count, board }) => board.laid !== 'bottom-up' || board.turned === 'none' || count % 2 === 0, {
-    path: ['count'],
-    error: ({ input }) =>
-      `Segment count is ${(input as { count: number }).count}; where every other segment stands upside down it has to be even, or two alike meet.`,
-  })
-  .check(({ value, issues }) => {
-    const wrong = wrongFraming(value);
-    if (wrong) issues.push(wrong);
-  });
-
-export interface LayeredParams extends z.infer<typeof layeredParams> {}
+export type Layers = z.infer<typeof layersSchema>;
 
 /** What the layers are called, from the first. */
-export function layerNames({ laid, layersMm }: LayeredBoard): string[] {
+export function layerNames({ laid, layersMm }: Layers): string[] {
   const [first, last] =
     laid === 'outside-in' ? ['Outer layer', 'Inner layer'] : ['Bottom layer', 'Top layer'];
   return [first, ...layersMm.slice(1).map((_, i) => `Layer ${i + 2}`), last];
 }
 
 /** Where layers begin and end, from 0 to `whole` (mm): one more number than layers. Layers thicker than the whole run beyond it. */
-export const bordersOf = ({ layersMm }: LayeredBoard, whole: number): number[] => {
+export const bordersOf = ({ layersMm }: Layers, whole: number): number[] => {
   let sum = 0;
   return [0, ...layersMm.map((layer) => (sum += layer)), whole];
 };
 
 /** Whether a segment stands upside down. */
-export const isTurned = (board: LayeredBoard, segment: number): boolean =>
+export const isTurned = (board: Layers, segment: number): boolean =>
   board.laid === 'bottom-up' && board.turned !== 'none' && segment % 2 === (board.turned === 'first' ? 0 : 1);

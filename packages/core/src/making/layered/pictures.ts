@@ -1,22 +1,17 @@
 import { boxOutline } from '../faced/pictures.js';
 import type { Frame } from '../joints/frame.js';
 import type { StepPicture } from '../picture.js';
-import type { StripStock } from '../stock.js';
 import { wedgeOutline } from '../wedge.js';
-import { isTurned, type LayeredParams } from './params.js';
+import { facesOf } from './layers.js';
+import { isTurned, type Layers } from './params.js';
 
 /** The board from its end, and what is sawn off it. */
-export function layeredPictures(
-  given: LayeredParams,
-  segment: StripStock,
-  borders: readonly number[],
-  frame: Frame,
-): StepPicture[] {
-  const { count, board } = given;
-  const { widthMm: wide, longEdgeMm: long, thicknessMm: high } = segment;
+export function layeredPictures(board: Layers, borders: readonly number[], frame: Frame): StepPicture[] {
+  const { count } = frame.framing;
+  const saw = frame.segments.length > 1 ? 'saw-1' : 'saw';
+  const { widthMm: wide, longEdgeMm: long, thicknessMm: high } = frame.segments[0]!.stock;
   const layers = borders.slice(1).map((to, layer) => ({ from: borders[layer]!, to, layer }));
   if (board.laid === 'outside-in') {
-    const { outerRadiusMm } = frame.faces;
     return [
       {
         step: 'board',
@@ -37,15 +32,11 @@ export function layeredPictures(
         ],
       },
       {
-        step: 'saw',
+        step: saw,
         title: 'Segment',
         says: 'A segment from above, its outer layer away from the axis.',
-        parts: layers.map(({ from, to, layer }) => ({
-          outline: wedgeOutline(
-            frame.wedge(0),
-            { ...frame.faces, outerRadiusMm: outerRadiusMm - from, innerRadiusMm: outerRadiusMm - to },
-            0,
-          ),
+        parts: layers.map(({ layer }) => ({
+          outline: wedgeOutline(frame.wedge(0), facesOf(frame, borders, layer), 0),
           place: layer * count,
         })),
         lines: [],
@@ -75,7 +66,7 @@ export function layeredPictures(
       sizes: [{ from: { x: 0, y: 0 }, to: { x: wide, y: 0 }, mm: wide }, ...heights],
     },
     {
-      step: 'saw',
+      step: saw,
       title: 'Segments',
       says: 'Two neighbours in the ring, seen from outside.',
       parts: [1, 0].flatMap((segment, i) => stacked(i * long, long, segment)),

@@ -1,10 +1,10 @@
 import { say, sayList, sayMm } from '../../measure/said.js';
 import type { Frame } from '../joints/frame.js';
+import { sawAll } from '../joints/frameSteps.js';
 import { type Planing, planedThickness } from '../planing.js';
-import { setTheSaw } from '../segments.js';
+import type { Beside } from '../sources/contract.js';
 import { type Step, step } from '../step.js';
-import type { StripStock } from '../stock.js';
-import type { LayeredParams } from './params.js';
+import type { Layers } from './params.js';
 
 const inOrder = (layers: readonly number[]) =>
   sayList(
@@ -15,12 +15,14 @@ const inOrder = (layers: readonly number[]) =>
 /** How the board or strip is glued up and segments are sawn from it. */
 export const layeredSteps =
   (
-    { count, board }: LayeredParams,
-    segment: StripStock,
+    board: Layers,
     borders: readonly number[],
-    { joining }: Frame,
+    frame: Frame,
+    { after }: Beside,
   ): ((planing: Planing) => Step[]) =>
   (planing) => {
+    const segment = frame.segments[0]!.stock;
+    const each = after?.done === 'opened' ? 2 : 1;
     const high = planedThickness(segment.thicknessMm, planing);
     const layers = borders.slice(1).map((to, i) => to - borders[i]!);
     if (board.laid === 'outside-in')
@@ -32,12 +34,12 @@ export const layeredSteps =
           ['dust'],
         ),
         step('on-edge', 'saw', 'Stand the board on edge at the saw, outer layer away from the fence.'),
-        setTheSaw(segment, count, 'the same edge out every time'),
-        ...joining,
+        ...sawAll(frame, 'the same edge out every time', each),
       ];
     // What is sanded off the ring comes off its lowest and its topmost layer.
     const more = (high - segment.thicknessMm) / 2;
     const planed = layers.map((thick, i) => thick + (i === 0 || i === layers.length - 1 ? more : 0));
+    const over = frame.upright ? 'turning the strip over between cuts' : undefined;
     return [
       step(
         'board',
@@ -45,10 +47,15 @@ export const layeredSteps =
         say`Plane strips to ${inOrder(planed)}, all ${sayMm(segment.widthMm, 'width')} wide, and glue them one on another in this order, bottom layer first, into a strip ${sayMm(high)} high.`,
         ['dust'],
       ),
-      board.turned === 'none'
-        ? setTheSaw(segment, count, 'the same edge out every time and the same layer up')
-        : setTheSaw(segment, count, 'turning the strip over between cuts'),
-      ...(board.turned === 'none'
+      ...sawAll(
+        frame,
+        board.turned !== 'none'
+          ? over
+          : frame.framing.lean?.cut === 'two-fences'
+            ? 'between two fences, never turning the strip over'
+            : 'the same edge out every time and the same layer up',
+      ),
+      ...(board.turned === 'none' || !frame.upright
         ? []
         : [
             step(
@@ -57,6 +64,5 @@ export const layeredSteps =
               'Lay them as they came off the saw: every other segment stands upside down, so that front and back are opposites.',
             ),
           ]),
-      ...joining,
     ];
   };

@@ -1,19 +1,21 @@
-import { type Mm, mm } from '../../measure/quantity.js';
+import { mm } from '../../measure/quantity.js';
 import { say } from '../../measure/said.js';
 import type { PieceKind } from '../contract.js';
-import { backedKinds } from '../faced/backing.js';
+import { backingKind, frontStock } from '../faced/backing.js';
 import type { FacePoint } from '../faced/face.js';
 import type { FacedRing } from '../faced/facedRing.js';
-import type { LetteredParams } from './params.js';
+import type { SegmentGroup } from '../sources/contract.js';
+import type { LetteredRing } from './params.js';
 
-/** Segments, an insert for each glyph, what lies behind, spacers. Places of segments without a letter belong to no insert. */
+/** Segments, an insert for each glyph, what lies behind. Places of segments without a letter belong to no insert. */
 export function kindsOf(
-  given: LetteredParams,
+  given: LetteredRing,
   pockets: readonly (readonly (readonly FacePoint[])[])[],
   ring: FacedRing,
-  heightMm: Mm,
+  groups: readonly SegmentGroup[],
 ): PieceKind[] {
-  const { count, order, glyphs, spacerMm } = given;
+  const { count, order, glyphs } = given;
+  const { heightMm } = ring;
   const inserts = glyphs.flatMap((glyph, i): PieceKind[] => {
     const places = Array.from({ length: count }, (_, s) => s).flatMap((s) =>
       order[s] === i ? [count + s] : [],
@@ -38,26 +40,15 @@ export function kindsOf(
       },
     ];
   });
-  const all = (first: number) => Array.from({ length: count }, (_, i) => first + i);
-  const { backingMm } = given;
-  const [front, ...back] =
-    backingMm === undefined
-      ? [{ name: 'Segment', grain: 'along' as const, heightMm, stock: ring.segment, places: all(0) }]
-      : backedKinds(backingMm, ring, heightMm, { front: all(0), back: all(2 * count) });
   return [
-    front!,
+    {
+      name: 'Segment',
+      grain: 'along',
+      heightMm,
+      stock: frontStock(given, ring),
+      places: Array.from({ length: count }, (_, i) => i),
+    },
     ...inserts,
-    ...back,
-    ...(ring.spacer && spacerMm > 0
-      ? [
-          {
-            name: 'Spacer',
-            grain: 'outwards' as const,
-            heightMm,
-            stock: ring.spacer.stock,
-            places: all((2 + back.length) * count),
-          },
-        ]
-      : []),
+    ...backingKind(given, ring, groups),
   ];
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { length, number, text, whole } from '../../measure/field.js';
-import { segmentCount } from '../segments.js';
+import { backingField } from '../faced/backing.js';
 
 export const MOST_GLYPHS = 60;
 const MOST_POINTS = 400;
@@ -23,13 +23,9 @@ export const glyphFields = {
 };
 const glyph = z.strictObject(glyphFields);
 
-export const letteredParams = z
+export const lettersSchema = z
   .strictObject({
-    way: z.literal('lettered'),
-    count: segmentCount.max(60, {
-      error: ({ input }) => `Segment count is ${String(input)}; a ring with letters has 3 to 60.`,
-    }),
-    spacerMm: length('Spacer', 0, 100),
+    is: z.literal('letters'),
     glyphs: z
       .array(glyph)
       .max(MOST_GLYPHS, { error: () => `There are too many outlines; ${MOST_GLYPHS} are allowed.` }),
@@ -39,8 +35,7 @@ export const letteredParams = z
     sizeMm: length('Height of the letters', 1, 300),
     upMm: length('Letters up', -200, 200),
     depthMm: length('Depth of the pocket', 0.3, 100),
-    /** How far behind the face a second layer of another wood begins; left out where there is none. */
-    backingMm: length('Layer in front of the backing', 0.3, 200).optional(),
+    backingMm: backingField,
     cutterMm: length('Cutter', 0.2, 20),
     clearanceMm: length('Clearance', 0, 1),
     /** Whether inserts go in turned over, as tapered ones do: then they are cut mirrored. */
@@ -51,5 +46,8 @@ export const letteredParams = z
     error: () => 'A segment names an outline that is not in the list.',
   });
 
-export interface LetteredParams extends z.infer<typeof letteredParams> {}
-export type Glyph = LetteredParams['glyphs'][number];
+export type Letters = z.infer<typeof lettersSchema>;
+
+/** Letters with the number of segments that they go into. */
+export type LetteredRing = Letters & { readonly count: number };
+export type Glyph = Letters['glyphs'][number];

@@ -27,17 +27,21 @@ function groupsOf(given: MedallionParams): PlaceGroup[] {
 /** A floor glued up flat: a star of rhombs of two halves with infill and a border, or a log-cabin square. */
 export const medallion: Making<MedallionParams> = {
   way: 'medallion',
-  name: 'Medallion floor',
-  says: 'a floor glued flat: a star of light and dark halves, or a log-cabin square',
+  starts: {
+    medallion: {
+      name: 'Medallion floor',
+      says: 'a floor glued flat: a star of light and dark halves, or a log-cabin square',
+      bond: 'as-it-was',
+      begin: () => ({
+        way: 'medallion',
+        floor: { figure: 'star', points: 8, lit: 'clockwise' },
+        borderMm: mm(12),
+      }),
+    },
+  },
   params: medallionParams,
   solid: true,
-  bond: 'as-it-was',
-  strict: true,
-  begin: () => ({
-    way: 'medallion',
-    floor: { figure: 'star', points: 8, lit: 'clockwise' },
-    borderMm: mm(12),
-  }),
+  strict: () => true,
   groups: groupsOf,
   segments: () => null,
   withSegments: (given) => given,

@@ -21,16 +21,20 @@ export type PieParams = z.infer<typeof params>;
 /** Segments whose points meet in the middle, with or without a plug there. */
 export const pie: Making<PieParams> = {
   way: 'pie',
-  name: 'Pie with a plug',
-  says: 'segments to the centre: patterned floors and feet; a plug hides where the points meet',
+  starts: {
+    pie: {
+      name: 'Pie with a plug',
+      says: 'segments to the centre: patterned floors and feet; a plug hides where the points meet',
+      bond: 'as-it-was',
+      begin: ({ segments }) => ({
+        way: 'pie',
+        count: segments,
+        plug: { diameterMm: mm(25), drillMm: mm(25) },
+      }),
+    },
+  },
   params,
   solid: true,
-  bond: 'as-it-was',
-  begin: ({ segments }) => ({
-    way: 'pie',
-    count: segments,
-    plug: { diameterMm: mm(25), drillMm: mm(25) },
-  }),
   groups: ({ count, plug }) => [{ name: 'Segment', count }, ...plugGroup(plug)],
   segments: ({ count }) => count,
   withSegments: (given, count) => ({ ...given, count }),

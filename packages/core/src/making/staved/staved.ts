@@ -35,12 +35,16 @@ export function compoundAngles(count: number, lean: number): { mitre: Rad; blade
 /** Staves round the axis, grain upright, straight or leaning. */
 export const staved: Making<StavedParams> = {
   way: 'staved',
-  name: 'Staves',
-  says: 'grain upright, like a bucket: tall bands, and feature rings with a figured face',
+  starts: {
+    staved: {
+      name: 'Staves',
+      says: 'grain upright, like a bucket: tall bands, and feature rings with a figured face',
+      bond: 'as-it-was',
+      begin: ({ segments }) => ({ way: 'staved', count: segments, leanDeg: 0 }),
+    },
+  },
   params,
   solid: false,
-  bond: 'as-it-was',
-  begin: ({ segments }) => ({ way: 'staved', count: segments, leanDeg: 0 }),
   groups: ({ count }) => [{ name: 'Stave', count }],
   segments: ({ count }) => count,
   withSegments: (given, count) => ({ ...given, count }),

@@ -43,8 +43,14 @@ export const madeRingFields = {
 export function fromStock<P>(others: OtherWays<P>): Making<StockParams<P>> {
   const making: Making<StockParams<P>> = {
     way: 'stock',
-    name: 'From the stash',
-    says: 'a ring already made, with its real size and woods, from the stash that all pieces share',
+    starts: {
+      stock: {
+        name: 'From the stash',
+        says: 'a ring already made, with its real size and woods, from the stash that all pieces share',
+        bond: 'as-it-was',
+        begin: () => null,
+      },
+    },
     params: z.strictObject({
       way: z.literal('stock'),
       item: z.string().min(1).max(60),
@@ -52,8 +58,6 @@ export function fromStock<P>(others: OtherWays<P>): Making<StockParams<P>> {
       of: others.schema,
     }) as unknown as z.ZodType<StockParams<P>>,
     solid: false,
-    bond: 'as-it-was',
-    begin: () => null,
     groups: ({ of }) => others.groups(of),
     segments: ({ of }) => others.segments(of),
     withSegments: (given) => given,

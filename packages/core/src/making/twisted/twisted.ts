@@ -3,8 +3,8 @@ import { done, refuse } from '../../measure/reason.js';
 import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { assemble } from '../assemble.js';
-import type { Making } from '../contract.js';
-import { thickHeight } from '../resawn/resawn.js';
+import type { BoardRows, Making } from '../contract.js';
+import { thickHeight } from '../segmented/after.js';
 import { stripKinds } from './kinds.js';
 import { type TwistedParams, twistedParams } from './params.js';
 import { twistedPictures } from './pictures.js';
@@ -16,28 +16,26 @@ import { twistedWarnings } from './told.js';
 /** A slice of a disc sawn from a board of parallel strips; every slice is turned a little before it is glued. */
 export const twisted: Making<TwistedParams> = {
   way: 'twisted',
-  name: 'Twisted stack',
-  says: 'thin discs sawn from a board of parallel strips, each turned a little: any form swirls',
+  starts: {
+    twisted: {
+      name: 'Twisted stack',
+      says: 'thin discs sawn from a board of parallel strips, each turned a little: any form swirls',
+      bond: 'as-it-was',
+      begin: ({ body }) => ({
+        way: 'twisted',
+        stripsMm: Array.from({ length: 41 }, (_, i) => mm(i === 20 ? 16 : i % 2 === 0 ? 12 : 8)),
+        from: body,
+        boardMm: mm(44),
+        kerfMm: mm(1.5875),
+        cleanUpMm: mm(0),
+      }),
+    },
+  },
   params: twistedParams,
   solid: true,
-  bond: 'as-it-was',
-  strict: true,
-  begin: ({ body }) => ({
-    way: 'twisted',
-    stripsMm: Array.from({ length: 41 }, (_, i) => mm(i === 20 ? 16 : i % 2 === 0 ? 12 : 8)),
-    from: body,
-    boardMm: mm(44),
-    kerfMm: mm(1.5875),
-    cleanUpMm: mm(0),
-  }),
+  strict: () => true,
   groups: ({ stripsMm }) => [{ name: 'Strip', count: stripsMm.length }],
-  rows: {
-    called: () => 'Strips, side by side',
-    sizes: ({ stripsMm }) => stripsMm,
-    withSizes: (given, sizes) => ({ ...given, stripsMm: [...sizes] }),
-    places: (_, row) => [row],
-    upward: () => false,
-  },
+  boards: () => [BOARD],
   segments: () => null,
   withSegments: (given) => given,
   pitch: () => rad(TURN / 360),
@@ -151,4 +149,12 @@ export const twisted: Making<TwistedParams> = {
       stripsMm: given.stripsMm.map((w) => mm(Math.min(500, Math.max(w * by, given.kerfMm / 2)))),
     };
   },
+};
+
+const BOARD: BoardRows<TwistedParams> = {
+  called: () => 'Strips, side by side',
+  sizes: ({ stripsMm }) => stripsMm,
+  withSizes: (given, sizes) => ({ ...given, stripsMm: [...sizes] }),
+  places: (_, row) => [row],
+  upward: () => false,
 };

@@ -2,46 +2,62 @@ import { groupsOf, makingSchema, type RingMaking } from '../../making/registry.j
 import type { Ring } from '../schema.js';
 import { spread } from './stack.js';
 
-/** What parameters are called when they do not carry over to another way. */
+/** What parameters are called when they do not carry over. */
 const CALLED: Readonly<Record<string, string>> = {
   parts: 'unequal widths',
+  inOrder: 'order along the strip',
   plug: 'plug',
-  spacers: 'spacers',
-  gap: 'gaps',
+  lean: 'tilt',
   leanDeg: 'lean',
-  tiltDeg: 'tilt',
-  from: 'link with the other slices',
   halves: 'make-up of its halves',
-  match: 'order along the strip',
-  board: 'layers',
   item: 'place in the stash',
-  layersMm: 'layers of the board',
-  plugs: 'plugs and edges',
-  glyphs: 'letters',
   stripsMm: 'strips of the board',
   floor: 'floor',
   waferMm: 'wafers',
-  seen: 'illusion',
 };
 
-/** Parameters that mean the same in every way that has them. */
-const SHARED = ['parts', 'plug', 'spacers'] as const;
+/** What lies in joints, what segments are sawn from and what is done then, by what it is. */
+const CALLED_BY: Readonly<Record<string, string>> = {
+  spacers: 'spacers',
+  gaps: 'gaps',
+  mixed: 'what the joints hold',
+  layers: 'layers',
+  laminated: 'layers of the board',
+  plugs: 'plugs and edges',
+  letters: 'letters',
+  illusion: 'illusion',
+  sliced: 'link with the other slices',
+  opened: 'leaves of a book',
+};
 
-/** Parameters of another way with those of the old one that it has too. */
-export function carried(old: RingMaking, begun: RingMaking): RingMaking {
+/** Parameters of a starting point with those of the old ones that it keeps, as far as they go with it. */
+export function carried(old: RingMaking, begun: RingMaking, keeps: readonly string[]): RingMaking {
   let making = begun;
-  for (const key of SHARED) {
+  for (const key of keeps) {
     const value = (old as unknown as Record<string, unknown>)[key];
-    const { [key]: _, ...rest } = making as unknown as Record<string, unknown>;
-    const tried = value === undefined ? null : makingSchema.safeParse({ ...rest, [key]: value });
+    const tried = value === undefined ? null : makingSchema.safeParse({ ...making, [key]: value });
     if (tried?.success) making = tried.data;
   }
   return making;
 }
 
-/** What of the old parameters the new way does not have, in words. */
+/** What of the old parameters the new ones do not have, in words. */
 export const lost = (old: RingMaking, making: RingMaking): string[] =>
-  Object.keys(old).flatMap((key) => (key in making ? [] : (CALLED[key] ?? [])));
+  Object.entries(old).flatMap(([key, value]) => {
+    const now = (making as unknown as Record<string, unknown>)[key];
+    const sort = sortOf(value);
+    if (now !== undefined && sort === sortOf(now)) return [];
+    return (sort === undefined ? now === undefined && CALLED[key] : CALLED_BY[sort]) || [];
+  });
+
+/** Which of several an answer is; undefined of what is only one. */
+function sortOf(answer: unknown): string | undefined {
+  const { put, is, done } = (typeof answer === 'object' && answer !== null ? answer : {}) as Record<
+    string,
+    unknown
+  >;
+  return [put, is, done].find((sort) => typeof sort === 'string') as string | undefined;
+}
 
 /** Woods of a ring that find no place in it any more, in words. */
 export function lostWoods(before: readonly string[], after: readonly string[]): string[] {

@@ -1,7 +1,7 @@
 import { current } from 'immer';
 import type { Lens } from '../../making/inlaid/params.js';
-import type { Figure, LaminatedParams } from '../../making/laminated/params.js';
-import { groupsOf, insteadOf, makeRing } from '../../making/registry.js';
+import type { Figure, Laminated } from '../../making/laminated/params.js';
+import { groupsOf, insteadOf, makeRing, type RingMaking } from '../../making/registry.js';
 import type { Said } from '../../measure/said.js';
 import { stackUp } from '../prepare.js';
 import type { Project, Ring } from '../schema.js';
@@ -19,7 +19,8 @@ export const layLens = (rings: Rings, lens: Omit<Lens, 'ring'>): Command => ({
     const middle = (order[0]! + order.at(-1)!) / 2;
     for (const index of order) {
       const { making } = draft.rings[index]!;
-      if (making.way === 'inlaid') making.lens = { ...lens, ring: index - middle };
+      if (making.way === 'segmented' && making.sawnFrom?.is === 'plugs')
+        making.sawnFrom.lens = { ...lens, ring: index - middle };
     }
     return undefined;
   },
@@ -34,9 +35,10 @@ export const setFigure = (rings: Rings, figure: Figure): Command => ({
     let note: Said | undefined;
     for (const index of rings) {
       const ring = draft.rings[index]!;
-      if (ring.making.way !== 'laminated') continue;
       const old = current(ring as object) as Ring;
-      const wanted: LaminatedParams = { ...(old.making as LaminatedParams), figure };
+      if (old.making.way !== 'segmented' || old.making.sawnFrom?.is !== 'laminated') continue;
+      const board: Laminated = { ...old.making.sawnFrom, figure };
+      const wanted: RingMaking = { ...old.making, sawnFrom: board };
       const { need } = stack.value.rings[index]!;
       const suits = makeRing(wanted, need).ok;
       const near = suits ? wanted : insteadOf(wanted, need);

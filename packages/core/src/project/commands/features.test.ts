@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { BLANKS } from '../../blank/registry.js';
 import { demoProjects } from '../../demo/index.js';
 import { cutListCsv } from '../../exchange/cutListCsv.js';
+import { boardsOf, startOf } from '../../making/registry.js';
 import { mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
 import { DEFAULT_SHOP } from '../../settings/shop.js';
@@ -20,42 +21,52 @@ test('there is a demo piece for every family, each sound and with all its rings 
     for (const { made, course } of rings(project))
       expect(made.ok, `${project.name} ${course.index}`).toBe(true);
   }
-  const ways = new Set(demoProjects().flatMap((project) => project.rings.map(({ making }) => making.way)));
-  for (const way of ['laminated', 'inlaid', 'lettered', 'medallion', 'twisted', 'basket', 'illusion'])
-    expect(ways).toContain(way);
+  const starts = new Set(
+    demoProjects().flatMap((project) => project.rings.map(({ making }) => startOf(making))),
+  );
+  for (const start of [
+    'laminated',
+    'inlaid',
+    'lettered',
+    'medallion',
+    'twisted',
+    'basket',
+    'illusion',
+    'climbing',
+  ])
+    expect(starts).toContain(start);
   expect(demo('Globe').blanks!.map(({ making }) => making.kind)).toEqual(['globe', 'bent']);
 });
 
 describe('rings made another way', () => {
   test('take the tones that the way means, and a layer of a board keeps to one wood', () => {
-    const zigzag = after(demo('Cup'), edit.setWay([8], 'laminated'));
+    const zigzag = after(demo('Cup'), edit.startFrom([8], 'laminated'));
     const { woods, making } = zigzag.rings[8]!;
-    if (making.way !== 'laminated') throw new Error('way');
-    const each = woods.length / making.layersMm.length;
+    const each = woods.length / boardsOf(making)[0]!.sizes(making).length;
     expect(new Set(woods.slice(0, each)).size).toBe(1);
     expect(new Set(woods).size).toBeGreaterThan(1);
     const painted = after(zigzag, edit.setWood([8], 'purpleheart', [each + 3]));
     expect(new Set(painted.rings[8]!.woods.slice(each, 2 * each))).toEqual(new Set(['purpleheart']));
   });
   test('say what does not carry over', () => {
-    const laminated = after(demo('Cup'), edit.setWay([8], 'laminated'));
-    const change = edit.setWay([8], 'flat');
-    expect(after(laminated, change).rings[8]!.making.way).toBe('flat');
+    const laminated = after(demo('Cup'), edit.startFrom([8], 'laminated'));
+    const change = edit.startFrom([8], 'flat');
+    expect(startOf(after(laminated, change).rings[8]!.making)).toBe('flat');
   });
 });
 
 describe('the figure of a laminated board', () => {
   test('changes in one step, whatever the board was: one that does not go with it is made to suit', () => {
-    const zigzag = after(demo('Cup'), edit.setWay([8], 'laminated'));
+    const zigzag = after(demo('Cup'), edit.startFrom([8], 'laminated'));
     for (const figure of ['stripes', 'ramp', 'chevron', 'diamond', 'chequer', 'zigzag'] as const) {
       const laid = after(zigzag, edit.setFigure([8], figure));
-      expect(laid.rings[8]!.making).toMatchObject({ figure });
+      expect(laid.rings[8]!.making).toMatchObject({ sawnFrom: { figure } });
       expect(rings(laid)[8]!.made.ok, figure).toBe(true);
     }
     const { note } = change(zigzag, edit.setFigure([8], 'chequer'));
     expect(plain(note ?? '')).toBe('The board was made to suit the figure: look at its layers.');
     const chequer = after(zigzag, edit.setFigure([8], 'chequer')).rings[8]!;
-    expect(chequer.making).toMatchObject({ layersMm: { length: 4 } });
+    expect(chequer.making).toMatchObject({ sawnFrom: { layersMm: { length: 4 } } });
     const before = zigzag.rings[8]!.woods;
     expect(chequer.woods[0]).toBe(before[0]);
   });
@@ -69,15 +80,20 @@ describe('what cannot be', () => {
     ['lettered', { sizeMm: mm(120) }, /make the letters smaller|and the ring/],
     ['basket', { waferMm: mm(50) }, /50 mm thick .* nothing is left of the segments/],
   ] as const)('%s is refused at the edit, and nothing changes', (way, change, says) => {
-    const ring = after(demo('Cup'), edit.setWay([8], way));
-    expect(refusal(ring, edit.setParams([8], way, change as never))).toMatch(says);
+    const ring = after(demo('Cup'), edit.startFrom([8], way));
+    const { making } = ring.rings[8]!;
+    const changed =
+      making.way === 'segmented'
+        ? edit.setSource([8], making.sawnFrom!.is, change as never)
+        : edit.setParams([8], 'basket', change as never);
+    expect(refusal(ring, changed)).toMatch(says);
   });
   test('a ring that cannot be made may be changed on its way to one that can', () => {
-    const thin = after(demo('Cup'), edit.setRingHeight([8], mm(60)), edit.setWay([8], 'laminated'));
+    const thin = after(demo('Cup'), edit.setRingHeight([8], mm(60)), edit.startFrom([8], 'laminated'));
     expect(rings(thin)[8]!.made.ok).toBe(false);
     const layersMm = [20, 8, 20].map(mm);
-    expect(after(thin, edit.setParams([8], 'laminated', { layersMm })).rings[8]!.making).toMatchObject({
-      layersMm,
+    expect(after(thin, edit.setSource([8], 'laminated', { layersMm })).rings[8]!.making).toMatchObject({
+      sawnFrom: { layersMm },
     });
   });
 });
@@ -111,16 +127,22 @@ describe('bands and patches', () => {
   test('a basket has caps below and above and is turned half a segment ring by ring', () => {
     const project = after(
       demo('Cup'),
-      edit.setWay([6, 7, 8, 9, 10], 'basket'),
+      edit.startFrom([6, 7, 8, 9, 10], 'basket'),
       edit.basketBand([6, 7, 8, 9, 10]),
     );
     const band = project.rings.slice(6, 11);
-    expect(band.map(({ making }) => making.way)).toEqual(['flat', 'basket', 'basket', 'basket', 'flat']);
+    expect(band.map(({ making }) => making.way)).toEqual([
+      'segmented',
+      'basket',
+      'basket',
+      'basket',
+      'segmented',
+    ]);
     expect(band.map(({ turn }) => turn)).toEqual([0, 0.5, 0, 0.5, 0]);
     expect(codes(project)).not.toContain('too-few-to-read');
   });
   test('two rings of it are told to be too few', () => {
-    const project = after(demo('Cup'), edit.setWay([7, 8], 'basket'));
+    const project = after(demo('Cup'), edit.startFrom([7, 8], 'basket'));
     expect(codes(project)).toContain('too-few-to-read');
     expect(plain(planned(project).checks.find(({ code }) => code === 'too-few-to-read')!.message)).toMatch(
       /Rings 8 and 9 are too few to read as weaving; it takes 3/,
@@ -142,7 +164,9 @@ describe('bands and patches', () => {
     const laid = after(bowl, edit.layLens([2, 3, 4], lens));
     const offsets = [2, 3, 4].map((i) => {
       const { making } = laid.rings[i]!;
-      return making.way === 'inlaid' ? making.lens?.ring : null;
+      return making.way === 'segmented' && making.sawnFrom?.is === 'plugs'
+        ? making.sawnFrom.lens?.ring
+        : null;
     });
     expect(offsets).toEqual([-1, 0, 1]);
   });

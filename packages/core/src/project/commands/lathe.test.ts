@@ -160,7 +160,7 @@ test('a new foot brings all above it up; a rim goes on top', () => {
   expect(radiusAt(now.outside, 0)).toBe(40);
   expect(rings(footed)[0]!.ring).toMatchObject({ heightMm: 20, woods: [wood], making: { way: 'disc' } });
   const ringed = after(cup, edit.newFoot(mm(20), mm(40), wood, 12));
-  expect(rings(ringed)[0]!.ring).toMatchObject({ making: { way: 'flat', count: 12 } });
+  expect(rings(ringed)[0]!.ring).toMatchObject({ making: { way: 'segmented', count: 12 } });
   expect(refusal(cup, edit.newFoot(mm(20), mm(40), wood, 2.5))).toMatch(/[Ss]egment/);
   const [solid, glued] = [planned(footed), planned(ringed)];
   expect(glued.rings[0]!.pieces.reduce((sum, { count }) => sum + count, 0)).toBe(12);

@@ -11,8 +11,8 @@ const [cup, , , _lantern] = demoProjects() as [Project, Project, Project, Projec
 describe('leaning joints', () => {
   const tilted = after(
     cup,
-    edit.setWay([8, 9, 10, 11], 'tilted'),
-    edit.setParams([8, 9, 10, 11], 'tilted', { tiltDeg: 8 }),
+    edit.startFrom([8, 9, 10, 11], 'tilted'),
+    edit.setLean([8, 9, 10, 11], { tiltDeg: 8 }),
   );
 
   test('a stripe runs on at the radius that is asked for, and the step left over elsewhere is told', () => {
@@ -49,12 +49,9 @@ describe('leaning joints', () => {
       Project,
     ];
     expect(others(wave)).toBe(0);
-    expect(wave.rings.slice(8, 12).map(({ making }) => making.way === 'tilted' && making.hand)).toEqual([
-      'right',
-      'left',
-      'right',
-      'left',
-    ]);
+    expect(
+      wave.rings.slice(8, 12).map(({ making }) => making.way === 'segmented' && making.lean?.hand),
+    ).toEqual(['right', 'left', 'right', 'left']);
     expect(others(single)).toBe(0);
     expect(wedges(single)).toBeGreaterThan(wedges(tilted));
   });

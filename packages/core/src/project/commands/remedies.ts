@@ -15,7 +15,7 @@ import { setFixed, setMeasured } from './ringCommands.js';
 import { fitStack, liftOfBands, segmentedLike, usualSolid } from './stack.js';
 import { removeRings, splitRing } from './stackCommands.js';
 import { alternateHands } from './tiltedCommands.js';
-import { setCount, setMaking, setParams, setWay } from './wayCommands.js';
+import { changeParams, setCount, setMaking, startFrom } from './wayCommands.js';
 
 /** What a remedy is called on its button, and the edit that it is. */
 export function remedyOf(remedy: Remedy): Command {
@@ -44,7 +44,7 @@ export function remedyOf(remedy: Remedy): Command {
         },
       };
     case 'make-plugged':
-      return { ...setWay([remedy.ring], 'pie'), label: `Plug ring ${remedy.ring + 1}` };
+      return { ...startFrom([remedy.ring], 'pie'), label: `Plug ring ${remedy.ring + 1}` };
     case 'make-as':
       return {
         ...setMaking([remedy.ring], remedy.making),
@@ -53,7 +53,12 @@ export function remedyOf(remedy: Remedy): Command {
     case 'alternate-hands':
       return { ...alternateHands(remedy.rings), label: 'Let them lean left and right in turn' };
     case 'cut-one-hand':
-      return { ...setParams(remedy.rings, 'tilted', { cut: 'same-edge' }), label: 'Cut one hand only' };
+      return {
+        ...changeParams(remedy.rings, 'segmented', ({ lean }) =>
+          lean ? { lean: { ...lean, cut: 'same-edge' as const } } : {},
+        ),
+        label: 'Cut one hand only',
+      };
     case 'fewer-segments':
       return {
         label: 'Use fewer segments',

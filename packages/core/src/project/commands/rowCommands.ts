@@ -1,4 +1,4 @@
-import { boardRowsOf, placesOf } from '../../making/registry.js';
+import { boardsOf, placesOf } from '../../making/registry.js';
 import { type Mm, mm } from '../../measure/quantity.js';
 import type { Command } from './command.js';
 import { each, named, type Rings } from './each.js';
@@ -27,30 +27,30 @@ function fitted(sizes: readonly (Mm | null)[], rows: readonly RowChange[]): Mm[]
   return over > 0 && each > 0 ? rows.map(({ like, sizeMm }) => (like === last ? mm(each) : sizeMm)) : asked;
 }
 
-/** Glues the boards of rings up from other rows: rows that are moved or copied keep their woods. */
-export const setRows = (rings: Rings, rows: readonly RowChange[]): Command => ({
+/** Glues a board of rings up from other rows: rows that are moved or copied keep their woods, what is in no row keeps its own. */
+export const setRows = (rings: Rings, rows: readonly RowChange[], which = 0): Command => ({
   label: `Layers of ${named(rings)}`,
   apply: each(rings, (ring, index) => {
     const { making } = ring;
-    const board = boardRowsOf(making);
+    const board = boardsOf(making)[which];
     if (!board) return undefined;
     const parsed = parsedMaking(index, board.withSizes(making, fitted(board.sizes(making), rows)));
     if ('reasons' in parsed) return parsed;
     const next = parsed.making;
     const before = [...ring.woods];
     const kept = board.sizes(making).map((_, row) => board.places(making, row));
-    const inRows = kept.reduce((sum, places) => sum + places.length, 0);
-    // What is in no row, spacers, comes after all rows and stays what it is.
-    const rest = before.slice(inRows);
-    const woods = Array.from({ length: placesOf(next) }, () => before[0]!);
+    // Places of rows follow each other; what comes before them and after them is in no row.
+    const first = kept[0]![0]!;
+    const after = before.slice(first + kept.reduce((sum, places) => sum + places.length, 0));
+    const woods = Array.from({ length: placesOf(next) }, (_, place) => before[place]!);
     rows.forEach(({ like, key }, row) => {
       const from = kept[like] ?? kept[0]!;
       board.places(next, row).forEach((place, i) => {
         woods[place] = key ?? before[from[i] ?? from[0]!]!;
       });
     });
-    rest.forEach((wood, i) => {
-      woods[woods.length - rest.length + i] = wood;
+    after.forEach((wood, i) => {
+      woods[woods.length - after.length + i] = wood;
     });
     ring.making = next;
     ring.woods = woods;

@@ -14,10 +14,10 @@ const layered = (layersMm: readonly number[]) => {
   const made = after(
     cup,
     edit.setMaking([RING], {
-      way: 'layered',
+      way: 'segmented',
       count: 24,
-      board: { laid: 'outside-in', layersMm: layersMm.map((layer) => mm(layer)) },
-      spacers: { at: 'even', number: 2, thicknessMm: mm(2) },
+      between: { put: 'spacers', spacers: { at: 'even', number: 2, thicknessMm: mm(2) } },
+      sawnFrom: { is: 'layers', laid: 'outside-in', layersMm: layersMm.map((layer) => mm(layer)) },
     }),
   );
   const keys = ['sugar-maple', 'black-walnut', 'purpleheart'];
@@ -41,10 +41,10 @@ describe('rows of a board', () => {
     const [outer, inner, spacers] = [of(before, 0), of(before, 24), of(before, 48, 2)];
     expect(new Set(outer).size).toBe(3);
     const turned = after(before, edit.setRows([RING], [row(9, 1), row(4, 0)]));
-    expect(turned.rings[RING]!.making).toMatchObject({ board: { layersMm: [9] } });
+    expect(turned.rings[RING]!.making).toMatchObject({ sawnFrom: { layersMm: [9] } });
     expect([of(turned, 0), of(turned, 24), of(turned, 48, 2)]).toEqual([inner, outer, spacers]);
     const copied = after(before, edit.setRows([RING], [row(4, 0), row(3, 0, 'purpleheart'), row(9, 1)]));
-    expect(copied.rings[RING]!.making).toMatchObject({ board: { layersMm: [4, 3] } });
+    expect(copied.rings[RING]!.making).toMatchObject({ sawnFrom: { layersMm: [4, 3] } });
     expect([of(copied, 0), of(copied, 48), of(copied, 72, 2)]).toEqual([outer, inner, spacers]);
     expect(new Set(of(copied, 24))).toEqual(new Set(['purpleheart']));
   });
@@ -53,7 +53,7 @@ describe('rows of a board', () => {
     const before = layered([2]);
     const left = 12;
     const layersOf = (piece: typeof before) =>
-      (piece.rings[RING]!.making as { board: { layersMm: number[] } }).board.layersMm;
+      (piece.rings[RING]!.making as unknown as { sawnFrom: { layersMm: number[] } }).sawnFrom.layersMm;
     const mirrored = after(before, edit.setRows([RING], [row(2, 0), row(left, 1), row(2, 0)]));
     expect(layersOf(mirrored)).toEqual([2, left - 2]);
     expect(layersOf(after(before, edit.setRows([RING], [row(2, 0), row(left, 1), row(left, 1)])))).toEqual([
@@ -73,14 +73,16 @@ describe('rows of a board', () => {
   });
 
   test('layers of a spacer: as thick as they are together; of one row it is of one piece', () => {
-    const spaced = after(cup, edit.setWay([RING], 'spaced'));
+    const spaced = after(cup, edit.startFrom([RING], 'spaced'));
     const layers = after(spaced, edit.setRows([RING], [row(0.5, 0), row(2, 0, 'purpleheart'), row(0.5, 0)]));
     expect(layers.rings[RING]!.making).toMatchObject({
-      spacers: { thicknessMm: 3, layers: { layersMm: [0.5, 2], turned: 'none' } },
+      between: { spacers: { thicknessMm: 3, layers: { layersMm: [0.5, 2], turned: 'none' } } },
     });
     expect(layers.rings[RING]!.woods.slice(48, 72)).toEqual(Array.from({ length: 24 }, () => 'purpleheart'));
     const whole = after(layers, edit.setRows([RING], [row(2, 1)]));
-    expect(whole.rings[RING]!.making).toMatchObject({ spacers: { at: 'every', thicknessMm: 2 } });
+    expect(whole.rings[RING]!.making).toMatchObject({
+      between: { spacers: { at: 'every', thicknessMm: 2 } },
+    });
     expect(JSON.stringify(whole.rings[RING]!.making)).not.toContain('layers');
   });
 });
@@ -89,9 +91,9 @@ test('of layers one above the other, only the lowest and the topmost are planed 
   const stacked = after(
     cup,
     edit.setMaking([RING], {
-      way: 'layered',
+      way: 'segmented',
       count: 24,
-      board: { laid: 'bottom-up', layersMm: [mm(6), mm(4)], turned: 'second' },
+      sawnFrom: { is: 'layers', laid: 'bottom-up', layersMm: [mm(6), mm(4)], turned: 'second' },
     }),
   );
   const one = after(stacked, edit.setWood([RING], 'sugar-maple'));

@@ -31,7 +31,7 @@ describe('slicing', () => {
     // The floor is at 84.1: seven rings and a bit are solid.
     expect(sliced.rings.map(({ making }) => making.way)).toEqual([
       ...Array(8).fill('disc'),
-      ...Array(15).fill('flat'),
+      ...Array(15).fill('segmented'),
     ]);
     expect(sliced.rings.at(-1)!.woods).toEqual(Array(24).fill('purpleheart'));
     expect(

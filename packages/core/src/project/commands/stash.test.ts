@@ -40,9 +40,13 @@ describe('a ring from the stash', () => {
   });
 
   test('a slice goes in by itself, as flat segments', () => {
-    const sliced = after(cup, edit.setParams([8], 'flat', { parts: [2, 1] }), edit.setWay([8, 9], 'resawn'));
+    const sliced = after(
+      cup,
+      edit.setParams([8], 'segmented', { parts: [2, 1] }),
+      edit.startFrom([8, 9], 'resawn'),
+    );
     const slice = edit.asStashed(sliced, 9, segment!.gives!, 'new', 'Slice')!;
-    expect(slice.of).toEqual({ way: 'flat', count: 24, parts: [2, 1] });
+    expect(slice.of).toEqual({ way: 'segmented', count: 24, parts: [2, 1] });
     const { item: _, ...entry } = slice;
     expect(stashedRingSchema.safeParse(entry).success).toBe(true);
     const linked = { ...entry, of: sliced.rings[9]!.making };

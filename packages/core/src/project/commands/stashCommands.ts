@@ -3,7 +3,6 @@ import type { StockParams } from '../../making/stock/fromStock.js';
 import { say } from '../../measure/said.js';
 import { frozen } from '../frozen.js';
 import type { Project } from '../schema.js';
-import { carried } from './carry.js';
 import type { Command } from './command.js';
 import { freshKey } from './paletteCommands.js';
 import { usualSegments } from './stack.js';
@@ -49,9 +48,12 @@ export const useStashed = (index: number, stashed: StashedRing): Command => ({
   },
 });
 
-/** A slice by itself is a ring of flat segments: in the stash it has left its glue-up. */
-const alone = (slice: SawnMaking): SawnMaking =>
-  carried(slice, usualSegments(segmentsOf(slice)!)) as SawnMaking;
+/** A slice by itself is a whole ring: in the stash it has left its glue-up. */
+function alone(slice: SawnMaking): SawnMaking {
+  if (slice.way !== 'segmented') return usualSegments(segmentsOf(slice)!) as SawnMaking;
+  const { after: _, ...whole } = slice;
+  return whole;
+}
 
 /**
  * A ring of the piece as it would lie in the stash: with the sizes that it gives, as measured where it was, and its

@@ -1,6 +1,6 @@
 import { radiusAt } from '../../form/curve.js';
 import { vesselOf } from '../../form/vessel.js';
-import { jointRuns, pitchOf } from '../../making/registry.js';
+import { jointRuns, leans, pitchOf } from '../../making/registry.js';
 import { type Mm, mm } from '../../measure/quantity.js';
 import { type Said, say, sayList, sayMm } from '../../measure/said.js';
 import { stepAtJoint } from '../../surface/steps.js';
@@ -72,10 +72,10 @@ export const alternateHands = (rings: Rings): Command => ({
   apply(draft) {
     const prepared = prepare(draft);
     if (!prepared.ok) return { reasons: prepared.reasons };
-    const order = [...rings].sort((a, b) => a - b).filter((i) => draft.rings[i]!.making.way === 'tilted');
+    const order = [...rings].sort((a, b) => a - b).filter((i) => leans(draft.rings[i]!.making));
     order.forEach((index, i) => {
       const { making } = draft.rings[index]!;
-      if (making.way === 'tilted') making.hand = i % 2 === 0 ? 'right' : 'left';
+      if (making.way === 'segmented' && making.lean) making.lean.hand = i % 2 === 0 ? 'right' : 'left';
       const pair = order.slice(i - (i % 2), i - (i % 2) + 2);
       if (pair.length < 2) return;
       const sizes = pair.map((other) => ({

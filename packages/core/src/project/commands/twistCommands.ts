@@ -100,7 +100,7 @@ export const basketBand = (rings: Rings): Command => ({
     order.forEach((index, i) => {
       const ring = draft.rings[index]!;
       const cap = i === 0 || i === order.length - 1;
-      ring.making = cap ? { way: 'flat', count: sample.count } : { ...sample };
+      ring.making = cap ? { way: 'segmented', count: sample.count } : { ...sample };
       ring.woods = cap ? Array.from({ length: sample.count }, () => dark) : meantWoods(draft, sample)!;
       ring.turn = (i % 2) / 2;
     });

@@ -1,16 +1,19 @@
 import { current } from 'immer';
+import type { Leaning } from '../../making/joints/lean.js';
 import {
-  begun,
   bodyOf,
-  bondOfWay,
   isStrict,
   type ParamsOf,
   type RingMaking,
+  STARTS,
+  type StartId,
   segmentsOf,
+  startOf,
   tonesOf,
   type Way,
   withSegments,
 } from '../../making/registry.js';
+import type { SawnFrom } from '../../making/sources/registry.js';
 import type { Reason } from '../../measure/reason.js';
 import { type Said, say } from '../../measure/said.js';
 import { keyOfTone } from '../../pattern/tones.js';
@@ -24,6 +27,12 @@ import { segmentsNear, usualSegments } from './stack.js';
 
 const label = (rings: Rings) => `How ${named(rings)} ${rings.length === 1 ? 'is' : 'are'} made`;
 
+/** Whether two rings are made in the same way and sawn from the same sort of thing: then new places are no new figure. */
+const sameSort = (a: RingMaking, b: RingMaking): boolean => a.way === b.way && sourceIn(a) === sourceIn(b);
+
+const sourceIn = (making: RingMaking): string | undefined =>
+  making.way === 'segmented' ? making.sawnFrom?.is : undefined;
+
 /** Makes one ring with other parameters; its woods carry over group by group. */
 function make(draft: Project, index: number, making: RingMaking): Outcome | undefined {
   const parsed = parsedMaking(index, making);
@@ -34,7 +43,7 @@ function make(draft: Project, index: number, making: RingMaking): Outcome | unde
     ring,
     next,
     draft.palette.map(({ key }) => key),
-    ring.making.way === next.way ? null : meantWoods(draft, next),
+    sameSort(ring.making, next) ? null : meantWoods(draft, next),
   );
   const gone = [...lost(ring.making, next), ...lostWoods(ring.woods, woods)];
   ring.woods = woods;
@@ -68,20 +77,21 @@ export const setMaking = (rings: Rings, making: RingMaking): Command => ({
   apply: (draft) => makeAll(draft, rings, () => making),
 });
 
-/** Makes rings another way, with its usual parameters and those of the old way that it has too. */
-export const setWay = (rings: Rings, way: Way): Command => ({
+/** Makes rings as a starting point has them; what it keeps of how they were made stays as far as it goes with it. */
+export const startFrom = (rings: Rings, start: StartId): Command => ({
   label: label(rings),
   apply(draft) {
     const order = [...rings].sort((a, b) => a - b);
     const first = order[0]!;
     const body = freshBody(draft);
+    const { begin, keeps = [], bond } = STARTS[start];
     const outcome = makeAll(draft, order, (index) => {
       const { making } = draft.rings[index]!;
-      if (making.way === way) return null;
-      const start = begun(way, { segments: segmentsNear(draft.rings, index), body });
-      return start && carried(making, start);
+      if (startOf(making) === start) return null;
+      const begun = begin({ segments: segmentsNear(draft.rings, index), body });
+      return begun && carried(making, begun, keeps);
     });
-    if (!outcome?.reasons && bondOfWay(way) === 'half-pitch') turnHalfOn(draft, order);
+    if (!outcome?.reasons && bond === 'half-pitch') turnHalfOn(draft, order);
     const lead = draft.rings[first]!;
     if (!outcome?.reasons && bodyOf(lead.making) === body)
       for (const index of order) {
@@ -103,11 +113,17 @@ export function freshBody({ rings }: Project): string {
   for (let n = 1; ; n++) if (!taken.has(`thick-${n}`)) return `thick-${n}`;
 }
 
+type Change<W extends Way> = { readonly [K in keyof ParamsOf<W>]?: ParamsOf<W>[K] | undefined };
+
 /** Other values for some parameters of the rings that are made in a way; undefined takes a parameter away. */
-export const setParams = <W extends Way>(
+export const setParams = <W extends Way>(rings: Rings, way: W, change: Change<W>): Command =>
+  changeParams(rings, way, () => change);
+
+/** The same where what is changed follows from what there is. */
+export const changeParams = <W extends Way>(
   rings: Rings,
   way: W,
-  change: { readonly [K in keyof ParamsOf<W>]?: ParamsOf<W>[K] | undefined },
+  change: (params: ParamsOf<W>) => Change<W>,
 ): Command => ({
   label: label(rings),
   apply: (draft) =>
@@ -115,11 +131,31 @@ export const setParams = <W extends Way>(
       makeAll(draft, rings, (index) => {
         const { making } = draft.rings[index]!;
         if (making.way !== way) return null;
-        const entries = Object.entries({ ...making, ...change }).filter(([, value]) => value !== undefined);
-        return Object.fromEntries(entries) as unknown as RingMaking;
+        const next = { ...making, ...change(making as ParamsOf<W>) };
+        return without(next) as unknown as RingMaking;
       }),
     ),
 });
+
+/** Other values for some parameters of what the segments of rings are sawn from; rings that are sawn from something else stay as they are. */
+export const setSource = <I extends SawnFrom['is']>(
+  rings: Rings,
+  is: I,
+  change: {
+    readonly [K in keyof Extract<SawnFrom, { is: I }>]?: Extract<SawnFrom, { is: I }>[K] | undefined;
+  },
+): Command =>
+  changeParams(rings, 'segmented', ({ sawnFrom }) =>
+    sawnFrom?.is === is ? { sawnFrom: without({ ...sawnFrom, ...change }) as unknown as SawnFrom } : {},
+  );
+
+/** How joints lean that lean already: other values for some of it. */
+export const setLean = (rings: Rings, change: Partial<Leaning>): Command =>
+  changeParams(rings, 'segmented', ({ lean }) => (lean ? { lean: { ...lean, ...change } } : {}));
+
+/** Without the fields that have no value. */
+const without = (given: object): object =>
+  Object.fromEntries(Object.entries(given).filter(([, value]) => value !== undefined));
 
 /** An edit of rings, refused where it makes one of a strict way impossible that could be made before. */
 function ifPossible(draft: Project, rings: Rings, edit: () => Outcome | undefined): Outcome | undefined {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../../demo/index.js';
-import { groupsOf, makeRing } from '../../making/registry.js';
+import { groupsOf, makeRing, segmentsOf } from '../../making/registry.js';
 import { mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
 import { after, change, placeIn, planned, refusal, rings, spotted } from '../../testing/pieces.js';
@@ -13,38 +13,40 @@ import * as edit from './edits.js';
 const [cup, , , lantern] = demoProjects() as [Project, Project, Project, Project];
 describe('from one way to another', () => {
   test('segments keep their woods and turn, new places get another wood, and what is lost is said', () => {
-    const spaced = after(cup, edit.setWay([8], 'spaced'));
+    const spaced = after(cup, edit.startFrom([8], 'spaced'));
     expect(spaced.rings[8]!.woods.slice(0, 24)).toEqual(cup.rings[8]!.woods);
     expect(new Set(spaced.rings[8]!.woods.slice(24))).toEqual(new Set(['black-walnut']));
     expect(spaced.rings[8]!.turn).toBe(cup.rings[8]!.turn);
-    const back = change(spaced, edit.setWay([8], 'tilted'));
+    const back = change(spaced, edit.startFrom([8], 'tilted'));
     expect(plain(back.note ?? '')).toMatch(/Not carried over: spacers/);
     expect(back.project.rings[8]!.woods).toEqual(cup.rings[8]!.woods);
   });
 
   test('unequal widths and a plug go along where the other way has them too', () => {
-    const parted = after(cup, edit.setParams([8], 'flat', { parts: [2, 1] }));
-    expect(after(parted, edit.setWay([8], 'resawn')).rings[8]!.making).toMatchObject({ parts: [2, 1] });
+    const parted = after(cup, edit.setParams([8], 'segmented', { parts: [2, 1] }));
+    expect(after(parted, edit.startFrom([8], 'resawn')).rings[8]!.making).toMatchObject({ parts: [2, 1] });
     const plugged = after(
       cup,
-      edit.setWay([0], 'pie'),
+      edit.startFrom([0], 'pie'),
       edit.setParams([0], 'pie', { plug: { diameterMm: mm(31), drillMm: mm(20) } }),
     );
-    expect(after(plugged, edit.setWay([0], 'tilted')).rings[0]!.making).toMatchObject({
+    expect(after(plugged, edit.startFrom([0], 'tilted')).rings[0]!.making).toMatchObject({
       plug: { diameterMm: 31 },
     });
-    expect(plain(change(plugged, edit.setWay([0], 'disc')).note ?? '')).toMatch(/plug/);
+    expect(plain(change(plugged, edit.startFrom([0], 'disc')).note ?? '')).toMatch(/plug/);
   });
 
   test('parameters that are not allowed are refused with the ring they are about, and change nothing', () => {
-    const spaced = after(cup, edit.setWay([8], 'spaced'));
+    const spaced = after(cup, edit.startFrom([8], 'spaced'));
     expect(
       refusal(
         spaced,
-        edit.setParams([8], 'spaced', { spacers: { at: 'even', number: 7, thicknessMm: mm(3) } }),
+        edit.setParams([8], 'segmented', {
+          between: { put: 'spacers', spacers: { at: 'even', number: 7, thicknessMm: mm(3) } },
+        }),
       ),
     ).toMatch(/^Ring 9: 7 spacers do not go evenly into 24/);
-    expect(refusal(cup, edit.setParams([8], 'flat', { parts: [1, 2, 3, 4, 5] }))).toMatch(
+    expect(refusal(cup, edit.setParams([8], 'segmented', { parts: [1, 2, 3, 4, 5] }))).toMatch(
       /^Ring 9: .*does not go into 24/,
     );
   });
@@ -52,7 +54,7 @@ describe('from one way to another', () => {
   test('woods go to one group of places: all spacers, and no segment', () => {
     const spaced = after(
       cup,
-      edit.setWay([8, 9], 'spaced'),
+      edit.startFrom([8, 9], 'spaced'),
       edit.setGroupWood([8, 9], 'purpleheart', 'Spacer'),
     );
     for (const i of [8, 9]) {
@@ -64,11 +66,11 @@ describe('from one way to another', () => {
 });
 
 test('open rings are turned half a segment from the ring below as they are made; lost woods are named', () => {
-  const turns = after(cup, edit.setWay([8, 9, 10], 'open'))
+  const turns = after(cup, edit.startFrom([8, 9, 10], 'open'))
     .rings.slice(7, 11)
     .map(({ turn }) => turn);
   expect(turns.slice(1).map((turn, i) => (turn - turns[i]! + 1) % 1)).toEqual([0.5, 0.5, 0.5]);
-  expect(plain(change(cup, edit.setWay([8], 'disc')).note ?? '')).toMatch(
+  expect(plain(change(cup, edit.startFrom([8], 'disc')).note ?? '')).toMatch(
     /the woods .*(black-walnut|purpleheart).* and/,
   );
 });
@@ -76,7 +78,7 @@ test('open rings are turned half a segment from the ring below as they are made;
 test('half and half: woods and spacers swapped in the second half', () => {
   const halves = after(
     cup,
-    edit.setWay([5], 'halves'),
+    edit.startFrom([5], 'halves'),
     edit.setGroupWood([5], 'sugar-maple', 'Spacer of the first half'),
     edit.swapSecondHalf([5]),
   ).rings[5]!;
@@ -86,10 +88,10 @@ test('half and half: woods and spacers swapped in the second half', () => {
 });
 
 describe('slices of a thick ring', () => {
-  const sliced = after(cup, edit.setWay([8, 9, 10], 'resawn'));
+  const sliced = after(cup, edit.startFrom([8, 9, 10], 'resawn'));
 
   test('what is changed in one changes in all; each keeps its own turn, and other glue-ups are left alone', () => {
-    const two = after(sliced, edit.setWay([11, 12], 'resawn'));
+    const two = after(sliced, edit.startFrom([11, 12], 'resawn'));
     const painted = after(
       two,
       edit.setWood([9], 'purpleheart', [0, 5]),
@@ -99,11 +101,9 @@ describe('slices of a thick ring', () => {
     const [a, b, c, d] = painted.rings.slice(8, 12);
     expect([b!.woods, c!.woods]).toEqual([a!.woods, a!.woods]);
     expect(a!.woods.filter((wood) => wood === 'purpleheart').length).toBeGreaterThan(1);
-    expect([a!, b!, c!].map(({ making }) => (making.way === 'resawn' ? making.count : 0))).toEqual([
-      18, 18, 18,
-    ]);
+    expect([a!, b!, c!].map(({ making }) => segmentsOf(making))).toEqual([18, 18, 18]);
     expect([a!.turn, c!.turn]).toEqual([cup.rings[8]!.turn, 0.3]);
-    expect(d!.making).toMatchObject({ count: 24, from: 'thick-2' });
+    expect(d!.making).toMatchObject({ count: 24, after: { from: 'thick-2' } });
   });
 
   test('they share radii, the pieces are sawn once, and a measured thickness re-fits stack and thick ring', () => {
@@ -136,8 +136,8 @@ describe('slices of a thick ring', () => {
 test('leaves of a book have one wood: painting one paints the other', () => {
   const book = after(
     cup,
-    edit.setWay([8], 'grain'),
-    edit.setParams([8], 'grain', { match: { by: 'book', kerfMm: mm(2), cleanUpMm: mm(1) } }),
+    edit.startFrom([8], 'grain'),
+    edit.setParams([8], 'segmented', { after: { done: 'opened', kerfMm: mm(2), cleanUpMm: mm(1) } }),
     edit.setWood([8], 'purpleheart', [2]),
   );
   expect(book.rings[8]!.woods[21]).toBe('purpleheart');
@@ -151,7 +151,7 @@ test('leaves of a book have one wood: painting one paints the other', () => {
 });
 
 test('staves lean like the wall: their cone holds it with less wood than upright ones', () => {
-  const upright = after(cup, edit.setWay([6], 'staved'));
+  const upright = after(cup, edit.startFrom([6], 'staved'));
   const leaning = after(upright, edit.leanLikeWall([6]));
   const [u, l] = [upright, leaning].map((project) => rings(project)[6]!);
   if (!u!.made.ok || !l!.made.ok) throw new Error('ring');
@@ -166,8 +166,9 @@ test('a plug in a hollow ring is only turned away; the remedy leaves it out', ()
   const plug = { diameterMm: mm(30), drillMm: mm(30) };
   const plugged = after(
     cup,
-    edit.setWay([8], 'tilted'),
-    edit.setParams([8], 'tilted', { plug, cut: 'same-edge' }),
+    edit.startFrom([8], 'tilted'),
+    edit.setParams([8], 'segmented', { plug }),
+    edit.setLean([8], { cut: 'same-edge' }),
   );
   const check = planned(plugged).checks.find(({ code }) => code === 'hollow-disc')!;
   const mended = after(plugged, edit.remedyOf(check.remedies[0]!));
@@ -176,13 +177,15 @@ test('a plug in a hollow ring is only turned away; the remedy leaves it out', ()
 });
 
 test('staves and open segments that would be solid to the centre are called out', () => {
-  const codes = (way: Parameters<typeof edit.setWay>[1]) =>
-    spotted(planned(after(cup, edit.setWay([1], way))));
+  const codes = (way: Parameters<typeof edit.startFrom>[1]) =>
+    spotted(planned(after(cup, edit.startFrom([1], way))));
   expect(codes('staved')).toContain('meeting-points 2');
   const parallel = after(
     cup,
-    edit.setWay([1], 'open'),
-    edit.setParams([1], 'open', { gap: { sides: 'parallel', widthMm: mm(2) } }),
+    edit.startFrom([1], 'open'),
+    edit.setParams([1], 'segmented', {
+      between: { put: 'gaps', gap: { sides: 'parallel', widthMm: mm(2) } },
+    }),
   );
   expect(
     plain(planned(parallel).checks.find(({ owners }) => placeIn(parallel)(owners[0] ?? null) === 1)!.message),
@@ -198,7 +201,7 @@ describe('what is left of each wood', () => {
     const left = finishedVolumes(prepared.value, full.rings, woodOf);
     const total = [...left.values()].reduce((a, b) => a + b, 0);
     expect(total).toBeCloseTo(full.woodMm3, 3);
-    const closed = planned(after(lantern, edit.setWay([9, 10, 11, 12], 'flat'))).woodMm3;
+    const closed = planned(after(lantern, edit.startFrom([9, 10, 11, 12], 'flat'))).woodMm3;
     const wall = rings(lantern)
       .slice(9, 13)
       .map(({ course }) => course);
@@ -212,18 +215,23 @@ describe('what is left of each wood', () => {
 });
 
 test('refusals of a ring come with the nearest that can be made, and taking it puts them right', () => {
-  const spoil = (way: Parameters<typeof edit.setWay>[1], params: object) =>
-    after(cup, edit.setWay([8], way), edit.setParams([8], way, params as never));
+  const spoil = (start: Parameters<typeof edit.startFrom>[1], params: object) =>
+    after(cup, edit.startFrom([8], start), edit.setParams([8], 'segmented', params as never));
   const cases: readonly (readonly [Project, string])[] = [
     [
-      spoil('spaced', { spacers: { at: 'picked', joints: [{ joint: 0, thicknessMm: mm(3) }] } }),
+      spoil('spaced', {
+        between: { put: 'spacers', spacers: { at: 'picked', joints: [{ joint: 0, thicknessMm: mm(3) }] } },
+      }),
       'does-not-close',
     ],
-    [spoil('open', { gap: { sides: 'tapered', share: 0.6 } }), 'gap-no-contact'],
-    [spoil('tilted', { tiltDeg: 59 }), 'tilt-eats-segment'],
-    [spoil('layered', { board: { laid: 'outside-in', layersMm: [mm(60)] } }), 'layer-too-thick'],
-    [after(cup, edit.setWay([0], 'spaced')), 'hole-too-small'],
-    [after(cup, edit.setWay([0], 'tilted')), 'hole-too-small'],
+    [spoil('open', { between: { put: 'gaps', gap: { sides: 'tapered', share: 0.6 } } }), 'gap-no-contact'],
+    [spoil('tilted', { lean: { tiltDeg: 59, hand: 'right', cut: 'two-fences' } }), 'tilt-eats-segment'],
+    [
+      spoil('layered', { sawnFrom: { is: 'layers', laid: 'outside-in', layersMm: [mm(60)] } }),
+      'layer-too-thick',
+    ],
+    [after(cup, edit.startFrom([0], 'spaced')), 'hole-too-small'],
+    [after(cup, edit.startFrom([0], 'tilted')), 'hole-too-small'],
   ];
   for (const [project, code] of cases) {
     const check = planned(project).checks.find((one) => one.code === code);
@@ -237,11 +245,13 @@ test('refusals of a ring come with the nearest that can be made, and taking it p
 test('open rows want a closed ring under and over them, and contact with their neighbours', () => {
   const codes = (project: Project) => spotted(planned(project));
   expect(codes(lantern)).toEqual([]);
-  expect(codes(after(lantern, edit.setWay([13], 'open')))).toContain('open-above 14');
+  expect(codes(after(lantern, edit.startFrom([13], 'open')))).toContain('open-above 14');
   expect(codes(after(lantern, edit.removeRings([0, 1, 2, 3, 4, 5, 6, 7, 8])))).toContain('open-below 1');
   const apart = after(
     lantern,
-    edit.setParams([10, 11], 'open', { gap: { sides: 'tapered', share: 0.49 } }),
+    edit.setParams([10, 11], 'segmented', {
+      between: { put: 'gaps', gap: { sides: 'tapered', share: 0.49 } },
+    }),
     edit.setTurn([11], 0.26),
   );
   expect(planned(apart).rings[11]!.contactMm2).toBeLessThan(planned(lantern).rings[11]!.contactMm2!);
@@ -250,7 +260,7 @@ test('open rows want a closed ring under and over them, and contact with their n
 test('a layer line that turning breaks through is told with the margins on both sides', () => {
   const thin = after(
     lantern,
-    edit.setParams([8], 'layered', { board: { laid: 'outside-in', layersMm: [mm(5)] } }),
+    edit.setParams([8], 'segmented', { sawnFrom: { is: 'layers', laid: 'outside-in', layersMm: [mm(5)] } }),
   );
   const message = planned(thin).checks.find(({ code }) => code === 'layer-line')!.message;
   expect(plain(message)).toMatch(

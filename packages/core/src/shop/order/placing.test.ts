@@ -47,8 +47,8 @@ test('joints that lean meet when the upper ring is turned by what both run in ha
   const cup = demoProjects().find(({ name }) => name.includes('Cup'))!;
   const tilted = after(
     cup,
-    edit.setWay([8, 9, 10], 'tilted'),
-    edit.setParams([8, 9, 10], 'tilted', { tiltDeg: 8, hand: 'right' }),
+    edit.startFrom([8, 9, 10], 'tilted'),
+    edit.setLean([8, 9, 10], { tiltDeg: 8, hand: 'right' }),
   );
   const told = (project: Project, ring: number) => {
     const order = workOf(project, DEFAULT_SHOP, SHIPPED_WOODS);
@@ -70,9 +70,7 @@ test('joints that lean meet when the upper ring is turned by what both run in ha
   expect(told(tilted, 9)).toMatch(/counter-clockwise.*a step of [\d.]+ mm is left there/);
   expect(told(after(tilted, edit.runStripe([8, 9, 10], mm(radius))), 9)).toMatch(/, and so they lie\.$/);
   expect(told(tilted, 8)).toBeUndefined();
-  expect(told(after(tilted, edit.setParams([8, 9, 10], 'tilted', { hand: 'left' })), 9)).toMatch(
-    /° clockwise/,
-  );
+  expect(told(after(tilted, edit.setLean([8, 9, 10], { hand: 'left' })), 9)).toMatch(/° clockwise/);
 });
 
 test('a pin goes where most wood is turned away of both rings, and nowhere where there is too little', () => {

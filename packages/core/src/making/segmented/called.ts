@@ -1,0 +1,37 @@
+import { gapIn, spacersIn } from '../joints/between.js';
+import type { SegmentedParams } from './params.js';
+import { SEGMENTED_STARTS, type SegmentedStart, START_OF } from './starts.js';
+
+/** The starting points that a ring has something of, the one that says most of it first. */
+function startsIn({ sawnFrom, after, lean, between, inOrder }: SegmentedParams): SegmentedStart[] {
+  const climbing = lean !== undefined && spacersIn(between) !== undefined;
+  return [
+    ...(sawnFrom ? [START_OF[sawnFrom.is]] : []),
+    ...(after?.done === 'sliced' ? (['resawn'] as const) : []),
+    ...(climbing ? (['climbing'] as const) : lean ? (['tilted'] as const) : []),
+    ...(gapIn(between) ? (['open'] as const) : []),
+    ...(spacersIn(between) && !climbing ? (['spaced'] as const) : []),
+    ...(inOrder || after?.done === 'opened' ? (['grain'] as const) : []),
+  ];
+}
+
+/** The starting point that a ring is nearest to. */
+export const startOfSegmented = (given: SegmentedParams): SegmentedStart => startsIn(given)[0] ?? 'flat';
+
+/** What the others are called beside the first. */
+const BESIDE: Partial<Record<SegmentedStart, string>> = {
+  resawn: 'sliced',
+  climbing: 'leaning with spacers',
+  tilted: 'leaning',
+  open: 'with gaps',
+  spaced: 'with spacers',
+  grain: 'grain-matched',
+};
+
+/** What a ring is called: by the starting point that it is nearest to, and what there is of others. */
+export function calledOf(given: SegmentedParams): string {
+  const [first = 'flat', ...others] = startsIn(given);
+  const { name } = SEGMENTED_STARTS[first];
+  if (others.length === 0) return given.parts && first === 'flat' ? 'Unequal segments' : name;
+  return `${name}, ${others.map((other) => BESIDE[other]).join(', ')}`;
+}

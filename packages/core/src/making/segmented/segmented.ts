@@ -1,0 +1,155 @@
+import { type Rad, rad } from '../../measure/quantity.js';
+import { done } from '../../measure/reason.js';
+import { say } from '../../measure/said.js';
+import { assemble } from '../assemble.js';
+import type { Making, PlaceGroup } from '../contract.js';
+import { mirroredParts, withCount } from '../flat/parts.js';
+import { anglesOf } from '../flat/ring.js';
+import { betweenFor, gapIn, mirroredBetween, thickerBetween } from '../joints/between.js';
+import { common, frameOf } from '../joints/frame.js';
+import { arranging, joining } from '../joints/frameSteps.js';
+import { otherGroups } from '../joints/framing.js';
+import { jointRuns } from '../joints/stripe.js';
+import { placesOfSegments } from '../sources/contract.js';
+import { sourceOf } from '../sources/registry.js';
+import { type Step, step } from '../step.js';
+import { gluedUp, openBook, sawnWith, slicedSteps, slicingFigures } from './after.js';
+import { boardsOf } from './boards.js';
+import { calledOf, startOfSegmented } from './called.js';
+import { nearestMade } from './nearest.js';
+import { marksOf, pairsOfBook } from './order.js';
+import { type SegmentedParams, segmentedParams } from './params.js';
+import { SEGMENTED_STARTS } from './starts.js';
+
+/** A ring put together from segments, joints, what a segment is sawn from, and what is done with it then. */
+export const segmented: Making<SegmentedParams> = {
+  way: 'segmented',
+  params: segmentedParams,
+  starts: SEGMENTED_STARTS,
+  nearest: startOfSegmented,
+  called: calledOf,
+  solid: false,
+  groups(given): PlaceGroup[] {
+    const { source, of } = sourceOf(given.sawnFrom);
+    const sawn = source.groups(of).filter(({ each }) => each > 0);
+    return [...sawn.map(({ name, each }) => ({ name, count: each * given.count })), ...otherGroups(given)];
+  },
+  segments: ({ count }) => count,
+  withSegments(given, wanted) {
+    const { source, of } = sourceOf(given.sawnFrom);
+    const count = Math.min(wanted, source.most?.count ?? wanted);
+    const { between: _, ...rest } = withCount(given, count);
+    const between = given.between && betweenFor(given.between, count);
+    return {
+      ...rest,
+      ...(between && { between }),
+      ...(given.sawnFrom && { sawnFrom: source.withCount?.(of, count) ?? of }),
+    };
+  },
+  pitch: ({ count, parts }) => rad((2 * Math.PI * (parts?.length ?? 1)) / count),
+  thicker(given, times) {
+    const between = thickerBetween(given.between, times);
+    return between && { ...given, between };
+  },
+  mirror(given) {
+    const { source, of } = sourceOf(given.sawnFrom);
+    const { count, lean, between } = given;
+    return {
+      ...mirroredParts(given),
+      ...(lean && { lean: { ...lean, hand: lean.hand === 'left' ? ('right' as const) : ('left' as const) } }),
+      ...(between && { between: mirroredBetween(between, count) }),
+      ...(given.sawnFrom && { sawnFrom: source.mirror?.(of, count) ?? of }),
+    };
+  },
+  body: ({ after }) => (after?.done === 'sliced' ? after.from : null),
+  usuallySanded: ({ between }) => (gapIn(between) ? 'none' : 'both'),
+  runs({ lean, after }, heightMm, radiusMm): Rad | null {
+    // A slice is a part of a taller ring, and its joints do not run from its own middle.
+    if (lean && after) return null;
+    return lean ? jointRuns(lean, heightMm, radiusMm) : rad(0);
+  },
+  leans: ({ lean }) => lean !== undefined,
+  strict: ({ sawnFrom }) => sourceOf(sawnFrom).source.strict === true,
+  tones(given) {
+    const { source, of } = sourceOf(given.sawnFrom);
+    const sawn = source.tones?.(of, given.count);
+    if (!sawn) return null;
+    const others = otherGroups(given).reduce((sum, { count }) => sum + count, 0);
+    return [...sawn, ...Array.from({ length: others }, () => 'dark' as const)];
+  },
+  oneWood({ sawnFrom, after, count }) {
+    const { source, of } = sourceOf(sawnFrom);
+    if (after?.done === 'opened') return pairsOfBook(placesOfSegments(source.groups(of), count), count);
+    return source.oneWood?.(of, count) ?? [];
+  },
+  boards: boardsOf,
+  stripWidth(given, size) {
+    const { parts, plug, between, lean, after, sawnFrom } = given;
+    if (plug || after || sawnFrom) return null;
+    if (!between && !lean)
+      return (
+        size.outerRadiusMm - size.innerRadiusMm * Math.cos(Math.max(...anglesOf(given.count, parts)) / 2)
+      );
+    const sized = frameOf(given, size, { fromMm: 0, heightMm: size.heightMm });
+    return sized.ok ? sized.value.faces.outerRadiusMm - sized.value.faces.innerRadiusMm : null;
+  },
+  make(given, need) {
+    const { count, inOrder, after } = given;
+    const { source, of } = sourceOf(given.sawnFrom);
+    const glued = gluedUp(after, need);
+    const framed = frameOf(given, glued.need, glued.within);
+    if (!framed.ok) return framed;
+    const frame = framed.value;
+    const sawing = source.saw(of, frame, given);
+    if (!sawing.ok) return sawing;
+    const sawn = sawing.value;
+    const places = placesOfSegments(source.groups(of), count);
+    const later = places - count;
+    const others = frame.others.map((kind) => ({
+      ...kind,
+      places: kind.places.map((place) => place + later),
+    }));
+    const gluing = (planing: Parameters<typeof sawn.steps>[0]): Step[] => {
+      const steps = [...sawn.steps(planing), ...arranging(frame)];
+      if (inOrder || after?.done === 'opened')
+        steps.push(numbering(after ? count / 2 : count, count, after === undefined));
+      if (after?.done === 'opened') steps.push(openBook(after, count / 2));
+      return [...steps, ...joining(frame)];
+    };
+    return done(
+      assemble({
+        heightMm: need.heightMm,
+        gives: frame.gives,
+        cornerMm: frame.cornerMm,
+        closed: frame.closed,
+        radial: frame.radial && sawn.radial,
+        repeats: common(frame.repeats, source.repeats(of, count)),
+        groups: segmented.groups(given),
+        kinds: [...sawn.kinds, ...others].map((kind) => sawnWith(glued, kind)),
+        together: sawn.together,
+        hidesGlue: sawn.hidesGlue,
+        reads: sawn.reads,
+        layers: sawn.layers,
+        figures: [...slicingFigures(after, glued), ...frame.figures, ...(sawn.figures ?? [])],
+        warnings: [...frame.warnings, ...(sawn.warnings ?? [])],
+        lay(place) {
+          if (place < places) return sawn.lay(place);
+          return { ...frame.layOther(place - later), place };
+        },
+        mark: marksOf(given, places),
+        steps: (planing) =>
+          after?.done === 'sliced' ? slicedSteps(after, glued, gluing(planing)) : gluing(planing),
+        ...(sawn.pictures && { pictures: sawn.pictures }),
+      }),
+    );
+  },
+  instead: (given, need) => nearestMade(given, need, segmented.make),
+};
+
+/** Keeping the segments in the order in which they come off the strip. */
+const numbering = (sawn: number, count: number, run: boolean): Step =>
+  step(
+    'number',
+    'bench',
+    say`Number the pieces 1 to ${sawn} as they come off, and glue them in that order.${run ? say` Segment ${count} meets segment 1: at that one joint the figure does not run on.` : ''}`,
+  );
