@@ -26,7 +26,7 @@ export function StartChoice({ start, called, onChoose }: StartChoiceProps) {
           <button
             type="button"
             aria-labelledby={`${id} ${id}-now`}
-            className="flex h-8 w-46 items-center gap-2 rounded border border-line bg-raised px-2 text-left"
+            className="flex h-8 w-52 items-center gap-2 rounded border border-line bg-raised px-2 text-left"
           >
             {start && <StartPicture start={start} className="h-5 w-9 shrink-0" />}
             <span id={`${id}-now`} className="flex-1 truncate">
