@@ -64,7 +64,7 @@ export function leadsIntoRings(steps: unknown): boolean {
   if (typeof steps !== 'object' || steps === null) return false;
   if ('path' in steps && Array.isArray(steps.path)) {
     const at = steps.path.indexOf('making');
-    if (at >= 0 && at < steps.path.length - 1) return true;
+    if (steps.path.includes('rings') && at >= 0 && at < steps.path.length - 1) return true;
   }
   return Object.values(steps).some(leadsIntoRings);
 }

@@ -180,6 +180,21 @@ describe('a slice of a leaning ring', () => {
   });
 });
 
+test.each<readonly [string, Answers, string, boolean]>([
+  ['whole', {}, '1 to 12', true],
+  ['sliced', SLICED, '1 to 12', true],
+  ['opened, two from each block', BOOK, '1 to 6', false],
+])('what is numbered of a ring in order along the strip, %s', (_, answers, says, ends) => {
+  const given = ring({ ...answers, ...(ends && { inOrder: true }) });
+  const told = plain(
+    madeRing(given, EXAMPLE_NEED)
+      .steps(UNSANDED)
+      .find(({ id }) => id === 'number')!.says,
+  );
+  expect(told).toContain(`Number the pieces ${says} as they come off`);
+  expect(told.includes('the figure does not run on')).toBe(ends);
+});
+
 describe('what segments are sawn from, in joints of every kind', () => {
   test.each<readonly [string, Answers, RingMaking]>([
     ['layers that lean', { ...OUTSIDE_IN, lean: lean('same-edge') }, ring({ lean: lean('same-edge') })],

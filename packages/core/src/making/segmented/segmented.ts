@@ -97,6 +97,7 @@ export const segmented: Making<SegmentedParams> = {
     const { count, inOrder, after } = given;
     const { source, of } = sourceOf(given.sawnFrom);
     const glued = gluedUp(after, need);
+    const opened = after?.done === 'opened' ? after : undefined;
     const framed = frameOf(given, glued.need, glued.within);
     if (!framed.ok) return framed;
     const frame = framed.value;
@@ -111,9 +112,8 @@ export const segmented: Making<SegmentedParams> = {
     }));
     const gluing = (planing: Parameters<typeof sawn.steps>[0]): Step[] => {
       const steps = [...sawn.steps(planing), ...arranging(frame)];
-      if (inOrder || after?.done === 'opened')
-        steps.push(numbering(after ? count / 2 : count, count, after === undefined));
-      if (after?.done === 'opened') steps.push(openBook(after, count / 2));
+      if (inOrder || opened) steps.push(numbering(opened ? count / 2 : count, count, !opened));
+      if (opened) steps.push(openBook(opened, count / 2));
       return [...steps, ...joining(frame)];
     };
     return done(

@@ -5,6 +5,7 @@ import { plain } from '../../measure/said.js';
 import { stepAtJoint } from '../../surface/steps.js';
 import { accounted, after, change, planned, refusal, rings } from '../../testing/pieces.js';
 import type { Project } from '../schema.js';
+import { run } from './command.js';
 import * as edit from './edits.js';
 
 const [cup, , , _lantern] = demoProjects() as [Project, Project, Project, Project];
@@ -36,6 +37,10 @@ describe('leaning joints', () => {
       /Joints meet at a radius of 70 mm; the step left over at the outside is .* mm at ring 10, .* at ring 12/,
     );
     expect(refusal(tilted, edit.runStripe([8, 9], mm(1)))).toMatch(/give a larger one/);
+    const after = { done: 'sliced', from: 'a', kerfMm: mm(1), cleanUpMm: mm(0) } as const;
+    const sliced = run(tilted, edit.setParams([8, 9], 'segmented', { after }));
+    if (!sliced.ok) throw new Error('sliced');
+    expect(refusal(sliced.value.project, edit.runStripe([8, 9], mm(70)))).toMatch(/give these one turn/);
   });
 
   test('between two fences the other hand comes out too; a wave uses it, one hand only wastes wedges instead', () => {
