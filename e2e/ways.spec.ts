@@ -399,6 +399,7 @@ test('four answers: layers in leaning joints round spacers and gaps, then slices
   ])
     await expect(sheet).toContainText(sentence);
   await sheet.getByRole('button', { name: 'Close' }).click();
+  await ring(page, 10).click({ modifiers: ['Shift'] });
   await bar(page).getByLabel('Once it is glued').selectOption('sliced from thicker stock');
   await expect(page.getByText(/close the gaps, or leave the ring whole/).first()).toBeVisible();
   await joints.getByLabel('Between segments').selectOption('spacers');

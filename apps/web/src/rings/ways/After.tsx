@@ -31,7 +31,7 @@ export function AfterControls({ targets }: ControlsProps) {
     <>
       <Choice
         label="Once it is glued"
-        className="w-52"
+        className="w-58"
         value={done}
         options={[
           ['whole', 'it stays whole'],
