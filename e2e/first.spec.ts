@@ -26,6 +26,8 @@ test('the first ten minutes: one question, a first bowl in six steps to its firs
     await guide.getByRole('link', { name: 'Next: Rings' }).press('Enter');
     await expect(page).toHaveURL(/\/rings/);
     await expect(guide.getByText('done', { exact: true })).toBeHidden();
+    // The form's ledger has the same field, and stands until the next station has come.
+    await expect(page.getByRole('region', { name: 'Selected rings' })).toBeVisible();
     const count = page.getByLabel('Segments of ring 3');
     await count.fill('24');
     await count.press('Enter');

@@ -4,7 +4,7 @@ import { beforeAll, describe, expect, test } from 'vitest';
 import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { volumeOfSolid } from '../ring/space.js';
-import { between } from '../testing/randomMakings.js';
+import { between } from '../testing/numbers.js';
 import { type BentParams, bentPlaces, volumeOfBlank } from './bent.js';
 import { isLinked, linkClearance, straightForTwo } from './bentPath.js';
 import { wedgeThickness } from './bentPieces.js';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { plain } from '../measure/said.js';
+import { between } from '../testing/numbers.js';
 import { worded } from '../testing/rings.js';
 import { fitCorridor, type Gate } from './corridor.js';
 import { type CurvePoint, curveThrough, extremes, pieceAt, pieceSlope, radiusAt, topOf } from './curve.js';
@@ -31,9 +32,9 @@ const bending = (points: readonly CurvePoint[]): number => {
 const anyGates = fc
   .array(
     fc.record({
-      height: fc.double({ min: 5, max: 30, noNaN: true }),
-      step: fc.double({ min: -6, max: 6, noNaN: true }),
-      width: fc.double({ min: 13, max: 25, noNaN: true }),
+      height: between(5, 30),
+      step: between(-6, 6),
+      width: between(13, 25),
     }),
     { minLength: 1, maxLength: 20 },
   )

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
+import { between } from '../testing/numbers.js';
 import { anyForm, formOf } from '../testing/random.js';
 import { curveThrough, extremes, radiusAt, topOf } from './curve.js';
 import type { Form } from './shape.js';
@@ -32,22 +33,17 @@ const along = (from: number, to: number, n: number) =>
 describe('the outside', () => {
   test('passes through its points and its extremes over any range are those of dense sampling', () => {
     fc.assert(
-      fc.property(
-        anyForm,
-        fc.double({ min: 0, max: 1, noNaN: true }),
-        fc.double({ min: 0, max: 1, noNaN: true }),
-        (form, a, b) => {
-          const curve = curveThrough(form.points);
-          for (const { heightMm, radiusMm } of form.points)
-            expect(radiusAt(curve, heightMm)).toBeCloseTo(radiusMm, 8);
-          const [from, to] = [Math.min(a, b) * topOf(curve), Math.max(a, b) * topOf(curve)];
-          const sampled = along(from, to, 4000).map((z) => radiusAt(curve, z));
-          const { least, most } = extremes(curve, from, to);
-          expect(Math.max(...sampled)).toBeLessThanOrEqual(most + 1e-9);
-          expect(Math.min(...sampled)).toBeGreaterThanOrEqual(least - 1e-9);
-          expect(most - Math.max(...sampled)).toBeLessThan(1.5);
-        },
-      ),
+      fc.property(anyForm, between(0, 1), between(0, 1), (form, a, b) => {
+        const curve = curveThrough(form.points);
+        for (const { heightMm, radiusMm } of form.points)
+          expect(radiusAt(curve, heightMm)).toBeCloseTo(radiusMm, 8);
+        const [from, to] = [Math.min(a, b) * topOf(curve), Math.max(a, b) * topOf(curve)];
+        const sampled = along(from, to, 4000).map((z) => radiusAt(curve, z));
+        const { least, most } = extremes(curve, from, to);
+        expect(Math.max(...sampled)).toBeLessThanOrEqual(most + 1e-9);
+        expect(Math.min(...sampled)).toBeGreaterThanOrEqual(least - 1e-9);
+        expect(most - Math.max(...sampled)).toBeLessThan(1.5);
+      }),
     );
   });
 });
@@ -60,7 +56,7 @@ describe('the wall', () => {
 
   test('no point of the inside is nearer than the wall to the outside, and it touches that distance', () => {
     fc.assert(
-      fc.property(anyForm, fc.double({ min: 0.05, max: 1, noNaN: true }), (form, share) => {
+      fc.property(anyForm, between(0.05, 1), (form, share) => {
         const made = vessel(form);
         const z = made.hollowFromMm + share * (made.heightMm - made.hollowFromMm);
         const inside = insideAt(made, z);

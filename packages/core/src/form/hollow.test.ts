@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { mm } from '../measure/quantity.js';
+import { between } from '../testing/numbers.js';
 import { anyForm } from '../testing/random.js';
 import { curveThrough, extremes, radiusAt, topOf } from './curve.js';
 import { fitPoints, type Sample, within } from './fit.js';
@@ -8,17 +9,15 @@ import type { Form } from './shape.js';
 import { insideAt, vesselOf, wallAt } from './vessel.js';
 import { insideOfWall, wallOf } from './wall.js';
 
-const share = fc.double({ min: 0.02, max: 0.98, noNaN: true });
-const walled = fc
-  .record({ form: anyForm, top: fc.double({ min: 2, max: 10, noNaN: true }) })
-  .map(({ form, top }): Form => {
-    const heightMm = form.points.at(-1)!.heightMm;
-    const foot = form.inside.by === 'wall' ? form.inside.walls[0]! : { heightMm: mm(0), wallMm: mm(6) };
-    return {
-      ...form,
-      inside: { by: 'wall', walls: [foot, { heightMm, wallMm: mm(top) }], floorMm: mm(heightMm * 0.1) },
-    };
-  });
+const share = between(0.02, 0.98);
+const walled = fc.record({ form: anyForm, top: between(2, 10) }).map(({ form, top }): Form => {
+  const heightMm = form.points.at(-1)!.heightMm;
+  const foot = form.inside.by === 'wall' ? form.inside.walls[0]! : { heightMm: mm(0), wallMm: mm(6) };
+  return {
+    ...form,
+    inside: { by: 'wall', walls: [foot, { heightMm, wallMm: mm(top) }], floorMm: mm(heightMm * 0.1) },
+  };
+});
 
 describe('the inside of a wall that changes', () => {
   test('is nowhere nearer to any point of the outside than the wall there, and touches it (slow way)', () => {

@@ -8,6 +8,7 @@ import { plan } from '../project/plan.js';
 import { prepare } from '../project/prepare.js';
 import { rippingOf } from '../project/ripping.js';
 import { DEFAULT_SHOP, type Shop } from '../settings/shop.js';
+import { between } from '../testing/numbers.js';
 import { accounts } from '../testing/pieces.js';
 import { anyProject, formOf } from '../testing/random.js';
 import { accountRows, woodShares } from './accountRows.js';
@@ -32,7 +33,7 @@ describe('one strip', () => {
       fc.property(
         fc.integer({ min: 3, max: 48 }),
         fc.integer({ min: 1, max: 20 }),
-        fc.double({ min: 5, max: 40, noNaN: true }),
+        between(5, 40),
         (segments, count, widthMm) => {
           const setting = { ...flat, widthMm, cutAngle: Math.PI / segments, kerfMm: 3 };
           const longEdge = 2 * wedgeAlong(setting) + 7;

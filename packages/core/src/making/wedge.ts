@@ -43,7 +43,7 @@ export const radialWedge = (middle: number, half: number, shift = ON_AXIS): Wedg
 const isUpright = ({ tiltFrom, tiltTo }: Wedge): boolean => tiltFrom === 0 && tiltTo === 0;
 
 /** Its apex seen from its own middle: along it, and counter-clockwise across it. */
-function apexOf({ middle, shift }: Wedge): Point {
+export function apexOf({ middle, shift }: Wedge): Point {
   const [cos, sin] = [Math.cos(middle), Math.sin(middle)];
   return { x: shift.x * cos + shift.y * sin, y: shift.y * cos - shift.x * sin };
 }

@@ -4,6 +4,7 @@ import { extremes } from '../form/curve.js';
 import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
+import { between } from '../testing/numbers.js';
 import { run } from './commands/command.js';
 import * as edit from './commands/edits.js';
 import { plan } from './plan.js';
@@ -49,9 +50,9 @@ function expectWithin(project: Project) {
 
 const anySizes = fc
   .record({
-    base: fc.double({ min: 90, max: 140, noNaN: true }),
-    steps: fc.array(fc.double({ min: -14, max: 14, noNaN: true }), { minLength: 1, maxLength: 5 }),
-    width: fc.double({ min: 24, max: 34, noNaN: true }),
+    base: between(90, 140),
+    steps: fc.array(between(-14, 14), { minLength: 1, maxLength: 5 }),
+    width: between(24, 34),
     rings: fc.integer({ min: 1, max: 4 }),
   })
   .map(({ base, steps, width, rings }) => {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { mm } from '../measure/quantity.js';
-import { between } from '../testing/randomMakings.js';
+import { between } from '../testing/numbers.js';
 import { type Cuts, cutOf, liftOf, regionAt, type Slant, sidesOf, stretchesRound } from './slant.js';
 import { dot, lengthOf, minus } from './space.js';
 

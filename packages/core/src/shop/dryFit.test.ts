@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
 import { degrees, fromDegrees, mm } from '../measure/quantity.js';
 import { plain as inMm } from '../measure/said.js';
+import { between } from '../testing/numbers.js';
 import { planned } from '../testing/pieces.js';
 import { closingWedge, diagnosed, recut } from './dryFit.js';
 import { halvesOf } from './halves.js';
@@ -57,9 +58,9 @@ const ring = (count: number, flat: number, width: number): MeantRing => ({
 const anyWrong = fc
   .record({
     count: fc.integer({ min: 6, max: 48 }),
-    flat: fc.double({ min: 30, max: 200, noNaN: true }),
-    share: fc.double({ min: 0.05, max: 0.6, noNaN: true }),
-    error: fc.double({ min: -0.3, max: 0.3, noNaN: true }).filter((error) => Math.abs(error) > 1e-3),
+    flat: between(30, 200),
+    share: between(0.05, 0.6),
+    error: between(-0.3, 0.3).filter((error) => Math.abs(error) > 1e-3),
   })
   .map(({ count, flat, share, error }) => cutWrong(ring(count, flat, share * flat), fromDegrees(error)));
 

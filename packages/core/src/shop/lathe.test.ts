@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
 import { radiusAt } from '../form/curve.js';
 import { insideAt, vesselOf } from '../form/vessel.js';
+import { between } from '../testing/numbers.js';
 import { planned } from '../testing/pieces.js';
 import { feetPerMinute, rimSpeed, sameRim, speedsFor } from './speeds.js';
 import {
@@ -34,7 +35,7 @@ describe('speeds', () => {
   });
   test('no speed that is given lies outside its range', () => {
     fc.assert(
-      fc.property(fc.double({ min: 30, max: 600, noNaN: true }), (diameterMm) => {
+      fc.property(between(30, 600), (diameterMm) => {
         const fresh = speedsFor(diameterMm)[0]!;
         for (const { leastRpm, mostRpm } of speedsFor(diameterMm))
           expect(leastRpm).toBeLessThanOrEqual(mostRpm + 10);
@@ -51,16 +52,11 @@ describe('bending of what is held', () => {
     () => ({ outer, inner, modulus });
   test('a tube is L³/(3EI), a solid stub likewise', () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: 5, max: 150, noNaN: true }),
-        fc.double({ min: 0, max: 0.95, noNaN: true }),
-        fc.double({ min: 10, max: 500, noNaN: true }),
-        (outer, share, long) => {
-          const inertia = (Math.PI / 4) * (outer ** 4 - (share * outer) ** 4);
-          const flex = flexAt(tube(outer, share * outer), long);
-          expect(flex / (long ** 3 / (3 * 1000 * inertia))).toBeCloseTo(1, 9);
-        },
-      ),
+      fc.property(between(5, 150), between(0, 0.95), between(10, 500), (outer, share, long) => {
+        const inertia = (Math.PI / 4) * (outer ** 4 - (share * outer) ** 4);
+        const flex = flexAt(tube(outer, share * outer), long);
+        expect(flex / (long ** 3 / (3 * 1000 * inertia))).toBeCloseTo(1, 9);
+      }),
     );
   });
   // Common practice's example: a neck 1 7/8 in across with 3/8 in of wall, 7 in out: 0.009 mm/N if all of it were so thin.

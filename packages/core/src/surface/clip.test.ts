@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import Module from 'manifold-3d';
 import { beforeAll, expect, test } from 'vitest';
 import { type Point3, unit } from '../ring/space.js';
-import { between } from '../testing/randomMakings.js';
+import { between } from '../testing/numbers.js';
 import { clipped, type Triangle } from './clip.js';
 
 // manifold-3d: an independent solid-modelling kernel.

@@ -5,7 +5,7 @@ import { volumeOf, volumeOfAll } from '../making/layOut.js';
 import { begun } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
 import { area } from '../ring/plane.js';
-import { between } from '../testing/randomMakings.js';
+import { between } from '../testing/numbers.js';
 import { madeRing } from '../testing/rings.js';
 import { sectored } from './sectors.js';
 import { cutRows, placeToward } from './toward.js';

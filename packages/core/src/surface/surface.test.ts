@@ -7,8 +7,9 @@ import type { Made } from '../making/contract.js';
 import { makeRing } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
 import { area } from '../ring/plane.js';
+import { between } from '../testing/numbers.js';
 import { anyNeed, anyRichForm } from '../testing/random.js';
-import { anyMaking, between } from '../testing/randomMakings.js';
+import { anyMaking } from '../testing/randomMakings.js';
 import { arcsInside } from './arcs.js';
 import { woodOutline } from './drawing.js';
 import { outsidePatches } from './outside.js';
@@ -18,7 +19,7 @@ import { type UnrolledPart, unrolledParts } from './unrolled.js';
 import { areaBetween, areaWithin } from './within.js';
 
 const cases = fc
-  .record({ making: anyMaking, need: anyNeed, turn: fc.double({ min: -7, max: 7, noNaN: true }) })
+  .record({ making: anyMaking, need: anyNeed, turn: between(-7, 7) })
   // A wall that runs through the rim of a plug is no wall: the hollow begins outside it.
   .filter(({ making }) => !('plug' in making))
   .map((given) => ({ ...given, made: makeRing(given.making, given.need) }))
@@ -43,7 +44,7 @@ function wallOf({ made, bottomMm }: Standing) {
 const NEAR = 0.004;
 
 test('the unrolled wall shows at every angle and height the place that is found there; closed rings all round', () => {
-  const unit = fc.double({ min: 0, max: 0.9999, noNaN: true });
+  const unit = between(0, 0.9999);
   fc.assert(
     fc.property(cases, unit, unit, ({ ring }, share, height) => {
       const { outside, radius, top } = wallOf(ring);

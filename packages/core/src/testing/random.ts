@@ -5,7 +5,8 @@ import { oneWoodOf, placesOf } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
 import { type Project, SCHEMA_VERSION } from '../project/schema.js';
 import { courses } from '../ring/stack.js';
-import { anyMaking, between } from './randomMakings.js';
+import { between } from './numbers.js';
+import { anyMaking } from './randomMakings.js';
 
 /** A form with one wall thickness and nothing besides. */
 export const formOf = (points: Form['points'], wallMm: number, floorMm: number): Form => ({

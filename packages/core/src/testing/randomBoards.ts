@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { type Board, boardSchema } from '../lumber/board.js';
-import { between } from './randomMakings.js';
+import { between } from './numbers.js';
 
 /** A board on hand of one of the woods, with defects that lie within it. */
 export const anyBoard = (woods: readonly string[]): fc.Arbitrary<Board> =>

@@ -6,12 +6,9 @@ import { againstEachOther } from '../making/segmented/goes.js';
 import type { SEGMENTED_STARTS } from '../making/segmented/starts.js';
 import type { SawnFrom } from '../making/sources/registry.js';
 import { type Mm, mm } from '../measure/quantity.js';
+import { between } from './numbers.js';
 
 type SegmentedStart = keyof typeof SEGMENTED_STARTS;
-
-/** A number from min to max; never −0, which JSON does not keep. */
-export const between = (min: number, max: number) =>
-  fc.double({ min, max, noNaN: true, noDefaultInfinity: true }).map((x) => x + 0);
 
 /** Without keys whose value is undefined, as documents are. */
 const tidy = <P extends object>(given: P): Tidy<P> =>

@@ -41,7 +41,8 @@ export function BoardRows({ targets, board: which = 0 }: BoardRowsProps) {
   const ring = useApp((state) => projectOf(state).rings[targets[0]!]!);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+    // Where the rows lie in a bar that scrolls, at once: a row that is put down while it scrolls would not have moved.
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates, scrollBehavior: 'auto' }),
   );
   const rings = useApp((state) => projectOf(state).rings);
   const board = boardsOf(ring.making)[which];

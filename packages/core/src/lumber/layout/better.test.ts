@@ -5,6 +5,7 @@ import { mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
 import { DEFAULT_SHOP, type Shop } from '../../settings/shop.js';
 import { disc, INCH, lumberOf, onHand, ring } from '../../testing/lumber.js';
+import { between } from '../../testing/numbers.js';
 import { NOBODY } from '../../testing/pieces.js';
 import type { Lumber } from '../lumber.js';
 import { boardCuts } from './boardCuts.js';
@@ -64,7 +65,7 @@ describe('a disc whole or glued up from parts', () => {
   });
 });
 
-const price = fc.double({ min: 0.001, max: 0.01, noNaN: true });
+const price = between(0.001, 0.01);
 
 test('lengths of parts that prices ask for: no board in two parts of any length on the step is worth more', () => {
   fc.assert(

@@ -6,6 +6,7 @@ import { mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
 import { plan } from '../../project/plan.js';
 import { DEFAULT_SHOP, type Shop } from '../../settings/shop.js';
+import { between } from '../../testing/numbers.js';
 import { NOBODY } from '../../testing/pieces.js';
 import { type Board, boardSchema } from '../board.js';
 import { wholeBound } from './bound.js';
@@ -133,7 +134,7 @@ describe('bounds', () => {
     fc.assert(
       fc.property(
         anyProblem,
-        fc.array(fc.double({ min: 0, max: 3, noNaN: true }), { minLength: 12, maxLength: 12 }),
+        fc.array(between(0, 3), { minLength: 12, maxLength: 12 }),
         (problem, numbers) => {
           let at = 0;
           const prices = problem.kinds.map(({ pieces }) => pieces.map(() => numbers[at++ % numbers.length]!));

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { sawn } from '../../demo/build.js';
 import { mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
-import { between as anyBetween } from '../../testing/randomMakings.js';
+import { between as anyBetween } from '../../testing/numbers.js';
 import { madeRing, refusalOf } from '../../testing/rings.js';
 import { swellAt } from '../inlaid/lens.js';
 import type { Plugs } from '../inlaid/params.js';
@@ -106,6 +106,7 @@ describe('plugs and frames', () => {
   ] as const)('%s is refused with the limit', (code, change) => {
     const refused = refusalOf(inlaid(change as Partial<Plugs>), NEED);
     expect(refused?.code).toBe(code);
+    expect(refused?.path).toMatch(/^sawnFrom/);
     expect(plain(refused?.message ?? '')).toMatch(/\d.*\.$/);
   });
   test('a lens swells the dot in its middle most, and none beyond its rim; it comes round as often as asked', () => {
@@ -166,30 +167,63 @@ describe('letters', () => {
   });
 });
 
+test.each([
+  ['across the middle', 0],
+  ['aside of it', 1],
+])('the bottom of a plug %s is nearest and farthest where it is of all segments, pushed aside as they are', (_, which) => {
+  const joints = [0, 6].map((joint) => ({ joint, holds: 'spacer' as const, thicknessMm: mm(7) }));
+  const plugs = [1, -12].map((at) => ({ ...dot(6, at, 0, 4), shape: 'square' as const }));
+  const need = { ...NEED, innerRadiusMm: mm(70) };
+  const made = madeRing(inlaid({ plugs }, { between: { put: 'mixed', joints } }), need);
+  const bottoms = Array.from({ length: 12 }, (_, i) => {
+    const [cos, sin] = [Math.cos(((2 * i + 1) * Math.PI) / 12), Math.sin(((2 * i + 1) * Math.PI) / 12)];
+    const turned = made
+      .lay(12 + 2 * i + which)
+      .flatMap(({ bottom }) => bottom)
+      .map(({ x, y }) => ({ along: x * cos + y * sin, aside: y * cos - x * sin }));
+    const deepest = Math.min(...turned.map(({ along }) => along));
+    return turned.filter(({ along }) => along < deepest + 1e-6);
+  });
+  const far = (points: (typeof bottoms)[number]) =>
+    points.map(({ along, aside }) => Math.hypot(along, aside));
+  const near = bottoms.map((points) => {
+    const asides = points.map(({ aside }) => aside);
+    const crosses = Math.min(...asides) < 0 && Math.max(...asides) > 0;
+    return crosses ? points[0]!.along : Math.min(...far(points));
+  });
+  const line = made.layers[which];
+  expect(Math.max(...near) - Math.min(...near)).toBeGreaterThan(1);
+  expect(line?.nearMm).toBeCloseTo(Math.min(...near), 6);
+  expect(line?.farMm).toBeCloseTo(Math.max(...bottoms.flatMap(far)), 6);
+});
+
 describe('a wedge carved by a trapezoid', () => {
   const faces = { outerRadiusMm: 100, innerRadiusMm: 80, lean: 0 };
   const half = Math.PI / 12;
   const tan = Math.tan(half);
-  /** Volume between two lines of the face by slices: a fine sum that knows nothing of parts. */
-  const sliced = (left: (z: number) => number, right: (z: number) => number, height: number): number => {
+  type Line = (z: number) => number;
+  /** Volume between two lines of the face and two joints moved aside by slices: a fine sum that knows nothing of parts. */
+  const sliced = (left: Line, right: Line, [from, to]: readonly [Line, Line], height: number): number => {
     const steps = 400;
     let sum = 0;
     for (let i = 0; i < steps; i++)
       for (let k = 0; k < steps; k++) {
         const z = ((i + 0.5) * height) / steps;
         const v = 80 + ((k + 0.5) * 20) / steps;
-        sum += Math.max(0, Math.min(right(z), v * tan) - Math.max(left(z), -v * tan));
+        sum += Math.max(0, Math.min(right(z), v * tan + to(z)) - Math.max(left(z), from(z) - v * tan));
       }
     return (sum * height * 20) / steps ** 2;
   };
-  test('has the volume that slices of it have, wherever its lines meet the joints', () => {
+  test('has the volume that slices of it have, wherever its lines meet the joints, upright or leaning', () => {
     fc.assert(
       fc.property(
         anyBetween(-40, 30),
         anyBetween(2, 40),
         anyBetween(-1.2, 1.2),
         anyBetween(-1.2, 1.2),
-        (at, wide, slopeLeft, slopeRight) => {
+        anyBetween(-0.3, 0.3),
+        anyBetween(-0.3, 0.3),
+        (at, wide, slopeLeft, slopeRight, tiltFrom, tiltTo) => {
           const height = 15;
           // Lines that cross within the height bound no trapezoid.
           if (wide + (slopeRight - slopeLeft) * height <= 0) return;
@@ -201,14 +235,16 @@ describe('a wedge carved by a trapezoid', () => {
               right: { at: at + wide, slope: slopeRight },
               behind: [{ piece: 0, frontMm: 0, backMm: Number.POSITIVE_INFINITY }],
             },
-            radialWedge(0, half),
+            { ...radialWedge(0, half), tiltFrom, tiltTo },
             faces,
             height,
           );
+          const moved = (tilt: number) => (z: number) => ((z - height / 2) * tilt) / Math.cos(half);
           const volume = parts.reduce((sum, part) => sum + volumeOf({ place: 0, ...part }), 0);
           const slow = sliced(
             (z) => at + slopeLeft * z,
             (z) => at + wide + slopeRight * z,
+            [moved(tiltFrom), moved(tiltTo)],
             height,
           );
           expect(Math.abs(volume - slow)).toBeLessThan(0.002 * Math.max(1000, slow));

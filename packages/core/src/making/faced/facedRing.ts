@@ -1,10 +1,10 @@
 import { type Mm, mm } from '../../measure/quantity.js';
 import type { Band } from '../../ring/overlap.js';
-import type { LaidPiece } from '../contract.js';
+import type { LaidPiece, LayerLine } from '../contract.js';
 import type { Frame } from '../joints/frame.js';
 import { pieceAt, type SegmentGroup } from '../sources/contract.js';
 import type { StripStock } from '../stock.js';
-import type { Faces, Wedge } from '../wedge.js';
+import { apexOf, type Faces, type Wedge } from '../wedge.js';
 import { type CarvedPart, carve, placed } from './carve.js';
 import type { FaceShape } from './face.js';
 import { trapezoids } from './sweep.js';
@@ -89,8 +89,23 @@ function byPiece(
 export const faceWidth = ({ faces, half }: Pick<FacedRing, 'faces' | 'half'>): Mm =>
   mm(2 * faces.outerRadiusMm * Math.tan(half));
 
-/** How far segments are pushed out along their middles by what lies between them: the least, and the most (mm). */
-export function pushedOut(wedges: readonly Wedge[]): readonly [least: number, most: number] {
-  const outs = wedges.map(({ middle, shift }) => shift.x * Math.cos(middle) + shift.y * Math.sin(middle));
-  return [Math.min(...outs), Math.max(...outs)];
+/** Where a stretch across the face, so far behind it, lies nearest to the axis and farthest over all segments (mm). */
+export function behindFace(
+  { faces, wedges }: Pick<FacedRing, 'faces' | 'wedges'>,
+  depthMm: number,
+  [from, to]: readonly [from: number, to: number],
+): Pick<LayerLine, 'nearMm' | 'farMm'> {
+  const lines = wedges.map((wedge) => {
+    const { x, y } = apexOf(wedge);
+    const across = [y + from, y + to] as const;
+    const at = faces.outerRadiusMm - depthMm + x;
+    return {
+      near: Math.hypot(at, Math.max(0, across[0], -across[1])),
+      far: Math.hypot(at, Math.max(...across.map(Math.abs))),
+    };
+  });
+  return {
+    nearMm: Math.min(...lines.map(({ near }) => near)),
+    farMm: Math.max(...lines.map(({ far }) => far)),
+  };
 }

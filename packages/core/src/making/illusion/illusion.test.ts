@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { sawn } from '../../demo/build.js';
 import { mm } from '../../measure/quantity.js';
-import { between } from '../../testing/randomMakings.js';
+import { between } from '../../testing/numbers.js';
 import { madeRing } from '../../testing/rings.js';
 import { type FacePoint, loopArea } from '../faced/face.js';
 import { layOut, volumeOf, volumeOfAll } from '../layOut.js';

@@ -2,7 +2,7 @@ import { refuse } from '../../measure/reason.js';
 import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import type { LayerLine } from '../contract.js';
-import { type FacedRing, faceWidth, pushedOut } from '../faced/facedRing.js';
+import { behindFace, type FacedRing, faceWidth } from '../faced/facedRing.js';
 import { plugsIn } from './lens.js';
 import type { InlaidRing } from './params.js';
 
@@ -39,7 +39,7 @@ export function doesNotFit(given: InlaidRing, ring: FacedRing) {
       if (plug.depthMm !== undefined && plug.depthMm > ring.segment.widthMm - SAME_LENGTH)
         return refuse(
           'plug-too-deep',
-          `plugs.${i}.depthMm`,
+          `sawnFrom.plugs.${i}.depthMm`,
           say`Plug ${i + 1} is let in ${sayMm(plug.depthMm)}, and the segment is ${sayMm(ring.segment.widthMm)} deep. Let it go through, or less deep.`,
           { most: ring.segment.widthMm },
         );
@@ -48,8 +48,7 @@ export function doesNotFit(given: InlaidRing, ring: FacedRing) {
 }
 
 /** The bottoms of holes: where each lies nearest to the axis and farthest, and at which heights. */
-export function bottoms(given: InlaidRing, { faces, wedges }: FacedRing, heightMm: number): LayerLine[] {
-  const [least, most] = pushedOut(wedges);
+export function bottoms(given: InlaidRing, ring: FacedRing, heightMm: number): LayerLine[] {
   const segments = given.lens ? given.count : 1;
   return given.plugs.flatMap(({ depthMm }, i): LayerLine[] => {
     if (depthMm === undefined) return [];
@@ -57,13 +56,11 @@ export function bottoms(given: InlaidRing, { faces, wedges }: FacedRing, heightM
       ...Array.from({ length: segments }, (_, segment) => plugsIn(given, segment)[i]!.acrossMm),
     );
     const { asideMm, upMm } = given.plugs[i]!;
-    const line = faces.outerRadiusMm - depthMm;
-    const [half, aside] = [largest / 2, Math.abs(asideMm)];
+    const half = largest / 2;
     return [
       {
         name: say`The bottom of plug ${i + 1}`,
-        nearMm: Math.hypot(line + least, Math.max(0, aside - half)),
-        farMm: Math.hypot(line + most, aside + half),
+        ...behindFace(ring, depthMm, [asideMm - half, asideMm + half]),
         fromMm: Math.max(0, heightMm / 2 + upMm - half),
         toMm: Math.min(heightMm, heightMm / 2 + upMm + half),
       },

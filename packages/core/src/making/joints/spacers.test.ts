@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
+import { between } from '../../testing/numbers.js';
 import { worded } from '../../testing/rings.js';
 import { placesIn, volumeOfAll } from '../layOut.js';
 import { makeRing, makingSchema } from '../registry.js';
@@ -51,9 +52,9 @@ describe('sizes of a spaced ring', () => {
       fc.property(
         fc.integer({ min: 2, max: 9 }),
         fc.integer({ min: 1, max: 8 }),
-        fc.double({ min: 0.3, max: 8, noNaN: true }),
-        fc.double({ min: 60, max: 150, noNaN: true }),
-        fc.double({ min: 0.5, max: 0.9, noNaN: true }),
+        between(0.3, 8),
+        between(60, 150),
+        between(0.5, 0.9),
         (M, p, s, Ro, share) => {
           const N = M * p;
           if (N < 3) return;

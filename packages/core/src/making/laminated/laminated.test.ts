@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { sawn } from '../../demo/build.js';
 import { mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
-import { between } from '../../testing/randomMakings.js';
+import { between } from '../../testing/numbers.js';
 import { EXAMPLE_NEED, madeRing, refusalOf } from '../../testing/rings.js';
 import { volumeOfAll } from '../layOut.js';
 import { UNSANDED } from '../planing.js';

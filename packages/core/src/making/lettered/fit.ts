@@ -3,7 +3,7 @@ import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import type { LayerLine } from '../contract.js';
 import type { FacePoint } from '../faced/face.js';
-import { type FacedRing, faceWidth, pushedOut } from '../faced/facedRing.js';
+import { behindFace, type FacedRing, faceWidth } from '../faced/facedRing.js';
 import type { LetteredRing } from './params.js';
 
 /** Why the outlines do not go into the faces; null where they do. */
@@ -56,18 +56,16 @@ export function doesNotFit(
 export function bottoms(
   { depthMm, upMm, order }: LetteredRing,
   pockets: readonly (readonly (readonly FacePoint[])[])[],
-  { faces, wedges }: FacedRing,
+  ring: FacedRing,
   heightMm: number,
 ): LayerLine[] {
   const points = pockets.filter((_, i) => order.includes(i)).flat(2);
   if (points.length === 0) return [];
-  const [least, most] = pushedOut(wedges);
-  const line = faces.outerRadiusMm - depthMm;
+  const us = points.map(({ u }) => u);
   return [
     {
       name: 'The bottom of the letters',
-      nearMm: line + least,
-      farMm: Math.hypot(line + most, Math.max(...points.map(({ u }) => Math.abs(u)))),
+      ...behindFace(ring, depthMm, [Math.min(...us), Math.max(...us)]),
       fromMm: Math.max(0, heightMm / 2 + upMm + Math.min(...points.map(({ z }) => z))),
       toMm: Math.min(heightMm, heightMm / 2 + upMm + Math.max(...points.map(({ z }) => z))),
     },

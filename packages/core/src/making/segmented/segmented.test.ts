@@ -180,6 +180,23 @@ describe('a slice of a leaning ring', () => {
   });
 });
 
+test.each<readonly [string, Answers]>([
+  ['upright', SLICED],
+  ['leaning', { ...SLICED, ...SPACERS, lean: lean('same-edge', 20) }],
+  ['opened like a book', { ...BOOK, ...OUTSIDE_IN }],
+])(
+  'the thickness of a strip is what stays of it, what is sawn away and what is cleaned up: %s',
+  (_, answers) => {
+    const members = [8, 12, 8].map((height) => ({ ...EXAMPLE_NEED, heightMm: mm(height) }));
+    const need = { ...members[0]!, ...(answers.after?.done === 'sliced' && { body: { members, index: 0 } }) };
+    for (const { stock } of madeRing(ring(answers), need).kinds) {
+      if (stock.from !== 'strip' || !stock.slicing) throw new Error('not sliced');
+      const { keptMm, kerfMm, slices, cleanUpMm } = stock.slicing;
+      expect(stock.thicknessMm).toBeCloseTo(keptMm + (slices - 1) * kerfMm + cleanUpMm, 9);
+    }
+  },
+);
+
 test.each<readonly [string, Answers, string, boolean]>([
   ['whole', {}, '1 to 12', true],
   ['sliced', SLICED, '1 to 12', true],

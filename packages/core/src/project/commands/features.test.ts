@@ -48,6 +48,14 @@ describe('rings made another way', () => {
     const painted = after(zigzag, edit.setWood([8], 'purpleheart', [each + 3]));
     expect(new Set(painted.rings[8]!.woods.slice(each, 2 * each))).toEqual(new Set(['purpleheart']));
   });
+  test('keep no tones of what segments were sawn from before', () => {
+    const all = (wood: string, project: Project) => after(project, edit.setWood([8], wood));
+    const board = (project: Project) => after(project, edit.startFrom([8], 'laminated')).rings[8]!.woods;
+    const layers = all('black-walnut', after(demo('Cup'), edit.startFrom([8], 'layered')));
+    const meant = board(all('sugar-maple', demo('Cup')));
+    expect(new Set(meant).size).toBeGreaterThan(1);
+    expect(board(layers)).toEqual(meant);
+  });
   test('say what does not carry over', () => {
     const laminated = after(demo('Cup'), edit.startFrom([8], 'laminated'));
     const change = edit.startFrom([8], 'flat');
