@@ -4,6 +4,7 @@ import { INCH } from '../measure/format.js';
 import { type Mm, mm } from '../measure/quantity.js';
 import type { Reason } from '../measure/reason.js';
 import { forZod, say, sayMm } from '../measure/said.js';
+import { SAME_LENGTH } from '../measure/tolerance.js';
 import { boardFeet } from '../measure/volume.js';
 import type { Shop } from '../settings/shop.js';
 import { QUARTERS } from './quarters.js';
@@ -128,11 +129,12 @@ export function clearSections(whole: Section, defects: readonly Section[], kerfM
   return best.parts.flatMap((part) => clearSections(part, inside, kerfMm));
 }
 
+/** Whether they share anything; what only rounding makes them share is nothing, or a cut beside a defect would still hold it. */
 const overlap = (a: Section, b: Section): boolean =>
-  a.xMm < b.xMm + b.lengthMm &&
-  b.xMm < a.xMm + a.lengthMm &&
-  a.yMm < b.yMm + b.widthMm &&
-  b.yMm < a.yMm + a.widthMm;
+  b.xMm + b.lengthMm - a.xMm > SAME_LENGTH &&
+  a.xMm + a.lengthMm - b.xMm > SAME_LENGTH &&
+  b.yMm + b.widthMm - a.yMm > SAME_LENGTH &&
+  a.yMm + a.widthMm - b.yMm > SAME_LENGTH;
 
 const clearArea = (part: Section, defects: readonly Section[]): number =>
   defects.some((defect) => overlap(part, defect)) ? 0 : part.lengthMm * part.widthMm;

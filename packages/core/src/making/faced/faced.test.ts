@@ -170,32 +170,35 @@ describe('letters', () => {
 test.each([
   ['across the middle', 0],
   ['aside of it', 1],
-])('the bottom of a plug %s is nearest and farthest where it is of all segments, pushed aside as they are', (_, which) => {
-  const joints = [0, 6].map((joint) => ({ joint, holds: 'spacer' as const, thicknessMm: mm(7) }));
-  const plugs = [1, -12].map((at) => ({ ...dot(6, at, 0, 4), shape: 'square' as const }));
-  const need = { ...NEED, innerRadiusMm: mm(70) };
-  const made = madeRing(inlaid({ plugs }, { between: { put: 'mixed', joints } }), need);
-  const bottoms = Array.from({ length: 12 }, (_, i) => {
-    const [cos, sin] = [Math.cos(((2 * i + 1) * Math.PI) / 12), Math.sin(((2 * i + 1) * Math.PI) / 12)];
-    const turned = made
-      .lay(12 + 2 * i + which)
-      .flatMap(({ bottom }) => bottom)
-      .map(({ x, y }) => ({ along: x * cos + y * sin, aside: y * cos - x * sin }));
-    const deepest = Math.min(...turned.map(({ along }) => along));
-    return turned.filter(({ along }) => along < deepest + 1e-6);
-  });
-  const far = (points: (typeof bottoms)[number]) =>
-    points.map(({ along, aside }) => Math.hypot(along, aside));
-  const near = bottoms.map((points) => {
-    const asides = points.map(({ aside }) => aside);
-    const crosses = Math.min(...asides) < 0 && Math.max(...asides) > 0;
-    return crosses ? points[0]!.along : Math.min(...far(points));
-  });
-  const line = made.layers[which];
-  expect(Math.max(...near) - Math.min(...near)).toBeGreaterThan(1);
-  expect(line?.nearMm).toBeCloseTo(Math.min(...near), 6);
-  expect(line?.farMm).toBeCloseTo(Math.max(...bottoms.flatMap(far)), 6);
-});
+])(
+  'the bottom of a plug %s is nearest and farthest where it is of all segments, pushed aside as they are',
+  (_, which) => {
+    const joints = [0, 6].map((joint) => ({ joint, holds: 'spacer' as const, thicknessMm: mm(7) }));
+    const plugs = [1, -12].map((at) => ({ ...dot(6, at, 0, 4), shape: 'square' as const }));
+    const need = { ...NEED, innerRadiusMm: mm(70) };
+    const made = madeRing(inlaid({ plugs }, { between: { put: 'mixed', joints } }), need);
+    const bottoms = Array.from({ length: 12 }, (_, i) => {
+      const [cos, sin] = [Math.cos(((2 * i + 1) * Math.PI) / 12), Math.sin(((2 * i + 1) * Math.PI) / 12)];
+      const turned = made
+        .lay(12 + 2 * i + which)
+        .flatMap(({ bottom }) => bottom)
+        .map(({ x, y }) => ({ along: x * cos + y * sin, aside: y * cos - x * sin }));
+      const deepest = Math.min(...turned.map(({ along }) => along));
+      return turned.filter(({ along }) => along < deepest + 1e-6);
+    });
+    const far = (points: (typeof bottoms)[number]) =>
+      points.map(({ along, aside }) => Math.hypot(along, aside));
+    const near = bottoms.map((points) => {
+      const asides = points.map(({ aside }) => aside);
+      const crosses = Math.min(...asides) < 0 && Math.max(...asides) > 0;
+      return crosses ? points[0]!.along : Math.min(...far(points));
+    });
+    const line = made.layers[which];
+    expect(Math.max(...near) - Math.min(...near)).toBeGreaterThan(1);
+    expect(line?.nearMm).toBeCloseTo(Math.min(...near), 6);
+    expect(line?.farMm).toBeCloseTo(Math.max(...bottoms.flatMap(far)), 6);
+  },
+);
 
 describe('a wedge carved by a trapezoid', () => {
   const faces = { outerRadiusMm: 100, innerRadiusMm: 80, lean: 0 };
