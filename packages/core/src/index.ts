@@ -123,15 +123,17 @@ export type { BoardRows, Made, PieceKind } from './making/contract.js';
 export { FIGURE_NAMES, type Figure, type FigureKey } from './making/figures.js';
 export { partsFromDegrees } from './making/flat/parts.js';
 export { ILLUSIONS, type IllusionName } from './making/illusion/illusion.js';
-export { type Between, jointingOf, spacersIn } from './making/joints/between.js';
+export { betweenBegun, GAPS_BEGUN } from './making/joints/begun.js';
+export { type Between, spacersIn } from './making/joints/between.js';
 export { misfit, ovalOf } from './making/joints/closing.js';
 export type { Gap } from './making/joints/gaps.js';
-export type { Leaning } from './making/joints/lean.js';
+export { LEAN_BEGUN, type Leaning } from './making/joints/lean.js';
 export { divisors, type Spacers, thicknessesOf } from './making/joints/spacers.js';
 export { biggestOf, layOut, placeName } from './making/layOut.js';
 export type { StepPicture } from './making/picture.js';
 export {
   boardsOf,
+  bodyOf,
   calledOf,
   groupsOf,
   isStrict,

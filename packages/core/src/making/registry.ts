@@ -115,6 +115,9 @@ export const segmentsOf = (making: RingMaking): number | null => definition(maki
 export const isSolid = (making: RingMaking): boolean => definition(making).solid;
 export const pitchOf = (making: RingMaking): Rad => definition(making).pitch(making);
 export const bodyOf = (making: RingMaking): string | null => definition(making).body?.(making) ?? null;
+/** A ring of a glue-up as one by itself; null where it is none then. */
+export const wholeOf = <M extends RingMaking>(making: M): M | null =>
+  (definition(making).whole?.(making) ?? null) as M | null;
 /** What the board is made of that a ring's glue-up is marked out on with others; null of all others. */
 export const boardOf = (making: RingMaking): string | null => definition(making).board?.(making) ?? null;
 /** The boards that a ring is glued up from, row by row. */

@@ -1,13 +1,8 @@
-import { type Gap, mm, type Result, refuse } from '@fellside/core';
+import { GAPS_BEGUN, type Gap, type Result, refuse } from '@fellside/core';
 import { Choice } from '../../ui/Choice.js';
 import { LengthField } from '../../ui/LengthField.js';
 import { NumberField } from '../../ui/NumberField.js';
 import { shared } from '../targets.js';
-
-const BEGIN: Record<Gap['sides'], Gap> = {
-  tapered: { sides: 'tapered', share: 0.25 },
-  parallel: { sides: 'parallel', widthMm: mm(6) },
-};
 
 interface GapFieldsProps {
   readonly gaps: readonly Gap[];
@@ -26,7 +21,7 @@ export function GapFields({ gaps, onChange }: GapFieldsProps) {
           ['tapered', 'tapered'],
           ['parallel', 'parallel'],
         ]}
-        onChange={(sides) => onChange(BEGIN[sides])}
+        onChange={(sides) => onChange(GAPS_BEGUN[sides])}
       />
       {gaps[0]!.sides === 'tapered' ? (
         <NumberField

@@ -1,4 +1,4 @@
-import { type Between, edit, jointingOf, mm, type Result } from '@fellside/core';
+import { type Between, betweenBegun, edit, mm, type Result, type Spacers, spacersIn } from '@fellside/core';
 import { useState } from 'react';
 import { editPiece } from '../../store/edits.js';
 import { planOf } from '../../store/selectors.js';
@@ -11,7 +11,7 @@ import { GapFields } from './GapFields.js';
 import { LeanFields } from './LeanFields.js';
 import { MixedJoints } from './MixedJoints.js';
 import { type ControlsProps, useParams } from './params.js';
-import { BEGIN_SPACERS, SpacerFields, thicknessOf } from './SpacerFields.js';
+import { SpacerFields, thicknessOf } from './SpacerFields.js';
 import { SpacerLayers } from './SpacerLayers.js';
 
 type Put = Between['put'] | 'nothing';
@@ -28,33 +28,24 @@ export function JointControls({ targets }: ControlsProps) {
   const { all, set } = useParams('segmented', targets);
   const put = shared(all.map(({ between }): Put => between?.put ?? 'nothing'));
   const between = put === null ? undefined : all[0]!.between;
+  const spacers = spacersIn(between);
   const { count } = all[0]!;
-  const choose = (next: Put): Result<unknown> => set({ between: begun(next, count, between) });
+  const choose = (next: Put): Result<unknown> =>
+    set({ between: next === 'nothing' ? undefined : betweenBegun(next, count, between) });
   return (
     <>
       <LeanFields targets={targets} />
       <Choice label="Between segments" className="w-32" value={put} options={PUTS} onChange={choose} />
       {between?.put === 'spacers' && (
-        <>
-          <SpacerFields
-            spacers={between.spacers}
-            count={count}
-            at={shared(all.map((p) => (p.between?.put === 'spacers' ? p.between.spacers.at : null)))}
-            thicknessMm={shared(
-              all.map((p) => (p.between?.put === 'spacers' ? thicknessOf(p.between.spacers) : null)),
-            )}
-            onChange={(spacers) => set({ between: { put: 'spacers', spacers } })}
-          />
-          <SpacerLayers
-            targets={targets}
-            layers={between.spacers.layers}
-            thicknessMm={thicknessOf(between.spacers)}
-            onChange={(layers) => {
-              const { layers: _, ...spacers } = between.spacers;
-              return set({ between: { put: 'spacers', spacers: { ...spacers, ...(layers && { layers }) } } });
-            }}
-          />
-        </>
+        <SpacerFields
+          spacers={between.spacers}
+          count={count}
+          at={shared(all.map((p) => (p.between?.put === 'spacers' ? p.between.spacers.at : null)))}
+          thicknessMm={shared(
+            all.map((p) => (p.between?.put === 'spacers' ? thicknessOf(p.between.spacers) : null)),
+          )}
+          onChange={(spacers) => set({ between: { put: 'spacers', spacers } })}
+        />
       )}
       {between?.put === 'gaps' && (
         <GapFields
@@ -69,29 +60,26 @@ export function JointControls({ targets }: ControlsProps) {
           onChange={(joints) => set({ between: { ...between, joints } })}
         />
       )}
+      {spacers && (
+        <SpacerLayers
+          targets={targets}
+          layers={spacers.layers}
+          thicknessMm={thicknessOf(spacers)}
+          onChange={(layers) => set({ between: ofLayers(between!, layers) })}
+        />
+      )}
       {targets.length > 1 && all.every(({ lean }) => lean) && <Stripe targets={targets} />}
     </>
   );
 }
 
-/** What joints hold when it is chosen; joint by joint it begins with what they hold already. */
-function begun(put: Put, count: number, now: Between | undefined): Between | undefined {
-  if (put === 'nothing') return undefined;
-  if (put === 'spacers') return { put, spacers: BEGIN_SPACERS };
-  if (put === 'gaps') return { put, gap: { sides: 'tapered', share: 0.2 } };
-  const { thicknesses, wood } = jointingOf(count, now);
-  const held = thicknesses.flatMap((thick, joint) =>
-    thick > 0
-      ? [{ joint, holds: wood[joint]! > 0 ? ('spacer' as const) : ('gap' as const), thicknessMm: mm(thick) }]
-      : [],
-  );
-  const opposite = [0, Math.floor(count / 2)].map((joint) => ({
-    joint,
-    holds: 'spacer' as const,
-    thicknessMm: mm(3),
-  }));
-  return { put, joints: held.length > 0 ? held : opposite };
-}
+/** The same with its spacers glued up of layers. */
+const ofLayers = (between: Between, layers: NonNullable<Spacers['layers']>): Between =>
+  between.put === 'spacers'
+    ? { ...between, spacers: { ...between.spacers, layers } }
+    : between.put === 'mixed'
+      ? { ...between, layers }
+      : between;
 
 /** Turns that make a stripe run on over leaning rings, and hands in turn. */
 function Stripe({ targets }: ControlsProps) {

@@ -12,7 +12,7 @@ type Turned = Extract<Board, { laid: 'bottom-up' }>['turned'];
 /** The board of layers, how they lie, which segments stand upside down. */
 export function LayeredControls({ targets }: ControlsProps) {
   const dispatch = useActions();
-  const { all, common } = useSource('layers', targets);
+  const { all, common, set } = useSource('layers', targets);
   const sawn = (sawnFrom: Board) => dispatch(editPiece(edit.setParams(targets, 'segmented', { sawnFrom })));
   const board = all[0]!;
   const heightMm = useApp((state) => projectOf(state).rings[targets[0]!]!.heightMm);
@@ -44,7 +44,7 @@ export function LayeredControls({ targets }: ControlsProps) {
           className="w-52"
           value={common((p) => (p.laid === 'bottom-up' ? p.turned : null))}
           options={TURNED}
-          onChange={(turned) => sawn({ ...board, turned })}
+          onChange={(turned) => set({ turned })}
         />
       )}
     </>

@@ -1,4 +1,4 @@
-import { edit, type Leaning } from '@fellside/core';
+import { edit, LEAN_BEGUN, type Leaning } from '@fellside/core';
 import { editPiece } from '../../store/edits.js';
 import { useActions } from '../../store/store.js';
 import { Choice } from '../../ui/Choice.js';
@@ -11,8 +11,6 @@ const CUTS: readonly (readonly [Leaning['cut'], string])[] = [
   ['same-edge', 'same edge out: one hand'],
   ['turned-over', 'strip turned over: wedges'],
 ];
-
-const BEGIN: Leaning = { tiltDeg: 15, hand: 'right', cut: 'same-edge' };
 
 type Stand = Leaning['hand'] | 'upright';
 
@@ -38,7 +36,7 @@ export function LeanFields({ targets }: ControlsProps) {
             ? set({ lean: undefined })
             : leaning
               ? lean({ hand: stand })
-              : set({ lean: { ...BEGIN, hand: stand } })
+              : set({ lean: { ...LEAN_BEGUN, hand: stand } })
         }
       />
       {leaning && (

@@ -35,10 +35,13 @@ export function MixedJoints({ joints, count, onChange }: MixedJointsProps) {
     if (holds) return onChange([...left, { joint, holds, thicknessMm }]);
     return left.length > 0 && onChange(left);
   };
-  const number = (holds: Held['holds']) => joints.filter((held) => held.holds === holds).length;
+  const number = (holds: Held['holds']) => {
+    const many = joints.filter((held) => held.holds === holds).length;
+    return `${many} ${holds}${many === 1 ? '' : 's'}`;
+  };
   return (
     <JointPanel
-      shown={`${number('spacer')} spacers, ${number('gap')} gaps…`}
+      shown={`${number('spacer')}, ${number('gap')}…`}
       called="What joints hold"
       says="Joint 1 is at the index mark. Press a joint for a spacer (filled), again for a gap (dashed), again for nothing."
       count={count}

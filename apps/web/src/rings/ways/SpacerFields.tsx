@@ -63,5 +63,3 @@ export function SpacerFields({ spacers, count, thicknessMm, at, onChange }: Spac
     </>
   );
 }
-
-export const BEGIN_SPACERS: Spacers = { at: 'every', thicknessMm: mm(3) };

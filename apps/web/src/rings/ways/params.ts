@@ -43,7 +43,7 @@ export function useSource<I extends SawnFrom['is']>(is: I, targets: readonly num
     /** Segments of the first ring. */
     count: rings.all[0]!.count,
     common: <T>(of: (params: SourceOf<I>) => T): T | null => shared(all.map(of)),
-    set: (change: { readonly [K in keyof SourceOf<I>]?: SourceOf<I>[K] | undefined }): Result<unknown> =>
+    set: (change: Parameters<typeof edit.setSource<I>>[2]): Result<unknown> =>
       dispatch(editPiece(edit.setSource(targets, is, change))),
   };
 }

@@ -5,6 +5,7 @@ import { done } from '../../measure/reason.js';
 import { say, sayMade, sayMm, sayRad } from '../../measure/said.js';
 import { assemble } from '../assemble.js';
 import type { Making } from '../contract.js';
+import { HOW } from '../joints/frameSteps.js';
 import { jointed, levelThickness } from '../joints/jointed.js';
 import { layJointed } from '../joints/lay.js';
 import {
@@ -115,7 +116,7 @@ export const basket: Making<BasketParams> = {
         ],
         steps: (planing) => [
           planeAndRip(stock, planing),
-          setTheSaw(stock, count, 'the same edge out every time', ['tilted-blade']),
+          setTheSaw(stock, count, HOW['same-edge'], ['tilted-blade']),
           step(
             'wafers',
             'planer',

@@ -4,13 +4,13 @@ import { type Result, refuse } from '../../measure/reason.js';
 import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import type { LayerLine, PieceKind } from '../contract.js';
-import type { Frame } from '../joints/frame.js';
+import { type Frame, lineBehind } from '../joints/frame.js';
+import { HOW, sawAll } from '../joints/frameSteps.js';
 import { type Planing, planedThickness } from '../planing.js';
-import { segmentStock } from '../segments.js';
+import { planeAndRip, segmentStock } from '../segments.js';
 import { placesOfSegments, type SegmentGroup } from '../sources/contract.js';
 import { type Step, step } from '../step.js';
 import type { StripStock } from '../stock.js';
-import { farthest, nearest } from '../wedge.js';
 import { box, FAR, type FaceShape, THROUGH } from './face.js';
 import type { FacedRing } from './facedRing.js';
 
@@ -86,26 +86,22 @@ export function backingKind(
 }
 
 /** The line in front of it, which turning must not break through. */
-export function backingLine(
+export const backingLine = ({ backingMm }: Backed, frame: Frame): LayerLine[] =>
+  backingMm === undefined ? [] : [{ name: 'The line of the backing', ...lineBehind(frame, backingMm) }];
+
+/** From the board to sawn segments that are of one piece before anything is let into them, or of two with a backing. */
+export const sawnPlain = (
   { backingMm }: Backed,
-  { framing, faces, outline, upright, heightMm }: Frame,
-): LayerLine[] {
-  if (backingMm === undefined) return [];
-  const front = { ...faces, innerRadiusMm: faces.outerRadiusMm - backingMm };
-  const lines = Array.from({ length: framing.count }, (_, i) => i).flatMap((i) =>
-    (upright ? [0] : [0, heightMm]).map((z) => outline(i, z, front).slice(2)),
-  );
-  return [
-    {
-      name: 'The line of the backing',
-      nearMm: Math.min(...lines.map(([to, from]) => nearest(to!, from!))),
-      farMm: Math.max(...lines.map(farthest)),
-    },
-  ];
-}
+  frame: Frame,
+  ring: FacedRing,
+  planing: Planing,
+): readonly Step[] =>
+  backingMm === undefined
+    ? [planeAndRip(ring.segment, planing), ...sawAll(frame)]
+    : [backedBoard(backingMm, ring, planing), ...sawAll(frame, `the board on edge, ${HOW['same-edge']}`)];
 
 /** Gluing a strip and its backing up to a board that segments are sawn from. */
-export const backedBoard = (fromMm: number, { segment }: FacedRing, planing: Planing): Step =>
+const backedBoard = (fromMm: number, { segment }: FacedRing, planing: Planing): Step =>
   step(
     'board',
     'planer',

@@ -1,10 +1,10 @@
 import { say, sayList, sayMade, sayMm } from '../../measure/said.js';
-import { backedBoard, gluedBehind } from '../faced/backing.js';
+import { gluedBehind, sawnPlain } from '../faced/backing.js';
 import { type FacedRing, faceWidth } from '../faced/facedRing.js';
 import type { Frame } from '../joints/frame.js';
 import { sawAll } from '../joints/frameSteps.js';
 import type { Planing } from '../planing.js';
-import { planeAndRip, SEGMENT_CAUTIONS } from '../segments.js';
+import { SEGMENT_CAUTIONS } from '../segments.js';
 import { numbered, type Step, step } from '../step.js';
 import type { InlaidRing, PlugParams } from './params.js';
 
@@ -12,19 +12,15 @@ const side = (mm: number) => (mm > 0 ? 'right' : 'left');
 
 /** From the board to the sawn segment with its plugs or frames, in order. */
 export function inlaidSteps(given: InlaidRing, frame: Frame, ring: FacedRing, planing: Planing): Step[] {
-  const { plugs, edge, backingMm } = given;
+  const { plugs, edge } = given;
   const framed = edge.topMm + edge.bottomMm + edge.sidesMm > 0;
-  const board = framed
-    ? [...frameSteps(given, ring), ...gluedBehind(given, ring)]
-    : [backingMm === undefined ? planeAndRip(ring.segment, planing) : backedBoard(backingMm, ring, planing)];
   return [
-    ...board,
-    ...sawAll(frame, framed || backingMm === undefined ? undefined : BACKED),
+    ...(framed
+      ? [...frameSteps(given, ring), ...gluedBehind(given, ring), ...sawAll(frame)]
+      : sawnPlain(given, frame, ring, planing)),
     ...plugs.map((plug, i) => numbered(hole(plug, i, given.lens !== undefined), i + 1)).reverse(),
   ];
 }
-
-const BACKED = 'the board on edge, the same edge out every time';
 
 function frameSteps({ count, edge }: InlaidRing, ring: FacedRing): Step[] {
   const { topMm, bottomMm, sidesMm } = edge;

@@ -120,9 +120,10 @@ export function thickerBetween(between: Between | undefined, times: number): Bet
   return { ...between, joints };
 }
 
-/** The nearest set of spacers that closes; null where these close, or where nothing near does. */
+/** The nearest set of spacers that closes; null where these close, where nothing near does, or where gaps are among them. */
 export function closingBetween(count: number, between: Between | undefined): Between | null {
-  if (between?.put !== 'spacers' || closes(jointingOf(count, between).thicknesses)) return null;
-  const spacers = nearestSpacers(count, between.spacers);
-  return spacers && { put: 'spacers', spacers };
+  const spacers = spacersIn(between);
+  if (!spacers || gapIn(between) || closes(jointingOf(count, between).thicknesses)) return null;
+  const near = nearestSpacers(count, spacers);
+  return near && { put: 'spacers', spacers: near };
 }

@@ -4,9 +4,9 @@ import type { RingNeed } from '../../ring/need.js';
 import type { Band } from '../../ring/overlap.js';
 import type { Point } from '../../ring/plane.js';
 import type { Rising } from '../assemble.js';
-import type { Made, PieceKind, PlaceGroup } from '../contract.js';
+import type { LayerLine, Made, PieceKind, PlaceGroup } from '../contract.js';
 import { circle, drilled, plugKind } from '../plug.js';
-import { asAsked, type Faces, type Wedge, wedgeOutline } from '../wedge.js';
+import { asAsked, type Faces, farthest, nearest, type Wedge, wedgeOutline } from '../wedge.js';
 import { gapIn, spacersIn } from './between.js';
 import { frameFigures, frameWarnings } from './frameTold.js';
 import { type Framing, otherGroups } from './framing.js';
@@ -105,6 +105,21 @@ export function frameOf(framing: Framing, need: RingNeed, within: Within): Resul
       return { place, bottom, top: upright ? bottom : at(within.heightMm) };
     },
   });
+}
+
+/** A line right across all segments so far behind their faces: where it is nearest to the axis, and farthest (mm). */
+export function lineBehind(
+  { framing, faces, outline, upright, heightMm }: Frame,
+  depthMm: number,
+): Pick<LayerLine, 'nearMm' | 'farMm'> {
+  const front = { ...faces, innerRadiusMm: faces.outerRadiusMm - depthMm };
+  const lines = Array.from({ length: framing.count }, (_, segment) => segment).flatMap((segment) =>
+    (upright ? [0] : [0, heightMm]).map((z) => outline(segment, z, front).slice(2)),
+  );
+  return {
+    nearMm: Math.min(...lines.map(([to, from]) => nearest(to!, from!))),
+    farMm: Math.max(...lines.map(farthest)),
+  };
 }
 
 /** How often two things that come round so many times come round together: the greatest common divisor. */

@@ -10,7 +10,8 @@ import type { Frame } from './frame.js';
 import type { Leaning } from './lean.js';
 import { FIT_WITH_SPACERS, GLUE_SPACERS, glueOpen, glueRuns, planeSpacers } from './steps.js';
 
-const HOW: Record<Leaning['cut'], string> = {
+/** How pieces come off a strip, as it is told at the saw. */
+export const HOW: Readonly<Record<Leaning['cut'], string>> = {
   'two-fences': 'between two fences, never turning the strip over',
   'same-edge': 'the same edge out every time',
   'turned-over': 'turning the strip over between cuts',

@@ -21,21 +21,24 @@ export const leanSchema = z.strictObject({
 
 export type Leaning = z.infer<typeof leanSchema>;
 
+/** Leaning joints as they are begun; one hand, so that every piece that is cut goes into the ring. */
+export const LEAN_BEGUN: Leaning = { tiltDeg: 15, hand: 'right', cut: 'same-edge' };
+
+/** The field that is changed where joints lean too much. */
+export const TILT_FIELD = 'lean.tiltDeg';
+
 /** Joints that lean by the tilt of the blade; those of wedges glued alternately upside down in turn. */
 export interface Lean {
   /** τ, radians. */
   readonly tau: Rad;
   readonly hand: Hand;
   readonly inTurn: boolean;
-  /** The field that is to be changed where they lean too much. */
-  readonly field: string;
 }
 
 export const leanOf = ({ tiltDeg, hand, cut }: Leaning): Lean => ({
   tau: fromDegrees(tiltDeg),
   hand,
   inTurn: cut === 'turned-over',
-  field: 'lean.tiltDeg',
 });
 
 /** The same wedges with joints that move round by ±tan τ for every mm that they climb. */

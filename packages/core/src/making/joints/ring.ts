@@ -6,7 +6,7 @@ import type { RingNeed } from '../../ring/need.js';
 import type { Point } from '../../ring/plane.js';
 import { withoutWidth } from '../segments.js';
 import { type Faces, leastOuter, mostInner, radialWedge, type Wedge } from '../wedge.js';
-import type { Lean } from './lean.js';
+import { type Lean, TILT_FIELD } from './lean.js';
 import { outerForSlab } from './slab.js';
 
 /** Equal segments pushed from the axis by what lies between them. */
@@ -65,7 +65,7 @@ export function pushedRing(
     return thick > 0
       ? refuse(
           'no-edge-left',
-          'thicknessMm',
+          'between',
           say`With ${sayMm(thick)} between the segments nothing is left of their width.`,
         )
       : withoutWidth(outerRadiusMm, outerRadiusMm)!;
@@ -75,15 +75,15 @@ export function pushedRing(
 const nothingLeft = (thick: number, edge: number) =>
   refuse(
     'no-edge-left',
-    'thicknessMm',
+    'between',
     say`What lies between the segments is ${sayMm(thick)} thick and the edge that it is taken from ${sayMm(edge)}; nothing is left of the segments.`,
     { most: edge },
   );
 
-const eaten = ({ tau, field }: Lean, aside: number, edge: number, half: number, heightMm: number) =>
+const eaten = ({ tau }: Lean, aside: number, edge: number, half: number, heightMm: number) =>
   refuse(
     'tilt-eats-segment',
-    field,
+    TILT_FIELD,
     say`A tilt of ${sayRad(tau)} moves each joint by ${sayMm(2 * aside)} from bottom to top; the long edge is only ${sayMm(edge)}. Tilt less, make the ring thinner or take fewer segments.`,
     { most: degrees(rad(Math.atan((edge * Math.cos(half)) / heightMm))) },
   );

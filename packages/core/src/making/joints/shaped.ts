@@ -45,7 +45,7 @@ export function shaped(framing: Framing, need: RingNeed): Result<Shaped> {
   const loose =
     gap && noHold(gap, count, need.outerRadiusMm, between?.put === 'gaps' ? 'between.gap' : 'between');
   if (loose) return loose;
-  if (!closes(jointing.thicknesses)) return doesNotClose(jointing.thicknesses);
+  if (!closes(jointing.thicknesses)) return doesNotClose(jointing);
   const sized = jointed(jointing, need);
   if (!sized.ok) return sized;
   const { wedges, faces, gives, cornerMm } = sized.value;

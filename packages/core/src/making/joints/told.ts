@@ -5,22 +5,29 @@ import type { Warning } from '../warnings.js';
 import type { Faces } from '../wedge.js';
 import { nearestBalanced } from './balanced.js';
 import { misfit } from './closing.js';
-import { type Leaning, leanOf } from './lean.js';
+import type { Jointing } from './jointing.js';
+import { type Leaning, leanOf, TILT_FIELD } from './lean.js';
 
-/** The refusal of spacers that do not close, with the misfit and the nearest set that does. */
-export function doesNotClose(thicknesses: readonly number[]): Result<never> {
+/** The refusal of things in the joints that do not close, with the misfit and the nearest set that does. */
+export function doesNotClose({ thicknesses, wood }: Jointing): Result<never> {
+  const air = thicknesses.some((s, joint) => s > 0 && wood[joint] === 0);
+  const [one, many] = !air
+    ? ['spacer', 'spacers']
+    : wood.every((s) => s === 0)
+      ? ['gap', 'gaps']
+      : ['spacer or gap', 'spacers and gaps'];
   const off = misfit(thicknesses);
   const number = thicknesses.filter((s) => s > 0).length;
   const near = nearestBalanced(thicknesses);
   const joints = near?.flatMap((s, joint) => (s > 0 ? [joint + 1] : [])) ?? [];
   const proposal =
     joints.length > 0
-      ? say` The nearest set that closes has spacers of ${sayMm(Math.max(...thicknesses))} at joints ${joints.join(', ')}.`
+      ? say` The nearest set that closes has ${many} of ${sayMm(Math.max(...thicknesses))} at joints ${joints.join(', ')}.`
       : '';
   return refuse(
     'does-not-close',
     'between',
-    say`${number === 1 ? 'One spacer alone does' : `These ${number} spacers do`} not close: the last joint is ${sayMm(off)} out.${proposal}`,
+    say`${number === 1 ? `One ${one} alone does` : `These ${number} ${many} do`} not close: the last joint is ${sayMm(off)} out.${proposal}`,
     { misfit: off },
   );
 }
@@ -60,12 +67,12 @@ export function tooNarrowInTurn(
   { innerRadiusMm }: Faces,
   heightMm: number,
 ): Result<never> | null {
-  const { tau, inTurn, field } = leanOf(lean);
+  const { tau, inTurn } = leanOf(lean);
   const short = 2 * innerRadiusMm * Math.tan(half);
   if (!inTurn || short > (heightMm * Math.tan(tau)) / Math.cos(half)) return null;
   return refuse(
     'tilt-eats-segment',
-    field,
+    TILT_FIELD,
     say`A tilt of ${sayRad(tau)} leaves nothing of the short edge of ${sayMm(short)} on the narrow face of a wedge. Tilt less or take fewer segments.`,
     { most: degrees(rad(Math.atan((short * Math.cos(half)) / heightMm))) },
   );

@@ -22,8 +22,7 @@ export const laminatedSchema = z.strictObject({
     .array(length('Layer', 0.5, 200))
     .min(1, { error: () => 'The board has no layer; give it at least one.' })
     .max(MOST_LAYERS, { error: () => `The board has too many layers; ${MOST_LAYERS} are allowed.` }),
-  /** Angle of the cross-cut from square. */
-  /** Below 0 they slope the other way: up to the left. */
+  /** Angle of the cross-cut from square; below 0 slices slope the other way, up to the left. */
   angleDeg: number('Angle of the slices', -75, 75, '°'),
   turn: z.enum(TURNS, { error: () => `Slices are turned ${TURNS.join(', ')}.` }),
   /** Whether the slice at the index mark is one of those that are turned over. */

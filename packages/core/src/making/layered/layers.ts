@@ -1,11 +1,11 @@
 import { mm } from '../../measure/quantity.js';
 import { say, sayRad } from '../../measure/said.js';
 import type { LaidPiece, LayerLine, PieceKind } from '../contract.js';
-import type { Frame } from '../joints/frame.js';
+import { type Frame, lineBehind } from '../joints/frame.js';
 import { segmentStock } from '../segments.js';
 import { inOrderOf } from '../sources/oneWood.js';
 import type { StripStock } from '../stock.js';
-import { type Faces, farthest, nearest } from '../wedge.js';
+import type { Faces } from '../wedge.js';
 import { isTurned, type Layers, layerNames } from './params.js';
 
 /** What the layers share: the width of the strip, or the height of the ring. */
@@ -86,23 +86,14 @@ export function layLayer(
   }
 }
 
-/** Lines between layers from outside to inside, the outermost first: where each is nearest to the axis and farthest. */
-export function linesOf(board: Layers, borders: readonly number[], frame: Frame): LayerLine[] {
-  if (board.laid === 'bottom-up') return [];
-  const { framing, outline, upright, heightMm } = frame;
-  const heights = upright ? [0] : [0, heightMm];
-  const segments = Array.from({ length: framing.count }, (_, i) => i);
-  return borders.slice(1, -1).map((_, layer) => {
-    const lines = segments.flatMap((i) =>
-      heights.map((z) => outline(i, z, facesOf(frame, borders, layer)).slice(2)),
-    );
-    return {
-      name: borders.length === 3 ? 'The layer line' : `Layer line ${layer + 1} from outside`,
-      nearMm: Math.min(...lines.map(([to, from]) => nearest(to!, from!))),
-      farMm: Math.max(...lines.map(farthest)),
-    };
-  });
-}
+/** Lines between layers from outside to inside, the outermost first. */
+export const linesOf = ({ laid }: Layers, borders: readonly number[], frame: Frame): LayerLine[] =>
+  laid === 'bottom-up'
+    ? []
+    : borders.slice(1, -1).map((depthMm, i) => ({
+        name: borders.length === 3 ? 'The layer line' : `Layer line ${i + 1} from outside`,
+        ...lineBehind(frame, depthMm),
+      }));
 
 /** The outermost line, as figures. */
 export function layerFigures([outermost]: readonly LayerLine[]) {

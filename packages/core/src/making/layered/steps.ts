@@ -1,6 +1,6 @@
 import { say, sayList, sayMm } from '../../measure/said.js';
 import type { Frame } from '../joints/frame.js';
-import { sawAll } from '../joints/frameSteps.js';
+import { HOW, sawAll } from '../joints/frameSteps.js';
 import { type Planing, planedThickness } from '../planing.js';
 import type { Beside } from '../sources/contract.js';
 import { type Step, step } from '../step.js';
@@ -34,12 +34,12 @@ export const layeredSteps =
           ['dust'],
         ),
         step('on-edge', 'saw', 'Stand the board on edge at the saw, outer layer away from the fence.'),
-        ...sawAll(frame, 'the same edge out every time', each),
+        ...sawAll(frame, HOW['same-edge'], each),
       ];
     // What is sanded off the ring comes off its lowest and its topmost layer.
     const more = (high - segment.thicknessMm) / 2;
     const planed = layers.map((thick, i) => thick + (i === 0 || i === layers.length - 1 ? more : 0));
-    const over = frame.upright ? 'turning the strip over between cuts' : undefined;
+    const over = frame.upright ? HOW['turned-over'] : undefined;
     return [
       step(
         'board',
@@ -52,8 +52,8 @@ export const layeredSteps =
         board.turned !== 'none'
           ? over
           : frame.framing.lean?.cut === 'two-fences'
-            ? 'between two fences, never turning the strip over'
-            : 'the same edge out every time and the same layer up',
+            ? HOW['two-fences']
+            : `${HOW['same-edge']} and the same layer up`,
       ),
       ...(board.turned === 'none' || !frame.upright
         ? []

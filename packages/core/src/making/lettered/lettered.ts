@@ -1,13 +1,11 @@
 import { mm } from '../../measure/quantity.js';
 import { done } from '../../measure/reason.js';
 import { say, sayMm } from '../../measure/said.js';
-import { backedBoard, backing, backingGroup, backingLine, backingTooDeep } from '../faced/backing.js';
+import { backing, backingGroup, backingLine, backingTooDeep, sawnPlain } from '../faced/backing.js';
 import { type FaceShape, field, pocket } from '../faced/face.js';
 import { facedRing, faceWidth, layFaces } from '../faced/facedRing.js';
 import { facesAgainst } from '../faced/goes.js';
 import { segmentAndRing } from '../faced/pictures.js';
-import { sawAll } from '../joints/frameSteps.js';
-import { planeAndRip } from '../segments.js';
 import { placeOfPiece, type SegmentGroup, type Source, togetherOf } from '../sources/contract.js';
 import { step } from '../step.js';
 import { bottoms, doesNotFit } from './fit.js';
@@ -93,12 +91,7 @@ export const lettered: Source<Letters> = {
         { key: 'letters', value: given.order.filter((i) => i >= 0).length, unit: 'count' },
       ],
       steps: (planing) => [
-        ...(given.backingMm === undefined
-          ? [planeAndRip(ring.segment, planing), ...sawAll(frame)]
-          : [
-              backedBoard(given.backingMm, ring, planing),
-              ...sawAll(frame, 'the board on edge, the same edge out every time'),
-            ]),
+        ...sawnPlain(given, frame, ring, planing),
         step(
           'rout',
           'router',

@@ -25,6 +25,9 @@ export const afterSchema = z.discriminatedUnion('done', [
 
 export type After = z.infer<typeof afterSchema>;
 
+/** What a resaw takes as a rule: a sixteenth of an inch, and as much to clean up. */
+export const RESAW = { kerfMm: mm(1.5875), cleanUpMm: mm(1.5875) };
+
 /** Height of the thick ring: T = Σt + (n − 1)·k + clean-up (mm). */
 export const thickHeight = (slicesMm: readonly number[], kerfMm: number, cleanUpMm: number): Mm =>
   mm(slicesMm.reduce((a, b) => a + b, 0) + (slicesMm.length - 1) * kerfMm + cleanUpMm);

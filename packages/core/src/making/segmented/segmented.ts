@@ -62,6 +62,9 @@ export const segmented: Making<SegmentedParams> = {
     };
   },
   body: ({ after }) => (after?.done === 'sliced' ? after.from : null),
+  whole({ after: _, ...whole }) {
+    return whole;
+  },
   usuallySanded: ({ between }) => (gapIn(between) ? 'none' : 'both'),
   runs({ lean, after }, heightMm, radiusMm): Rad | null {
     // A slice is a part of a taller ring, and its joints do not run from its own middle.

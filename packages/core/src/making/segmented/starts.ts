@@ -1,11 +1,11 @@
 import { mm } from '../../measure/quantity.js';
 import type { Beginning, Start } from '../contract.js';
+import { betweenBegun, SPACER_BEGUN } from '../joints/begun.js';
+import { LEAN_BEGUN } from '../joints/lean.js';
 import { FIRST_GLYPH } from '../lettered/lettered.js';
 import type { SawnFrom } from '../sources/registry.js';
+import { RESAW } from './after.js';
 import type { SegmentedParams } from './params.js';
-
-/** What a resaw takes as a rule: a sixteenth of an inch, and as much to clean up. */
-const RESAW = { kerfMm: mm(1.5875), cleanUpMm: mm(1.5875) };
 
 /** A ring with these answers, of as many segments as are asked for, and no more than it may have. */
 const begin =
@@ -32,21 +32,21 @@ export const SEGMENTED_STARTS = {
     says: 'thin parallel spacers between segments: lines up the piece, or room round a feature',
     bond: AS_IT_WAS,
     keeps: ['plug'],
-    begin: begin(() => ({ between: { put: 'spacers', spacers: { at: 'every', thicknessMm: mm(3) } } })),
+    begin: begin(({ segments }) => ({ between: betweenBegun('spacers', segments) })),
   },
   open: {
     name: 'Open segments',
     says: 'gaps between segments, each bridging a gap below: light comes through the wall',
     bond: 'half-pitch',
     keeps: [],
-    begin: begin(() => ({ between: { put: 'gaps', gap: { sides: 'tapered', share: 0.25 } } })),
+    begin: begin(({ segments }) => ({ between: betweenBegun('gaps', segments) })),
   },
   tilted: {
     name: 'Tilted joints',
     says: 'joints lean by the tilt of the blade: stripes that run round the piece as they climb',
     bond: AS_IT_WAS,
     keeps: ['plug'],
-    begin: begin(() => ({ lean: { tiltDeg: 15, hand: 'right', cut: 'two-fences' } })),
+    begin: begin(() => ({ lean: { ...LEAN_BEGUN, cut: 'two-fences' } })),
   },
   climbing: {
     name: 'Climbing stripe',
@@ -54,14 +54,11 @@ export const SEGMENTED_STARTS = {
     bond: AS_IT_WAS,
     keeps: ['plug'],
     begin: begin(({ segments }) => ({
-      lean: { tiltDeg: 15, hand: 'right', cut: 'same-edge' },
-      between: {
-        put: 'spacers',
-        spacers:
-          segments % 2 === 0
-            ? { at: 'even', number: segments / 2, thicknessMm: mm(3) }
-            : { at: 'every', thicknessMm: mm(3) },
-      },
+      lean: LEAN_BEGUN,
+      between:
+        segments % 2 === 0
+          ? { put: 'spacers', spacers: { at: 'even', number: segments / 2, thicknessMm: SPACER_BEGUN } }
+          : betweenBegun('spacers', segments),
     })),
   },
   resawn: {

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { done } from '../../measure/reason.js';
 import { say, sayMm } from '../../measure/said.js';
 import type { Frame } from '../joints/frame.js';
-import { sawAll } from '../joints/frameSteps.js';
+import { HOW, sawAll } from '../joints/frameSteps.js';
 import { type Planing, planedThickness } from '../planing.js';
 import { planeAndRip } from '../segments.js';
 import { type Step, step } from '../step.js';
@@ -20,7 +20,7 @@ export const oneWood: Source<z.infer<typeof params>> = {
   repeats: (_, count) => count,
   saw(_, frame, { inOrder, after }) {
     const opened = after?.done === 'opened';
-    const how = inOrder || opened ? 'the same edge out every time' : undefined;
+    const how = inOrder || opened ? HOW['same-edge'] : undefined;
     const first = frame.segments[0]!.stock;
     return done({
       kinds: frame.segments.map((kind) => ({ ...kind, stock: inOrderOf(kind.stock, how !== undefined) })),

@@ -1,3 +1,4 @@
+export * from './answerCommands.js';
 export * from './blankCommands.js';
 export * from './clipCommands.js';
 export * from './edgeCommands.js';

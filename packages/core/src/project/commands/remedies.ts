@@ -7,6 +7,7 @@ import { FINISHES } from '../../settings/finishes.js';
 import { prepare } from '../prepare.js';
 import type { Project, Ring } from '../schema.js';
 import { heightOf } from '../sizing.js';
+import { setLean } from './answerCommands.js';
 import type { Command } from './command.js';
 import { setFinish } from './finishCommands.js';
 import { setPaletteWood } from './paletteCommands.js';
@@ -15,7 +16,7 @@ import { setFixed, setMeasured } from './ringCommands.js';
 import { fitStack, liftOfBands, segmentedLike, usualSolid } from './stack.js';
 import { removeRings, splitRing } from './stackCommands.js';
 import { alternateHands } from './tiltedCommands.js';
-import { changeParams, setCount, setMaking, startFrom } from './wayCommands.js';
+import { setCount, setMaking, startFrom } from './wayCommands.js';
 
 /** What a remedy is called on its button, and the edit that it is. */
 export function remedyOf(remedy: Remedy): Command {
@@ -54,9 +55,7 @@ export function remedyOf(remedy: Remedy): Command {
       return { ...alternateHands(remedy.rings), label: 'Let them lean left and right in turn' };
     case 'cut-one-hand':
       return {
-        ...changeParams(remedy.rings, 'segmented', ({ lean }) =>
-          lean ? { lean: { ...lean, cut: 'same-edge' as const } } : {},
-        ),
+        ...setLean(remedy.rings, { cut: 'same-edge' }),
         label: 'Cut one hand only',
       };
     case 'fewer-segments':

@@ -1,4 +1,4 @@
-import { bodyOf, type SawnMaking, segmentsOf } from '../../making/registry.js';
+import { bodyOf, type SawnMaking, segmentsOf, wholeOf } from '../../making/registry.js';
 import type { StockParams } from '../../making/stock/fromStock.js';
 import { say } from '../../measure/said.js';
 import { frozen } from '../frozen.js';
@@ -49,11 +49,8 @@ export const useStashed = (index: number, stashed: StashedRing): Command => ({
 });
 
 /** A slice by itself is a whole ring: in the stash it has left its glue-up. */
-function alone(slice: SawnMaking): SawnMaking {
-  if (slice.way !== 'segmented') return usualSegments(segmentsOf(slice)!) as SawnMaking;
-  const { after: _, ...whole } = slice;
-  return whole;
-}
+const alone = (slice: SawnMaking): SawnMaking =>
+  wholeOf(slice) ?? (usualSegments(segmentsOf(slice)!) as SawnMaking);
 
 /**
  * A ring of the piece as it would lie in the stash: with the sizes that it gives, as measured where it was, and its

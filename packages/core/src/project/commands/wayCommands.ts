@@ -1,5 +1,4 @@
 import { current } from 'immer';
-import type { Leaning } from '../../making/joints/lean.js';
 import {
   bodyOf,
   isStrict,
@@ -13,7 +12,6 @@ import {
   type Way,
   withSegments,
 } from '../../making/registry.js';
-import type { SawnFrom } from '../../making/sources/registry.js';
 import type { Reason } from '../../measure/reason.js';
 import { type Said, say } from '../../measure/said.js';
 import { keyOfTone } from '../../pattern/tones.js';
@@ -25,7 +23,8 @@ import { named, type Rings } from './each.js';
 import { parsedMaking } from './parsedMaking.js';
 import { segmentsNear, usualSegments } from './stack.js';
 
-const label = (rings: Rings) => `How ${named(rings)} ${rings.length === 1 ? 'is' : 'are'} made`;
+/** What edits of how rings are made are called. */
+export const howMade = (rings: Rings) => `How ${named(rings)} ${rings.length === 1 ? 'is' : 'are'} made`;
 
 /** Whether two rings are made in the same way and sawn from the same sort of thing: then new places are no new figure. */
 const sameSort = (a: RingMaking, b: RingMaking): boolean => a.way === b.way && sourceIn(a) === sourceIn(b);
@@ -73,13 +72,13 @@ function makeAll(
 
 /** Makes rings with the given parameters; what can be kept of their woods is kept. */
 export const setMaking = (rings: Rings, making: RingMaking): Command => ({
-  label: label(rings),
+  label: howMade(rings),
   apply: (draft) => makeAll(draft, rings, () => making),
 });
 
 /** Makes rings as a starting point has them; what it keeps of how they were made stays as far as it goes with it. */
 export const startFrom = (rings: Rings, start: StartId): Command => ({
-  label: label(rings),
+  label: howMade(rings),
   apply(draft) {
     const order = [...rings].sort((a, b) => a - b);
     const first = order[0]!;
@@ -125,7 +124,7 @@ export const changeParams = <W extends Way>(
   way: W,
   change: (params: ParamsOf<W>) => Change<W>,
 ): Command => ({
-  label: label(rings),
+  label: howMade(rings),
   apply: (draft) =>
     ifPossible(draft, rings, () =>
       makeAll(draft, rings, (index) => {
@@ -137,24 +136,8 @@ export const changeParams = <W extends Way>(
     ),
 });
 
-/** Other values for some parameters of what the segments of rings are sawn from; rings that are sawn from something else stay as they are. */
-export const setSource = <I extends SawnFrom['is']>(
-  rings: Rings,
-  is: I,
-  change: {
-    readonly [K in keyof Extract<SawnFrom, { is: I }>]?: Extract<SawnFrom, { is: I }>[K] | undefined;
-  },
-): Command =>
-  changeParams(rings, 'segmented', ({ sawnFrom }) =>
-    sawnFrom?.is === is ? { sawnFrom: without({ ...sawnFrom, ...change }) as unknown as SawnFrom } : {},
-  );
-
-/** How joints lean that lean already: other values for some of it. */
-export const setLean = (rings: Rings, change: Partial<Leaning>): Command =>
-  changeParams(rings, 'segmented', ({ lean }) => (lean ? { lean: { ...lean, ...change } } : {}));
-
 /** Without the fields that have no value. */
-const without = (given: object): object =>
+export const without = (given: object): object =>
   Object.fromEntries(Object.entries(given).filter(([, value]) => value !== undefined));
 
 /** An edit of rings, refused where it makes one of a strict way impossible that could be made before. */

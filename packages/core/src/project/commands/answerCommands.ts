@@ -1,0 +1,41 @@
+import type { Leaning } from '../../making/joints/lean.js';
+import { type After, RESAW } from '../../making/segmented/after.js';
+import type { SawnFrom } from '../../making/sources/registry.js';
+import type { Command } from './command.js';
+import type { Rings } from './each.js';
+import { changeParams, freshBody, howMade, setParams, without } from './wayCommands.js';
+
+/** Other values for some fields of one of several shapes; undefined takes a field away. */
+type Change<S> = S extends unknown ? { readonly [K in keyof S]?: S[K] | undefined } : never;
+
+/** Other values for some of what the segments of rings are sawn from; rings that are sawn from something else stay as they are. */
+export const setSource = <I extends SawnFrom['is']>(
+  rings: Rings,
+  is: I,
+  change: Change<Extract<SawnFrom, { is: I }>>,
+): Command =>
+  changeParams(rings, 'segmented', ({ sawnFrom }) =>
+    sawnFrom?.is === is ? { sawnFrom: without({ ...sawnFrom, ...change }) as unknown as SawnFrom } : {},
+  );
+
+/** How joints lean that lean already: other values for some of it. */
+export const setLean = (rings: Rings, change: Partial<Leaning>): Command =>
+  changeParams(rings, 'segmented', ({ lean }) => (lean ? { lean: { ...lean, ...change } } : {}));
+
+/** What is done with rings once they are glued: nothing, or they come off one thick ring of their own, or are opened like a book. */
+export const setAfter = (rings: Rings, done: After['done'] | 'whole'): Command => ({
+  label: howMade(rings),
+  apply(draft, ripping) {
+    const after: After | undefined =
+      done === 'whole'
+        ? undefined
+        : done === 'opened'
+          ? { done, ...RESAW }
+          : { done, from: freshBody(draft), ...RESAW };
+    return setParams(rings, 'segmented', { after }).apply(draft, ripping);
+  },
+});
+
+/** What is lost in it, of rings that are sawn apart already; each stays a slice of the thick ring that it is of. */
+export const setLost = (rings: Rings, change: Partial<Pick<After, 'kerfMm' | 'cleanUpMm'>>): Command =>
+  changeParams(rings, 'segmented', ({ after }) => (after ? { after: { ...after, ...change } } : {}));

@@ -1,0 +1,43 @@
+import { describe, expect, test } from 'vitest';
+import { demoProjects } from '../../demo/index.js';
+import type { SegmentedParams } from '../../making/segmented/params.js';
+import { mm } from '../../measure/quantity.js';
+import { after, refusal, rings } from '../../testing/pieces.js';
+import type { Project } from '../schema.js';
+import * as edit from './edits.js';
+
+const [cup] = demoProjects() as [Project];
+const afterOf = (project: Project, index: number) => (project.rings[index]!.making as SegmentedParams).after;
+
+describe('what is done with rings once they are glued', () => {
+  const two = after(cup, edit.setAfter([6, 7], 'sliced'), edit.setAfter([8, 9], 'sliced'));
+  test('slices that are chosen together come off a thick ring of their own', () => {
+    const [a, b, c, d] = [6, 7, 8, 9].map((index) => afterOf(two, index)) as { from: string }[];
+    expect([a!.from, c!.from]).toEqual([b!.from, d!.from]);
+    expect(a!.from).not.toBe(c!.from);
+    for (const index of [6, 7, 8, 9]) expect(rings(two)[index]!.made.ok).toBe(true);
+  });
+  test('what is lost in it is set for slices of several thick rings, and each stays a slice of its own', () => {
+    const set = after(two, edit.setLost([6, 8], { kerfMm: mm(2.5) }));
+    for (const index of [6, 7, 8, 9])
+      expect(afterOf(set, index)).toEqual({ ...afterOf(two, index), kerfMm: 2.5 });
+    expect(after(cup, edit.setLost([6], { kerfMm: mm(2.5) }))).toEqual(cup);
+    expect(refusal(two, edit.setLost([6], { kerfMm: mm(99) }))).toMatch(/Kerf of the resaw is 99/);
+  });
+  test('whole again, or opened like a book, they have nothing to do with the others', () => {
+    const apart = after(two, edit.setAfter([6], 'opened'), edit.setAfter([8], 'whole'));
+    expect(afterOf(apart, 6)).toMatchObject({ done: 'opened' });
+    expect(afterOf(apart, 8)).toBeUndefined();
+    expect([7, 9].map((index) => afterOf(apart, index))).toEqual([7, 9].map((index) => afterOf(two, index)));
+  });
+});
+
+test('what is set of boards that differ leaves what differs as it is', () => {
+  const board = (thick: number) =>
+    edit.setParams([thick], 'segmented', {
+      sawnFrom: { is: 'layers', laid: 'bottom-up', layersMm: [mm(thick)], turned: 'first' },
+    });
+  const set = after(cup, board(6), board(7), edit.setSource([6, 7], 'layers', { turned: 'second' }));
+  for (const thick of [6, 7])
+    expect(set.rings[thick]!.making).toMatchObject({ sawnFrom: { layersMm: [thick], turned: 'second' } });
+});
