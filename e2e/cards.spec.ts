@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { open, saved, sound, test } from './server.js';
+import { go, open, saved, sound, test } from './server.js';
 
 const title = (page: Page) => page.getByRole('article').getByRole('heading', { level: 2 });
 
@@ -116,7 +116,7 @@ for (const [width, height] of [
   test(`cards, day plan and changes are sound at ${width} × ${height}`, async ({ page, fellside }) => {
     await page.setViewportSize({ width, height });
     await open(page, fellside, 'Fell Race Cup');
-    await page.getByRole('link', { name: 'Make' }).click();
+    await go(page, 'Make');
     await expect(page).toHaveURL(/\/make/);
     for (const job of ['ring-r9/saw', 'ring-r9/flatten', 'ring-r9/joint/r8', 'hollow/r15', 'coat-1']) {
       await page.goto(`${page.url().split('?')[0]}?job=${encodeURIComponent(job)}`);
@@ -139,7 +139,7 @@ test('the next setting: test pieces against a square say how far it is out; card
   fellside,
 }) => {
   await open(page, fellside, 'Fell Race Cup');
-  await page.getByRole('link', { name: 'Make' }).click();
+  await go(page, 'Make');
   await page.getByRole('link', { name: 'Setting' }).click();
   await expect(page.getByRole('button', { name: /^Saw at 7\.5°/ })).toContainText('next');
   await expect(page.getByRole('table', { name: 'Cuts at this setting' })).toContainText('Hard maple');
@@ -169,7 +169,7 @@ test('a ring cannot be glued before it is cut; a cold shop is told with its limi
   fellside,
 }) => {
   await open(page, fellside, 'Fell Race Cup');
-  await page.getByRole('link', { name: 'Make' }).click();
+  await go(page, 'Make');
   const [id] = /[0-9a-f-]{36}/.exec(page.url())!;
   await page.goto(`${fellside.url}/piece/${id}/make?job=ring-r9/glue`);
   await expect(title(page)).toHaveText('Ring 9: glue up');
@@ -184,7 +184,7 @@ test('a ring cannot be glued before it is cut; a cold shop is told with its limi
   expect(text).toMatch(/^BEGIN:VCALENDAR\r\nVERSION:2.0\r\n/);
   expect(text.match(/BEGIN:VEVENT/g)!.length).toBeGreaterThan(3);
   for (const line of text.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
-  await page.getByRole('link', { name: 'Shop' }).click();
+  await go(page, 'Shop');
   await page.getByLabel('The shop is at').fill('6');
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('The shop is at')).toHaveValue('6 °C');

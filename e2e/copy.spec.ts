@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { open, saved, test } from './server.js';
+import { go, open, saved, test } from './server.js';
 
 const row = (page: Page, ring: number) => page.locator(`[data-ring="${ring}"]`).first();
 const press = (page: Page, keys: string) => page.locator('body').press(keys);
@@ -11,7 +11,7 @@ test('rings are copied in one window and pasted in another, and their look onto 
 }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
   await open(page, fellside, 'Fell Race Cup');
-  await page.getByRole('link', { name: 'Rings' }).first().click();
+  await go(page, 'Rings');
   await expect(page).toHaveURL(/\/rings/);
   await row(page, 8).click({ position: { x: 20, y: 8 } });
   await row(page, 9).click({ position: { x: 20, y: 8 }, modifiers: ['Shift'] });
@@ -19,7 +19,7 @@ test('rings are copied in one window and pasted in another, and their look onto 
 
   const other = await context.newPage();
   await open(other, fellside, 'Honey Class Jar');
-  await other.getByRole('link', { name: 'Rings' }).first().click();
+  await go(other, 'Rings');
   await expect(other).toHaveURL(/\/rings/);
   const woods = await row(other, 4).getAttribute('data-woods');
   await row(other, 3).click({ position: { x: 20, y: 8 } });

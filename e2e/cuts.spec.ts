@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
-import { open, test } from './server.js';
+import { go, open, test } from './server.js';
 
 const boards = (page: Page) => page.getByRole('region', { name: 'Boards', exact: true });
 
@@ -241,7 +241,7 @@ test('the pages of Cuts and the boards have no accessibility violations', async 
   await turnTo(page, 'Papers');
   await page.getByRole('heading', { name: 'Shop sheets' }).waitFor();
   await sound();
-  await page.getByRole('link', { name: 'Woods' }).click();
+  await go(page, 'Woods');
   await page.getByRole('button', { name: 'Enter a board' }).click();
   await page.getByRole('dialog', { name: 'Enter a board' }).waitFor();
   await sound();

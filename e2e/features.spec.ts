@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
-import { chooseWay, open, saved, test, totals } from './server.js';
+import { chooseWay, go, open, saved, test, totals } from './server.js';
 
 const bar = (page: Page) => page.getByRole('region', { name: 'Selected rings' });
 const ring = (page: Page, number: number) =>
@@ -57,7 +57,7 @@ test('a zigzag from nothing: the board it needs, on the piece, its pieces in Cut
   await expect(dialog).toBeVisible();
   await dialog.getByRole('button', { name: 'Close' }).click();
   await saved(page);
-  await page.getByRole('link', { name: 'Cuts' }).click();
+  await go(page, 'Cuts');
   const pieces = page.getByRole('region', { name: 'Pieces' });
   await expect(pieces.getByText('Layer 3')).toBeVisible();
   await page.getByRole('link', { name: 'Rip and mitre' }).click();
@@ -101,7 +101,7 @@ test('a facetted half globe is added, painted and listed', async ({ page, fellsi
   await expect(totals(page)).toContainText('1 blank');
   await page.keyboard.press('Control+z');
   await expect(page.getByText('10 × Equilateral')).toBeVisible();
-  await page.getByRole('link', { name: 'Cuts' }).click();
+  await go(page, 'Cuts');
   await page.getByRole('link', { name: 'Rip and mitre' }).click();
   await expect(page.getByRole('region', { name: 'Rip', exact: true })).toContainText(
     /Equilateral, blank 1: \d/,
@@ -148,9 +148,9 @@ test('slanted bands are cut through a bowl, shown, painted, listed and taken awa
     await panel.getByLabel('Wood').nth(1).inputValue(),
   );
   await page.keyboard.press('Escape');
-  await page.getByRole('link', { name: 'Cuts' }).click();
+  await go(page, 'Cuts');
   await expect(page.getByRole('region', { name: 'Pieces' })).toContainText('Slanted band 2');
-  await page.getByRole('link', { name: 'Rings' }).click();
+  await go(page, 'Rings');
   await page.getByRole('button', { name: 'Slanted bands (2)…' }).click();
   for (const name of ['Remove slanted band 2', 'Remove slanted band 1'])
     await panel.getByRole('button', { name }).click();

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
-import { open, saved, settled, test, totals } from './server.js';
+import { go, open, saved, settled, test, totals } from './server.js';
 
 /** Drags a handle of the drawing by so many pixels, in small steps. */
 async function drag(page: Page, name: RegExp, dx: number, dy: number, drop = true) {
@@ -27,7 +27,7 @@ test('a form drawn by dragging, sliced; a ring that is too narrow is called out,
   await expect(totals(page)).not.toContainText('× 8"');
   await expect(page.getByRole('button', { name: 'Undo Curve point 4' })).toBeEnabled();
 
-  await page.getByRole('link', { name: 'Rings' }).click();
+  await go(page, 'Rings');
   await page.getByRole('button', { name: 'Slice…' }).click();
   await page.getByLabel('Height of every ring').fill('1/2');
   await page.getByRole('dialog').getByRole('button', { name: 'Slice' }).click();
@@ -37,7 +37,7 @@ test('a form drawn by dragging, sliced; a ring that is too narrow is called out,
   await page.getByRole('region', { name: 'Selected rings' }).getByRole('button', { name: 'Ring 8' }).click();
   await page.getByRole('menuitem', { name: /Fix the size/ }).click();
 
-  await page.getByRole('link', { name: 'Form' }).click();
+  await go(page, 'Form');
   await drag(page, /^Curve point 4/, -30, 0);
   const look = page.getByRole('button', { name: /^Look at/ });
   await expect(look).toContainText(/Ring 8 is .* short of the wall outside/);

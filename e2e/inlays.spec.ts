@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { open, saved, sound, test } from './server.js';
+import { go, open, saved, sound, test } from './server.js';
 
 const panel = (page: Page) => page.getByRole('dialog', { name: 'Inlays' });
 
@@ -25,7 +25,7 @@ test('a ball from nothing with a panel and its seam let in: on the wall, in Cuts
 }) => {
   await begin(page, fellside.url, 'Ball');
   await expect(page.getByText('closed at both ends')).toBeVisible();
-  await page.getByRole('link', { name: 'Rings' }).click();
+  await go(page, 'Rings');
   await page.getByRole('button', { name: 'Inlays…' }).click();
   await panel(page).getByRole('button', { name: 'Inlay', exact: true }).click();
   const one = panel(page).getByRole('listitem', { name: 'Inlay 1' });
@@ -43,13 +43,13 @@ test('a ball from nothing with a panel and its seam let in: on the wall, in Cuts
   await sound(page);
   await page.keyboard.press('Escape');
   await saved(page);
-  await page.getByRole('link', { name: 'Cuts' }).click();
+  await go(page, 'Cuts');
   await expect(page.getByRole('row', { name: /seam of the inlay/ })).toBeVisible();
   await page.getByRole('link', { name: 'Papers' }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Inlay 1: template, pocket, insert' }).click();
   expect((await download).suggestedFilename()).toMatch(/inlay 1\.svg$/);
-  await page.getByRole('link', { name: 'Make' }).click();
+  await go(page, 'Make');
   await page.getByRole('button', { name: /^Outside/ }).click();
   await expect(page.getByRole('button', { name: /^Rout for inlay 1/ })).toBeVisible();
 });

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { open, saved, test } from './server.js';
+import { go, open, saved, test } from './server.js';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -26,7 +26,7 @@ test('as an installed application: it opens without the server, says so, keeps e
   await wall.press('Enter');
   await expect(page.locator('[data-safety="away"]')).toContainText('Your edits are kept in this browser');
   // Another station, and a page that was never gone to.
-  await page.getByRole('link', { name: 'Rings' }).first().click();
+  await go(page, 'Rings');
   await expect(page.getByRole('table').first()).toBeVisible();
   await page.reload();
   await expect(page.locator('[data-safety="away"]')).toBeVisible();

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect } from '@playwright/test';
-import { open, saved, sound, test } from './server.js';
+import { go, open, saved, sound, test } from './server.js';
 
 test('a piece from the first card to the passport: what is counted, measured, noted and photographed stands in its journal', async ({
   page,
@@ -10,13 +10,13 @@ test('a piece from the first card to the passport: what is counted, measured, no
   test.setTimeout(180_000);
   await open(page, fellside, 'Best Fleece Bowl');
   const [id] = /[0-9a-f-]{36}/.exec(page.url())!;
-  await page.getByRole('link', { name: 'Make' }).click();
+  await go(page, 'Make');
   await page.getByRole('button', { name: 'Done', exact: true }).click();
   await page.goto(`${fellside.url}/piece/${id}/make?job=${encodeURIComponent('ring-r3/glue')}`);
   await page.getByLabel('Measured thickness').fill('0.74');
   await page.keyboard.press('Enter');
   await saved(page);
-  await page.getByRole('link', { name: 'Record' }).click();
+  await go(page, 'Record');
   const days = page.getByRole('list', { name: 'Days' });
   await expect(days.getByText(/: plane$/)).toBeVisible();
   await expect(days.getByText(/Ring 3: thickness measured .*, planned/)).toBeVisible({ timeout: 15_000 });
@@ -84,7 +84,7 @@ test('thicker boards: both answers, one taken; what changed stands beside what w
   fellside,
 }) => {
   await open(page, fellside, 'Honey Class Jar');
-  await page.getByRole('link', { name: 'Record' }).click();
+  await go(page, 'Record');
   await page.getByRole('link', { name: 'Other boards' }).click();
   await page.getByLabel('Now of boards that give').fill('1');
   await page.keyboard.press('Enter');

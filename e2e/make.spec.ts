@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { open, sound, test } from './server.js';
+import { go, open, sound, test } from './server.js';
 
 for (const width of [1280, 820, 390])
   test(`dry fit and lathe at a width of ${width}: a gap is typed, the ways out read, by keyboard`, async ({
@@ -8,7 +8,7 @@ for (const width of [1280, 820, 390])
   }) => {
     await page.setViewportSize({ width, height: 844 });
     await open(page, fellside, 'Fell Race Cup');
-    await page.getByRole('link', { name: 'Make' }).click();
+    await go(page, 'Make');
     await page.getByRole('navigation', { name: 'Make' }).getByRole('link', { name: 'Dry fit' }).click();
     await expect(page).toHaveURL(/dry-fit/);
     if (width >= 1024) await page.getByRole('button', { name: /^Ring 9/ }).press('Enter');

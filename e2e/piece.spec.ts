@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { open, saved, settled, test, totals } from './server.js';
+import { go, open, saved, settled, test, totals } from './server.js';
 
 test('a piece from nothing: twelve segments, the long edge and the board feet read off, a reload, all there', async ({
   page,
@@ -15,11 +15,11 @@ test('a piece from nothing: twelve segments, the long edge and the board feet re
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page).toHaveURL(/\/piece\/.+\/form$/);
 
-  await page.getByRole('link', { name: 'Rings' }).click();
+  await go(page, 'Rings');
   await page.getByLabel('Segments', { exact: true }).fill('12');
   await page.getByLabel('Segments', { exact: true }).press('Enter');
   await saved(page);
-  await page.getByRole('link', { name: 'Cuts' }).click();
+  await go(page, 'Cuts');
   // outside radius 7 11/16 / 2 in and 4 mm allowance: 4.0012 in; long edge 2 · 4.0012 · tan 15° = 2.1442 in
   const row = page.getByRole('region', { name: 'Pieces' }).getByRole('row', { name: /^Ring 5 / });
   await expect(row).toContainText('12');

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { open, saved, sound, test } from './server.js';
+import { go, open, saved, sound, test } from './server.js';
 
 test('a passport: entered, printed as a card, and given away as a page that turns without a server', async ({
   page,
@@ -7,7 +7,7 @@ test('a passport: entered, printed as a card, and given away as a page that turn
   context,
 }, info) => {
   await open(page, fellside, 'Fell Race Cup');
-  await page.getByRole('link', { name: 'Record' }).click();
+  await go(page, 'Record');
   await page.getByRole('link', { name: 'Passport' }).click();
   const passport = page.getByRole('article', { name: 'Passport' });
   await expect(passport.getByText(/in 15 rings/)).toBeVisible();
@@ -62,7 +62,7 @@ test('a passport: entered, printed as a card, and given away as a page that turn
 
 test('made again half as high, found in the workbook', async ({ page, fellside }) => {
   await open(page, fellside, 'Drystone Wall Vase');
-  await page.getByRole('link', { name: 'Record' }).click();
+  await go(page, 'Record');
   await page.getByRole('link', { name: 'Again' }).click();
   await page.getByLabel('Height', { exact: true }).fill('90 mm');
   await page.getByLabel('Height', { exact: true }).press('Enter');

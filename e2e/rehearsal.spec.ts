@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { open, saved, sound, test } from './server.js';
+import { go, open, saved, sound, test } from './server.js';
 
 const row = (page: Page, name: RegExp) => page.getByRole('row', { name });
 /** Thousandths of an inch of the middling build, as it stands there now. */
@@ -13,7 +13,7 @@ test('a vase is built before it is cut: the walls of builds, pins tried, the wan
   fellside,
 }) => {
   await open(page, fellside, 'Bindweed Vase');
-  await page.getByRole('link', { name: 'Make' }).click();
+  await go(page, 'Make');
   await page.getByRole('link', { name: 'Rehearsal' }).click();
   await expect(page.getByText('300 builds, drawn from number 1 on')).toBeVisible({ timeout: 30_000 });
   await expect(row(page, /Worst step of a line/)).toContainText('seen to step');
@@ -43,7 +43,7 @@ test('a vase is built before it is cut: the walls of builds, pins tried, the wan
 
 test('brick bond, tried and kept, is an edit of the piece that can be undone', async ({ page, fellside }) => {
   await open(page, fellside, 'Bindweed Vase');
-  await page.getByRole('link', { name: 'Make' }).click();
+  await go(page, 'Make');
   await page.getByRole('link', { name: 'Rehearsal' }).click();
   await page.getByRole('button', { name: 'Try: Brick bond' }).click({ timeout: 30_000 });
   await page.getByRole('button', { name: 'Keep it' }).click();

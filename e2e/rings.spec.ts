@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { open, saved, settled, test, totals } from './server.js';
+import { go, open, saved, settled, test, totals } from './server.js';
 
 const numbers = (page: Page) =>
   page.getByRole('table', { name: 'Ring ledger' }).getByRole('rowheader').getByRole('button');
@@ -19,11 +19,11 @@ test('rings first: sizes and a count, a curve that fits, another order, the form
   await expect(totals(page)).toContainText('in 8 rings');
   await expect(totals(page)).toContainText('Nothing to look at');
 
-  await page.getByRole('link', { name: 'Rings' }).click();
+  await go(page, 'Rings');
   await page.getByRole('button', { name: 'Ring 8', exact: true }).click();
   for (let i = 0; i < 3; i++) await page.keyboard.press('Alt+ArrowDown');
   await expect(page).toHaveURL(/\/rings\/r8$/);
-  await page.getByRole('link', { name: 'Form' }).click();
+  await go(page, 'Form');
   await page.getByText('Fit into the rings').click();
   await page.getByRole('button', { name: 'Tightest' }).click();
   await expect(totals(page)).toContainText('Nothing to look at');

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
-import { fitting, open, test, totals } from './server.js';
+import { fitting, go, open, test, totals } from './server.js';
 
 async function sound(page: Page) {
   const { violations } = await new AxeBuilder({ page }).analyze();
@@ -30,7 +30,7 @@ test('no accessibility violations on any screen, and no complaints in the consol
     await totals(page).waitFor();
     await sound(page);
   }
-  await page.getByRole('link', { name: 'Rings' }).click();
+  await go(page, 'Rings');
   await page.getByRole('button', { name: 'Slice…' }).click();
   await sound(page);
   await page.keyboard.press('Escape');
@@ -38,7 +38,7 @@ test('no accessibility violations on any screen, and no complaints in the consol
   await page.getByRole('dialog', { name: 'Ring 9 from above' }).waitFor();
   await sound(page);
   await page.keyboard.press('Escape');
-  await page.getByRole('link', { name: 'Form' }).click();
+  await go(page, 'Form');
   const theme = page.getByRole('button', { name: /^Theme/ });
   await theme.click();
   for (const name of ['bright', 'dark']) {
@@ -46,7 +46,7 @@ test('no accessibility violations on any screen, and no complaints in the consol
     await expect(page.locator('html')).toHaveAttribute('data-theme', name);
     await sound(page);
   }
-  await page.getByRole('link', { name: 'Rings' }).click();
+  await go(page, 'Rings');
   await totals(page).waitFor();
   await sound(page);
   for (const path of ['/woods', '/shop', '/safe', '/removed', '/nowhere']) {
@@ -69,7 +69,7 @@ test('stations have addresses: back, forward and reload come back to the same ri
   await expect(page).toHaveURL(/\/rings\/r9$/);
   await page.keyboard.press('ArrowUp');
   await expect(page).toHaveURL(/\/rings\/r10$/);
-  await page.getByRole('link', { name: 'Cuts' }).click();
+  await go(page, 'Cuts');
   await expect(page).toHaveURL(/\/cuts$/);
   await page.goBack();
   await expect(page).toHaveURL(/\/rings\/r10$/);
@@ -134,10 +134,10 @@ test('a wood of one’s own, a kerf of one’s own', async ({ page, fellside }) 
   const kerfs = page.locator('td[data-row="kerf"]').first();
   await expect(kerfs).toHaveText(/\d/);
   const before = await kerfs.innerText();
-  await page.getByRole('link', { name: 'Shop' }).click();
+  await go(page, 'Shop');
   await page.getByLabel('Kerf of the mitre cut').fill('1/4');
   await page.getByLabel('Kerf of the mitre cut').press('Enter');
-  await page.getByRole('link', { name: 'Cuts' }).click();
+  await go(page, 'Cuts');
   await expect(kerfs).toHaveText(/\d/);
   await expect(kerfs).not.toHaveText(before);
 });

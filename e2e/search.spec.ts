@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { open, sound, test } from './server.js';
+import { go, open, sound, test } from './server.js';
 
 test('everything is found by its words, from the keyboard; keys and edits are listed; nothing breaks the security policy', async ({
   page,
@@ -40,9 +40,9 @@ test('a station that nobody has gone to yet opens although the server is away', 
   await page.waitForLoadState('networkidle');
   await page.waitForTimeout(2500);
   await fellside.stop('SIGKILL');
-  await page.getByRole('link', { name: 'Pattern' }).click();
+  await go(page, 'Pattern');
   await expect(page.getByRole('group', { name: 'Paint with' })).toBeVisible();
   await expect(page.getByText('cannot be drawn')).toHaveCount(0);
-  await page.getByRole('link', { name: 'Cuts' }).click();
+  await go(page, 'Cuts');
   await expect(page.getByRole('link', { name: 'Papers' })).toBeVisible();
 });

@@ -122,6 +122,15 @@ export async function settled(page: Page): Promise<string> {
   return totals(page).innerText();
 }
 
+/** Goes to a station, and waits until it is there: the one before it stands, and can be worked on, until it has come. */
+export async function go(page: Page, station: string): Promise<void> {
+  const link = page
+    .getByRole('navigation', { name: 'Stations' })
+    .getByRole('link', { name: station, exact: true });
+  await link.click();
+  await expect(link).toHaveAttribute('aria-current', 'page');
+}
+
 /** Opens a demo piece at a station. */
 export async function open(
   page: Page,
@@ -131,7 +140,7 @@ export async function open(
 ): Promise<void> {
   await page.goto(url);
   await page.getByRole('link', { name: `Open ${piece}` }).click();
-  if (station !== 'Form') await page.getByRole('link', { name: station }).click();
+  if (station !== 'Form') await go(page, station);
   const landmark = { Form: 'Form', Rings: 'Wall, unrolled', Pattern: 'Wall, unrolled', Cuts: 'Pieces' }[
     station
   ];

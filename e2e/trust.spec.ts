@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { networkInterfaces } from 'node:os';
 import { resolve } from 'node:path';
 import { expect, type Page } from '@playwright/test';
-import { open, saved, startFellside, test, totals } from './server.js';
+import { go, open, saved, startFellside, test, totals } from './server.js';
 
 const ROOT = resolve(import.meta.dirname, '..');
 const wall = (page: Page) => page.getByLabel('Wall, square to curve');
@@ -240,7 +240,7 @@ test('a piece of thousands of places is planned beside the page, and edited mean
   const made = await request.post(`${fellside.url}/api/projects`, { data: { document: large } });
   await page.goto(`${fellside.url}/piece/${(await made.json()).id}/cuts`);
   await expect(totals(page)).toContainText('7200 in 60 rings');
-  await page.getByRole('link', { name: 'Form' }).click();
+  await go(page, 'Form');
   await set(page, '3/8');
   await saved(page);
   await expect(totals(page)).toContainText('7200 in 60 rings');

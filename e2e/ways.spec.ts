@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { chooseWay, open, saved, test, totals } from './server.js';
+import { chooseWay, go, open, saved, test, totals } from './server.js';
 
 const bar = (page: Page) => page.getByRole('region', { name: 'Selected rings' });
 const ring = (page: Page, number: number) =>
@@ -270,7 +270,7 @@ test('leaning rings: the other hand is told and used; the mirror image stands on
   await page.getByRole('button', { name: 'What to do with Fell Race Cup' }).click();
   await page.getByRole('menuitem', { name: 'Make its mirror image' }).click();
   await page.getByRole('link', { name: 'Open Fell Race Cup (mirror image)' }).click();
-  await page.getByRole('link', { name: 'Rings' }).click();
+  await go(page, 'Rings');
   await ring(page, 8).click();
   await expect(bar(page).getByLabel('Joints lean')).toHaveValue('left');
 });
@@ -318,7 +318,7 @@ test('a climbing stripe: spacers in every other leaning joint, run on from ring 
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+z');
   await saved(page);
-  await page.getByRole('link', { name: 'Cuts' }).click();
+  await go(page, 'Cuts');
   await expect(page.getByRole('region', { name: 'Pieces' }).getByText('Spacer').first()).toBeVisible();
 });
 

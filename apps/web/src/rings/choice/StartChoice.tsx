@@ -29,7 +29,11 @@ export function StartChoice({ start, called, onChoose }: StartChoiceProps) {
             className="flex h-8 w-52 items-center gap-2 rounded border border-line bg-raised px-2 text-left"
           >
             {start && <StartPicture start={start} className="h-5 w-9 shrink-0" />}
-            <span id={`${id}-now`} className="flex-1 truncate">
+            <span
+              id={`${id}-now`}
+              title={called ?? undefined}
+              className="line-clamp-2 flex-1 text-[13px] leading-[15px]"
+            >
               {called ?? 'various'}
             </span>
             <ChevronDown aria-hidden size={14} />

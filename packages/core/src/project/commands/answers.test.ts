@@ -1,8 +1,11 @@
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../../demo/index.js';
+import { betweenBegun } from '../../making/joints/begun.js';
+import type { Between } from '../../making/joints/between.js';
 import type { SegmentedParams } from '../../making/segmented/params.js';
 import { mm } from '../../measure/quantity.js';
-import { after, refusal, rings } from '../../testing/pieces.js';
+import { plain } from '../../measure/said.js';
+import { after, change, refusal, rings } from '../../testing/pieces.js';
 import type { Project } from '../schema.js';
 import * as edit from './edits.js';
 
@@ -40,4 +43,16 @@ test('what is set of boards that differ leaves what differs as it is', () => {
   const set = after(cup, board(6), board(7), edit.setSource([6, 7], 'layers', { turned: 'second' }));
   for (const thick of [6, 7])
     expect(set.rings[thick]!.making).toMatchObject({ sawnFrom: { layersMm: [thick], turned: 'second' } });
+});
+
+test('what joints hold is said not to carry over only where it is gone', () => {
+  const spaced = after(cup, edit.startFrom([8], 'spaced'));
+  const note = (put: Between['put']) => {
+    const told = change(
+      spaced,
+      edit.setParams([8], 'segmented', { between: betweenBegun(put, 24, betweenBegun('spacers', 24)) }),
+    ).note;
+    return told && plain(told);
+  };
+  expect([note('mixed'), note('gaps')]).toEqual([undefined, 'Not carried over: spacers.']);
 });

@@ -1,3 +1,4 @@
+import { type Between, gapIn, spacersIn } from '../../making/joints/between.js';
 import { groupsOf, makingSchema, type RingMaking } from '../../making/registry.js';
 import type { Ring } from '../schema.js';
 import { spread } from './stack.js';
@@ -16,11 +17,8 @@ const CALLED: Readonly<Record<string, string>> = {
   waferMm: 'wafers',
 };
 
-/** What lies in joints, what segments are sawn from and what is done then, by what it is. */
+/** What segments are sawn from and what is done then, by what it is. */
 const CALLED_BY: Readonly<Record<string, string>> = {
-  spacers: 'spacers',
-  gaps: 'gaps',
-  mixed: 'what the joints hold',
   layers: 'layers',
   laminated: 'layers of the board',
   plugs: 'plugs and edges',
@@ -42,21 +40,29 @@ export function carried(old: RingMaking, begun: RingMaking, keeps: readonly stri
 }
 
 /** What of the old parameters the new ones do not have, in words. */
-export const lost = (old: RingMaking, making: RingMaking): string[] =>
-  Object.entries(old).flatMap(([key, value]) => {
+export const lost = (old: RingMaking, making: RingMaking): string[] => [
+  ...heldBy(old).filter((held) => !heldBy(making).includes(held)),
+  ...Object.entries(old).flatMap(([key, value]) => {
     const now = (making as unknown as Record<string, unknown>)[key];
     const sort = sortOf(value);
     if (now !== undefined && sort === sortOf(now)) return [];
     return (sort === undefined ? now === undefined && CALLED[key] : CALLED_BY[sort]) || [];
-  });
+  }),
+];
+
+/** What lies in the joints of a ring, however it is said which. */
+function heldBy(making: RingMaking): string[] {
+  const { between } = making as { readonly between?: Between };
+  return [...(spacersIn(between) ? ['spacers'] : []), ...(gapIn(between) ? ['gaps'] : [])];
+}
 
 /** Which of several an answer is; undefined of what is only one. */
 function sortOf(answer: unknown): string | undefined {
-  const { put, is, done } = (typeof answer === 'object' && answer !== null ? answer : {}) as Record<
+  const { is, done } = (typeof answer === 'object' && answer !== null ? answer : {}) as Record<
     string,
     unknown
   >;
-  return [put, is, done].find((sort) => typeof sort === 'string') as string | undefined;
+  return [is, done].find((sort) => typeof sort === 'string') as string | undefined;
 }
 
 /** Woods of a ring that find no place in it any more, in words. */
