@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import Module from 'manifold-3d';
 import { beforeAll, describe, expect, test } from 'vitest';
+import { splitIcosahedron } from '../making/globe/facets.js';
+import { globeFigures } from '../making/globe/panels.js';
 import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { volumeOfSolid } from '../ring/space.js';
@@ -9,9 +11,8 @@ import { type BentParams, bentPlaces, volumeOfBlank } from './bent.js';
 import { isLinked, linkClearance, straightForTwo } from './bentPath.js';
 import { wedgeThickness } from './bentPieces.js';
 import type { MadeBlank } from './contract.js';
-import { type GlobeParams, globeFigures } from './globe.js';
+import type { GlobeParams } from './globe.js';
 import { BLANKS, type BlankMaking, blankPlaces, makeBlank } from './registry.js';
-import { splitIcosahedron } from './triangles.js';
 
 // manifold-3d: an independent solid-modelling kernel.
 let kernel: Awaited<ReturnType<typeof Module>>;

@@ -1,5 +1,6 @@
 import { say, sayMm } from '../measure/said.js';
 import { ringOwner } from '../ring/owner.js';
+import { closedByShell } from '../ring/shell.js';
 import type { Check, Subject } from './check.js';
 import { ringsSaid } from './said.js';
 
@@ -11,6 +12,7 @@ export function lidChecks(subject: Subject): Check[] {
   const { rings, vessel } = subject;
   const { lidMm, joined } = vessel;
   if (lidMm === null) return [];
+  if (closedByShell(vessel, rings)) return [SHUT_IN];
   const across = rings.flatMap(({ index, id, bottomMm, topMm, course }): Check[] => {
     if (bottomMm > lidMm - ON_THE_LINE || topMm < lidMm + ON_THE_LINE) return [];
     return [
@@ -26,6 +28,16 @@ export function lidChecks(subject: Subject): Check[] {
   });
   return joined ? [...across, closedNote(subject, lidMm)] : across;
 }
+
+/** A hollow that panels close all round. */
+const SHUT_IN: Check = {
+  code: 'closed-hollow',
+  owners: [],
+  message:
+    'The hollow has no mouth: panels close it as they are glued, and its inside stays as it is then. Bore a hair of a hole through a panel, under the foot or behind an inlay: air that is shut in moves with the weather.',
+  remedies: [],
+  note: true,
+};
 
 /** Where a hollow without a mouth is put together, and what closes it. */
 function closedNote({ rings, vessel }: Subject, joinMm: number): Check {

@@ -6,6 +6,7 @@ import { sheepwashBowl } from './inlaid.js';
 import { shepherdsLantern } from './lantern.js';
 import { inMillimetres } from './metric.js';
 import { bestFleeceBowl, fellRaceCup, honeyClassJar } from './pieces.js';
+import { trigPointBall } from './shell.js';
 import { threeBecksVase } from './slanted.js';
 import { beaconGlobe, conjurersVase, gatheringBasket, marchStarDish, whirlpoolGoblet } from './stacks.js';
 
@@ -26,6 +27,7 @@ export const demoProjects = (units?: UnitSystem): Project[] => [
   threeBecksVase(),
   bindweedVase(),
   sheepwashBowl(),
+  trigPointBall(),
 ];
 
 export { demoBoards } from './boards.js';

@@ -149,7 +149,7 @@ const samePiece = (a: CurvePiece, b: CurvePiece): boolean =>
   (a.z0 === b.z0 && a.z1 === b.z1 && a.r0 === b.r0 && a.r1 === b.r1 && a.d0 === b.d0 && a.d1 === b.d1);
 
 /** Heights where a piece has a slope: the roots of a quadratic. A monotone piece is nowhere level inside it. */
-function turningHeights(piece: CurvePiece, slope: number): number[] {
+export function turningHeights(piece: CurvePiece, slope: number): number[] {
   const { z0, z1 } = piece;
   const h = z1 - z0;
   const secant = (piece.r1 - piece.r0) / h - slope;

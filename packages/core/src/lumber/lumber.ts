@@ -1,6 +1,6 @@
 import { remembered } from '../measure/memo.js';
 import type { Reason } from '../measure/reason.js';
-import { say, sayMm } from '../measure/said.js';
+import { plain, say, sayMm } from '../measure/said.js';
 import type { Owner, Roll } from '../ring/owner.js';
 import type { Shop } from '../settings/shop.js';
 import { kerfAlong, meanLength, pieceAlong, type StripSetting } from './cutting.js';
@@ -85,8 +85,13 @@ export function lumberFor(
     return quarter ? [{ ...panel, quarter: quarter.name }] : [];
   });
   for (const need of woods.values()) need.segmentsMm3 += need.stashMm3;
-  return { strips, panels, woods: [...woods.values()], reasons };
+  return { strips, panels, woods: [...woods.values()], reasons: eachOnce(reasons) };
 }
+
+/** Several kinds of pieces of one owner, or woods, may be wrong alike. */
+const eachOnce = (reasons: readonly Reason[]): Reason[] => [
+  ...new Map(reasons.map((each) => [`${each.code} ${each.path} ${plain(each.message)}`, each])).values(),
+];
 
 /** What pieces of a strip come to in their rings, mm³. */
 export const keptVolume = (want: Omit<StripWant, 'cuts'>, { count, longEdgeMm, keptMm }: Cut): number =>

@@ -25,10 +25,12 @@ export interface RingPlan {
   readonly reaches: readonly Reach[];
   /** The turned wall, what the form asks for round it, and what the ring gives; null where it cannot be made. */
   readonly wall: Band;
-  /** The wall as the ring leans, by radii at half its height; the same where it stands upright. */
+  /** The wall as the ring leans, by radii at half its height, or round the middle of a shell; the same where it stands upright. */
   readonly wallAlong: Band;
   readonly need: RingNeed;
   readonly gives: Band | null;
+  /** Whether it is a shell of panels round a point of the axis, not a ring about it. */
+  readonly shell: boolean;
   /** How it is turned from the index mark, counter-clockwise from above: in its segments, and as an angle. */
   readonly turn: Turn;
   /** Whether its size stands, whatever the form asks for: pieces cut, or the ring made and measured. */

@@ -21,6 +21,7 @@ export function assemble(given: Given & Partial<Omit<Made, 'placeAt' | 'lay'>>):
   const made: { -readonly [K in keyof Made]: Made[K] } = {
     heightMm: given.heightMm,
     gives: given.gives,
+    ball: given.ball ?? null,
     lean: given.lean ?? 0,
     closed: given.closed ?? true,
     radial: given.radial ?? true,

@@ -63,8 +63,10 @@ export interface LayerLine {
 /** A ring that can be made: prepared once, then asked as often as a drawing likes. */
 export interface Made {
   readonly heightMm: Mm;
-  /** Radii between which the blank has wood (gaps apart), at half its height. */
+  /** Radii between which the blank has wood (gaps apart), at half its height; of a shell those of its spheres. */
   readonly gives: Band;
+  /** Height above its bottom of the point that a shell goes round; null of a ring whose wall goes up. */
+  readonly ball: number | null;
   /** By how much these radii grow for every mm of height; 0 in an upright ring. */
   readonly lean: number;
   /** Whether the ring is wood all round; otherwise there are gaps between its pieces. */

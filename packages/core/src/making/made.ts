@@ -1,11 +1,14 @@
 import type { Result } from '../measure/reason.js';
-import type { RingNeed } from '../ring/need.js';
+import type { Ball, NeededBall, RingNeed } from '../ring/need.js';
+import type { Band } from '../ring/overlap.js';
 import type { Made } from './contract.js';
 
 /** A ring as it was made, with all that it was made from. */
 interface Kept {
   readonly need: RingNeed;
-  /** What the need answered when it was asked how the wall leans. */
+  /** What the need answered when it was asked for the spheres that hold the wall. */
+  readonly ball: { is: NeededBall | null };
+  /** What it answered when it was asked how the wall leans. */
   readonly leans: ReadonlyMap<number, { readonly outerRadiusMm: number; readonly innerRadiusMm: number }>;
   readonly made: Result<Made>;
 }
@@ -31,35 +34,51 @@ export function madeOnce<Making extends object>(
       return found.made;
     }
     const leans = new Map<number, { outerRadiusMm: number; innerRadiusMm: number }>();
-    const listened: RingNeed = need.leaning
-      ? {
-          ...need,
-          leaning(slope) {
-            const band = need.leaning!(slope);
-            leans.set(slope, band);
-            return band;
-          },
-        }
-      : need;
+    const ball: { is: NeededBall | null } = { is: null };
+    const listened: RingNeed = {
+      ...need,
+      ...(need.leaning && {
+        leaning(slope) {
+          const band = need.leaning!(slope);
+          leans.set(slope, band);
+          return band;
+        },
+      }),
+      ...(need.round && {
+        round() {
+          ball.is = need.round!();
+          return ball.is;
+        },
+      }),
+    };
     const made = make(making, listened);
-    known.set(making, [{ need, leans, made }, ...kept].slice(0, MOST));
+    known.set(making, [{ need, leans, ball, made }, ...kept].slice(0, MOST));
     return made;
   };
 }
 
-function sameNeed({ need, leans }: Kept, other: RingNeed): boolean {
+function sameNeed({ need, leans, ball }: Kept, other: RingNeed): boolean {
   return (
     sameSize(need, other) &&
     need.body?.index === other.body?.index &&
     need.body?.members.length === other.body?.members.length &&
     (need.body?.members ?? []).every((size, i) => sameSize(size, other.body!.members[i]!)) &&
     (need.leaning === undefined) === (other.leaning === undefined) &&
+    (need.round === undefined) === (other.round === undefined) &&
+    (ball.is === null || sameBall(ball.is, other.round!())) &&
     [...leans].every(([slope, band]) => {
       const now = other.leaning!(slope);
       return now.outerRadiusMm === band.outerRadiusMm && now.innerRadiusMm === band.innerRadiusMm;
     })
   );
 }
+
+const sameBall = (a: NeededBall, b: NeededBall): boolean => sameSpheres(a, b) && sameBand(a.turned, b.turned);
+
+const sameSpheres = (a: Ball, b: Ball): boolean => a.centreMm === b.centreMm && sameBand(a, b);
+
+const sameBand = (a: Band, b: Band): boolean =>
+  a.outerRadiusMm === b.outerRadiusMm && a.innerRadiusMm === b.innerRadiusMm;
 
 type Size = { readonly outerRadiusMm: number; readonly innerRadiusMm: number; readonly heightMm: number };
 

@@ -6,6 +6,7 @@ import type { Sanded } from '../ring/sanded.js';
 import { type BasketParams, basket } from './basket/basket.js';
 import type { Beginning, BoardRows, Made, Making, PlaceGroup, Start } from './contract.js';
 import { type DiscParams, disc } from './disc/disc.js';
+import { type GlobeParams, globe } from './globe/globe.js';
 import { halves } from './halves/halves.js';
 import type { HalvesParams } from './halves/params.js';
 import { placesIn } from './layOut.js';
@@ -31,6 +32,7 @@ export type SawnMaking =
   | BasketParams
   | TwistedParams
   | MedallionParams
+  | GlobeParams
   | DiscParams
   | PieParams;
 
@@ -50,6 +52,7 @@ const SAWN = {
   basket,
   twisted,
   medallion,
+  globe,
   disc,
   pie,
 } satisfies { [W in SawnWay]: Making<ParamsOf<W>> };

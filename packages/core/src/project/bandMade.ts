@@ -26,6 +26,7 @@ export function boardBand(
   return {
     heightMm: mm(heightMm),
     gives: { outerRadiusMm, innerRadiusMm: 0 },
+    ball: null,
     lean: 0,
     closed: true,
     radial: false,
@@ -95,6 +96,7 @@ export function segmentBand(
   return {
     heightMm: mm(heightMm),
     gives: { outerRadiusMm: reachMm, innerRadiusMm: 0 },
+    ball: null,
     lean: 0,
     closed: true,
     radial: false,

@@ -1,5 +1,6 @@
 import { jointRuns, leans } from '../making/registry.js';
 import { done, type Result } from '../measure/reason.js';
+import { closedByShell, unworked } from '../ring/shell.js';
 import type { Shop } from '../settings/shop.js';
 import { type OrderedPiece, orderOf } from '../shop/order/order.js';
 import type { LeaningJoint } from '../shop/order/placing.js';
@@ -32,7 +33,7 @@ export const workPlanned = (
 ): OrderedPiece => {
   const met = prepared.bands.map((band) => ringsMet(band, prepared.rings));
   const ordered = {
-    vessel: prepared.vessel,
+    vessel: closedByShell(prepared.vessel, rings) ? unworked(prepared.vessel) : prepared.vessel,
     plan: { rings, blanks, slants: slants.map((slant, i) => ({ ...slant, meets: met[i]! })) },
     along: densities.map((density, i) => ({
       density,

@@ -22,8 +22,8 @@ import { heightOf, type SizedRing, sizeRing, wallAtHeight } from './sizing.js';
  * A ring with everything that drawings and counts ask of it; its `ring` has the woods that show: under a motif they are
  * the motif's.
  */
-export interface PreparedRing extends Omit<SizedRing, 'size' | 'along'> {
-  /** The same between cones that lean as the ring does, by their radii at half its height. */
+export interface PreparedRing extends Omit<SizedRing, 'size' | 'along' | 'about'> {
+  /** The same between cones that lean as the ring does, by their radii at half its height, or between the spheres of a shell. */
   readonly wallAlong: Band;
   /** The ring as it is planned, or as it was made. */
   readonly made: Result<Made>;
@@ -110,12 +110,16 @@ export function stackUp(project: Stacking, ripping = AS_DRAWN): Result<Prepared>
   });
 }
 
+/** The wall by radii of the same sort as those that a ring gives. */
+const wallOf = ({ wall, along, about }: SizedRing, { ball, lean }: Made): Band =>
+  ball !== null ? about() : lean !== 0 ? along(lean) : wall;
+
 /** A ring with all that is sawn from one glue-up with it; of most rings only itself. */
 const prepareRing = remembered((sized: SizedRing, body: Body | null): PreparedRing => {
-  const { ring, vessel, course, stands, reaches, wall, foot, need, size, along } = sized;
+  const { ring, vessel, course, stands, reaches, wall, foot, need, size } = sized;
   const standing = { ring, vessel, course, stands, reaches };
   const turn = turnOf(ring).angle;
   const made = makeRing(ring.making, withBody(sized, size, body));
-  const wallAlong = made.ok && made.value.lean !== 0 ? along(made.value.lean) : wall;
+  const wallAlong = made.ok ? wallOf(sized, made.value) : wall;
   return { ...standing, wall, wallAlong, foot, need, made, turn };
 });

@@ -4,7 +4,7 @@ import { insideAt, sameBetween, type Vessel } from '../form/vessel.js';
 import { ringAsMeasured } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
-import { allowed, needOf, type RingNeed, wallBand } from '../ring/need.js';
+import { allowed, type Ball, neededBall, needOf, type RingNeed, wallBall, wallBand } from '../ring/need.js';
 import type { Band } from '../ring/overlap.js';
 import type { Reach } from '../ring/reach.js';
 import type { Region } from '../ring/slant.js';
@@ -36,6 +36,8 @@ export interface SizedRing extends Standing {
   readonly size: RingNeed;
   /** The wall between cones whose radii grow by a slope. */
   along(slope: number): Band;
+  /** The wall between spheres about the height at which it is widest. */
+  about(): Ball;
 }
 
 /** A ring's height as it stands in the stack: as measured, else as planned (mm). */
@@ -111,10 +113,12 @@ function sizedRing(
   if (reaches.every(({ toMm, fromMm }) => toMm - fromMm <= SAME_LENGTH))
     return aboveForm(ring, standing, vessel, allowances);
   const along = (slope: number) => wallIn(vessel, standing, slope);
+  const about = () => ballIn(vessel, standing);
   const wall = along(0);
   const need: RingNeed = {
     ...needOf(wall, course, allowances),
     leaning: (slope) => allowed(along(slope), allowances),
+    round: () => neededBall(about(), allowances),
   };
   return {
     ring,
@@ -125,6 +129,7 @@ function sizedRing(
     need,
     size: sizeOf(ring, need),
     along,
+    about,
   };
 }
 
@@ -140,7 +145,17 @@ function aboveForm(
 ): SizedRing {
   const wall = wallAtHeight(vessel, vessel.heightMm);
   const need: RingNeed = { ...allowed(wall, allowances), heightMm: heightOf(ring) };
-  return { ring, vessel, ...standing, wall, foot: wall, need, size: sizeOf(ring, need), along: () => wall };
+  return {
+    ring,
+    vessel,
+    ...standing,
+    wall,
+    foot: wall,
+    need,
+    size: sizeOf(ring, need),
+    along: () => wall,
+    about: () => ({ ...wall, centreMm: need.heightMm / 2 }),
+  };
 }
 
 /**
@@ -161,6 +176,30 @@ function wallIn(vessel: Vessel, { course, reaches }: Standing, slope: number): B
   };
 }
 
+/** The same for a shell: the spheres about the middle of the region that reaches out farthest, so high above the ring's bottom. */
+function ballIn(vessel: Vessel, { course, reaches }: Standing): Ball {
+  const balls = reaches.map(({ region: { shift }, fromMm, toMm }): Ball => {
+    const { centreMm, outerRadiusMm, innerRadiusMm } = wallBall(vessel, {
+      bottomMm: mm(fromMm),
+      topMm: mm(toMm),
+    });
+    const aside = Math.hypot(shift.x, shift.y);
+    return {
+      centreMm: centreMm - shift.z - course.bottomMm,
+      outerRadiusMm: outerRadiusMm + aside,
+      innerRadiusMm: Math.max(0, innerRadiusMm - aside),
+    };
+  });
+  const widest = balls.reduce((a, b) => (b.outerRadiusMm > a.outerRadiusMm ? b : a));
+  /** What another region needs, seen from the middle of the widest. */
+  const off = ({ centreMm }: Ball) => Math.abs(centreMm - widest.centreMm);
+  return {
+    centreMm: widest.centreMm,
+    outerRadiusMm: Math.max(...balls.map((ball) => ball.outerRadiusMm + off(ball))),
+    innerRadiusMm: Math.max(0, Math.min(...balls.map((ball) => ball.innerRadiusMm - off(ball)))),
+  };
+}
+
 /** The turned wall at one height, by its radii. */
 export const wallAtHeight = (vessel: Vessel, z: number): Band => ({
   outerRadiusMm: radiusAt(vessel.outside, z),
@@ -169,7 +208,13 @@ export const wallAtHeight = (vessel: Vessel, z: number): Band => ({
 
 /** The size a ring is made to: as measured, else as fixed, else what the form asks for. */
 function sizeOf({ fixed, measured, making }: Ring, need: RingNeed): RingNeed {
-  const planned = fixed ? { heightMm: need.heightMm, ...fixed } : need;
+  const planned: RingNeed = fixed
+    ? {
+        heightMm: need.heightMm,
+        ...fixed,
+        ...(need.round && { round: () => ({ ...need.round!(), ...fixed, turned: fixed }) }),
+      }
+    : need;
   return measured?.diameterMm === undefined
     ? planned
     : ringAsMeasured(making, planned, mm(measured.diameterMm / 2));

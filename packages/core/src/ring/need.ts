@@ -1,7 +1,9 @@
+import { distances, widestBetween } from '../form/ball.js';
 import { extremes, type Lean } from '../form/curve.js';
 import { recessAt } from '../form/recess.js';
 import { solidSomewhere, type Vessel } from '../form/vessel.js';
 import { type Mm, mm } from '../measure/quantity.js';
+import { SAME_LENGTH } from '../measure/tolerance.js';
 import type { Band } from './overlap.js';
 import type { Course } from './stack.js';
 
@@ -9,6 +11,16 @@ import type { Course } from './stack.js';
 export interface Allowances {
   readonly outsideMm: Mm;
   readonly insideMm: Mm;
+}
+
+/** Spheres about a point of the axis, so high above the ring's bottom (mm). */
+export interface Ball extends Band {
+  readonly centreMm: number;
+}
+
+/** The spheres that a shell has to hold, allowances included, and the turned wall without. */
+export interface NeededBall extends Ball {
+  readonly turned: Band;
 }
 
 /** The size of a ring that is sawn from a glue-up. */
@@ -25,6 +37,8 @@ export interface RingNeed {
    * half its height. Left out where a size is given that does not follow the form.
    */
   leaning?(slope: number): Band;
+  /** The same for a ring that is a shell round a point of the axis: the spheres that hold it. Left out likewise. */
+  round?(): NeededBall;
   /** Sizes of all rings that are sawn from one glue-up with this one, bottom to top, and which of them this is. */
   readonly body?: {
     readonly members: readonly Member[];
@@ -58,6 +72,27 @@ export function wallBand(
   };
 }
 
+/**
+ * The turned wall over a course between spheres about the height at which the outside is widest in it (mm, from the bench): how far
+ * it reaches out, and how near to that point its wood comes, its floor and its roof included; 0 where wood is there.
+ */
+export function wallBall(vessel: Vessel, { bottomMm, topMm }: Pick<Course, 'bottomMm' | 'topMm'>): Ball {
+  const top = Math.min(topMm, vessel.heightMm);
+  const centreMm = widestBetween(vessel.outside, bottomMm, top);
+  const { inside, hollowFromMm, hollowToMm, outside } = vessel;
+  const [from, to] = [Math.max(hollowFromMm, bottomMm), Math.min(hollowToMm, top)];
+  const hollow = inside !== null && from < centreMm + SAME_LENGTH && to > centreMm - SAME_LENGTH;
+  const ends = [
+    ...(from > bottomMm + SAME_LENGTH ? [centreMm - from] : []),
+    ...(to < top - SAME_LENGTH ? [to - centreMm] : []),
+  ];
+  return {
+    centreMm,
+    outerRadiusMm: distances(outside, bottomMm, top, centreMm).most,
+    innerRadiusMm: hollow ? Math.max(0, Math.min(distances(inside, from, to, centreMm).least, ...ends)) : 0,
+  };
+}
+
 function innermost(vessel: Vessel, from: number, to: number, lean: Lean): number {
   const { inside, hollowFromMm, hollowToMm, recess } = vessel;
   if (to <= hollowFromMm) return recessAt(recess, to);
@@ -69,6 +104,13 @@ function innermost(vessel: Vessel, from: number, to: number, lean: Lean): number
 export const needOf = (wall: Band, course: Course, allowances: Allowances): RingNeed => ({
   ...allowed(wall, allowances),
   heightMm: mm(course.topMm - course.bottomMm),
+});
+
+/** The same of a shell. */
+export const neededBall = (ball: Ball, allowances: Allowances): NeededBall => ({
+  ...ball,
+  ...allowed(ball, allowances),
+  turned: ball,
 });
 
 /** A wall with the allowances round it. */

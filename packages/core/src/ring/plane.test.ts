@@ -119,10 +119,16 @@ describe('rings on each other', () => {
     expect(overlap(lower, { outerRadiusMm: 70, innerRadiusMm: 50 })).toBe(-10);
   });
   test('a leaning ring gives more where it is wider, and a hole is never less than nothing', () => {
-    const ring = { gives: { outerRadiusMm: 50, innerRadiusMm: 3 }, lean: 0.5, heightMm: 20 };
+    const ring = { gives: { outerRadiusMm: 50, innerRadiusMm: 3 }, ball: null, lean: 0.5, heightMm: 20 };
     expect(bandAt(ring, 10)).toEqual({ outerRadiusMm: 50, innerRadiusMm: 3 });
     expect(bandAt(ring, 20)).toEqual({ outerRadiusMm: 55, innerRadiusMm: 8 });
     expect(bandAt(ring, 0)).toEqual({ outerRadiusMm: 45, innerRadiusMm: 0 });
+  });
+  test('a shell gives what its spheres have at a height: 13 and 5 about 14, looked at 5 and 12 away', () => {
+    const shell = { gives: { outerRadiusMm: 13, innerRadiusMm: 5 }, ball: 14, lean: 0, heightMm: 28 };
+    expect(bandAt(shell, 9)).toEqual({ outerRadiusMm: 12, innerRadiusMm: 0 });
+    expect(bandAt(shell, 26)).toEqual({ outerRadiusMm: 5, innerRadiusMm: 0 });
+    expect(bandAt(shell, 14)).toEqual({ outerRadiusMm: 13, innerRadiusMm: 5 });
   });
 });
 

@@ -1,4 +1,4 @@
-import { type Curve, curveThrough } from '../form/curve.js';
+import { type Curve, curveThrough, radiusAt } from '../form/curve.js';
 import type { Made } from '../making/contract.js';
 import { layOut, outlineAt } from '../making/layOut.js';
 import {
@@ -33,6 +33,8 @@ export interface ExamplePicture {
 
 /** The ring of a picture, mm: so high that what is in its face can be seen. */
 const SIZE = { outerRadiusMm: mm(60), innerRadiusMm: mm(42), heightMm: mm(34) };
+/** A shell is as high as it is wide. */
+const ROUND = { ...SIZE, heightMm: mm(117) };
 const SEGMENTS = 12;
 /** Turned a little, so that the middle of the picture is no joint. */
 const TURNED = 0.12;
@@ -46,7 +48,7 @@ export function examplePicture(start: StartId): ExamplePicture | null {
   const making = begun(start, { segments: SEGMENTS, body: 'example' });
   if (!making) return null;
   const solid = isSolid(making);
-  const made = madeOf(making, solid ? { ...SIZE, innerRadiusMm: mm(0) } : SIZE);
+  const made = madeOf(making, solid ? { ...SIZE, innerRadiusMm: mm(0) } : SIZE) ?? madeOf(making, ROUND);
   if (!made) return null;
   if (solid) return fromAbove(made, making);
   // Slices of one glue-up are two at least; what lies behind the face shows from above.
@@ -87,18 +89,19 @@ function fromAbove(made: Made, making: RingMaking): ExamplePicture {
   return { seen: 'above', parts, joints, grain: [], halfWidth: made.cornerMm, height: 2 * made.cornerMm };
 }
 
-/** Rings on top of each other as turned to a cylinder, each half a segment on. */
+/** Rings on top of each other as turned to a cylinder, each half a segment on; a shell as turned to a ball. */
 function fromFront(rings: readonly Made[], making: RingMaking): ExamplePicture {
   const radius = Math.min(...rings.map(({ gives }) => gives.outerRadiusMm)) - 0.5;
   const height = rings.reduce((sum, { heightMm }) => sum + heightMm, 0);
-  const outside = cylinder(radius, height);
+  const round = rings[0]!.ball !== null;
+  const outside = round ? ball(radius, height) : cylinder(radius, height);
   let bottomMm = 0;
   const joints: Point[][] = [];
   const grain: Point[][] = [];
   const across = (y: number) => [-radius, radius].map((x) => ({ x, y }));
   const parts = rings.flatMap((made, i) => {
     const tone = tonesFor(made, making);
-    const line: SectionPoint[] = [bottomMm, bottomMm + made.heightMm].map((z) => ({ r: radius, z }));
+    const line = lineOf(outside, bottomMm, made.heightMm, round ? LEVELS : 1);
     const half = bodyOf(making) === null ? Math.PI / SEGMENTS : 0;
     const turn = TURNED + (i % 2) * half;
     const upright = new Set(made.kinds.flatMap((kind) => (kind.grain === 'upright' ? kind.places : [])));
@@ -124,9 +127,28 @@ function fromFront(rings: readonly Made[], making: RingMaking): ExamplePicture {
       outline: outline.map(({ x, z }) => ({ x, y: z })),
     }));
   });
-  joints.push(across(height));
+  if (round) joints.splice(0, 1);
+  else joints.push(across(height));
   return { seen: 'front', parts, joints, grain, halfWidth: radius, height };
 }
 
 const cylinder = (radius: number, height: number): Curve =>
   curveThrough([0, height].map((z) => ({ radiusMm: mm(radius), heightMm: mm(z), kind: 'smooth' as const })));
+
+/** Levels in which a ball is drawn. */
+const LEVELS = 24;
+
+const ball = (radius: number, height: number): Curve =>
+  curveThrough(
+    Array.from({ length: LEVELS + 1 }, (_, i) => {
+      const z = (height * i) / LEVELS;
+      const r = Math.sqrt(Math.max(1, radius ** 2 - (z - height / 2) ** 2));
+      return { radiusMm: mm(r), heightMm: mm(z), kind: 'smooth' as const };
+    }),
+  );
+
+const lineOf = (outside: Curve, bottomMm: number, heightMm: number, levels: number): SectionPoint[] =>
+  Array.from({ length: levels + 1 }, (_, i) => {
+    const z = bottomMm + (heightMm * i) / levels;
+    return { r: radiusAt(outside, z), z };
+  });

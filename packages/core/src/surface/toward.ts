@@ -52,7 +52,7 @@ export function cutRows(made: Made, turn: number, direction: number, aside: Poin
       direction,
     );
   const { pieces, angle, placeOf } = towards(made, direction - turn);
-  return rowsOf(made.heightMm, made.gives, pieces, angle).map((row) => ({
+  return rowsOf(made.heightMm, made.ball === null ? made.gives : null, pieces, angle).map((row) => ({
     ...row,
     parts: placedBy(row.parts, placeOf),
   }));

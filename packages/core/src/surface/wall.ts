@@ -22,7 +22,9 @@ export interface PatchEdge {
 }
 
 /** Heights at which a wall is followed in one ring: joints bend little, layer lines much, faces are full of corners. */
-const LEVELS = { joints: 4, layers: 8, faces: 40 } as const;
+const LEVELS = { joints: 4, layers: 8, faces: 40, shell: 64 } as const;
+/** Joints of a shell meet in corners between these: the way to them is halved so often. */
+const HALVINGS = 4;
 
 /** Which places show on the outside between two heights of the piece. */
 export function wallPatches(ring: Standing, outside: Curve, from: number, to: number): WallPatch[] {
@@ -68,17 +70,34 @@ function worked(made: Made, bottomMm: number, outside: Curve, from: number, to: 
   if (made.radial) return round((from + to) / 2).map((arc) => patchOf(arc, arc, from, to));
   // The middle of a floor or a twisted slice is met twice by one circle: its levels are not joined.
   const floor = made.gives.innerRadiusMm === 0;
-  const levels =
-    floor || made.together.length > 0 ? LEVELS.faces : made.layers.length > 0 ? LEVELS.layers : LEVELS.joints;
+  const shell = made.ball !== null;
+  const figured = floor || made.together.length > 0;
+  const levels = LEVELS[shell ? 'shell' : figured ? 'faces' : made.layers.length > 0 ? 'layers' : 'joints'];
   const at = (i: number) => from + ((to - from) * i) / levels;
   if (floor)
     return Array.from({ length: levels }, (_, i) =>
       round((at(i) + at(i + 1)) / 2).map((arc) => patchOf(arc, arc, at(i), at(i + 1))),
     ).flat();
-  const rounds = Array.from({ length: levels + 1 }, (_, i) => round(at(i)));
-  return Array.from({ length: levels }, (_, i) =>
-    between(rounds[i]!, rounds[i + 1]!, at(i), at(i + 1), () => round((at(i) + at(i + 1)) / 2)),
-  ).flat();
+  return joined(
+    round,
+    Array.from({ length: levels + 1 }, (_, i) => at(i)),
+    shell ? HALVINGS : 0,
+  );
+}
+
+type Round = (z: number) => Arcs;
+
+/** What shows between heights, from each to the next. */
+function joined(round: Round, heights: readonly number[], halvings = 0): WallPatch[] {
+  const rounds = heights.map(round);
+  const step = (low: number, high: number, below: Arcs, above: Arcs, left: number): WallPatch[] => {
+    if (left === 0 || alike(below, above))
+      return between(below, above, low, high, () => round((low + high) / 2));
+    const middle = (low + high) / 2;
+    const there = round(middle);
+    return [...step(low, middle, below, there, left - 1), ...step(middle, high, there, above, left - 1)];
+  };
+  return heights.slice(1).flatMap((to, i) => step(heights[i]!, to, rounds[i]!, rounds[i + 1]!, halvings));
 }
 
 /** Height of the bands in which a ring is followed that slanted cuts go through (mm), and how many there are at most. */
@@ -101,18 +120,9 @@ const patchOf = (low: PlaceArc, high: PlaceArc, from: number, to: number): WallP
 });
 
 /** Joins what shows at two heights where each place shows as often at both; elsewhere takes what shows between. */
-function between(
-  low: readonly PlaceArc[],
-  high: readonly PlaceArc[],
-  from: number,
-  to: number,
-  middle: () => readonly PlaceArc[],
-): WallPatch[] {
+function between(low: Arcs, high: Arcs, from: number, to: number, middle: () => Arcs): WallPatch[] {
+  if (!alike(low, high)) return middle().map((arc) => patchOf(arc, arc, from, to));
   const above = byPlace(high);
-  const below = byPlace(low);
-  const alike =
-    low.length === high.length && below.every((arcs, place) => above[place]?.length === arcs.length);
-  if (!alike) return middle().map((arc) => patchOf(arc, arc, from, to));
   return low.map((arc) => {
     const mates = above[arc.place]!;
     let best = nearLap(mates[0]!, arc);
@@ -122,6 +132,16 @@ function between(
     }
     return patchOf(arc, best, from, to);
   });
+}
+
+type Arcs = readonly PlaceArc[];
+
+/** Whether the same places show at two heights, each as often. */
+function alike(low: Arcs, high: Arcs): boolean {
+  const above = byPlace(high);
+  return (
+    low.length === high.length && byPlace(low).every((arcs, place) => above[place]?.length === arcs.length)
+  );
 }
 
 /** Arcs by place; places that do not show are left out of the array. */

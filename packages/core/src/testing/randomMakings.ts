@@ -311,6 +311,12 @@ const OTHERS: {
     leanDeg: between(1, 30),
     hand: fc.constantFrom('left' as const, 'right' as const),
   }),
+  globe: fc.record({
+    way: fc.constant('globe' as const),
+    part: fc.constantFrom('whole' as const, 'half' as const),
+    bevels: fc.constantFrom('half-angle' as const, 'centre' as const),
+    glued: fc.constantFrom('fives' as const, 'triplets' as const),
+  }),
   twisted: fc
     .record({
       half: fc.array(between(2, 40).map(mm), { minLength: 2, maxLength: 12 }),

@@ -4,6 +4,7 @@ import { projectOf } from '../../store/house.js';
 import { useApp } from '../../store/store.js';
 import { shared } from '../targets.js';
 import { BasketControls } from './Basket.js';
+import { GlobeControls } from './Globe.js';
 import { HalvesControls } from './Halves.js';
 import { MedallionControls } from './Medallion.js';
 import type { ControlsProps } from './params.js';
@@ -20,6 +21,7 @@ const CONTROLS = {
   basket: BasketControls,
   twisted: TwistedControls,
   medallion: MedallionControls,
+  globe: GlobeControls,
   disc: null,
   pie: PieControls,
   stock: StockControls,

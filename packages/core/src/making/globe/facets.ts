@@ -1,4 +1,4 @@
-import { type Point3, plus, times, unit } from '../ring/space.js';
+import { type Point3, plus, times, unit } from '../../ring/space.js';
 
 /** A triangle of the sphere, by numbers of its corners; `split` says which of the 20 it comes from. */
 export interface Facet {

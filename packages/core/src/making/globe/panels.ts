@@ -1,0 +1,118 @@
+import {
+  cross,
+  dot,
+  lengthOf,
+  meeting,
+  minus,
+  type Plane,
+  type Point3,
+  plus,
+  times,
+  unit,
+} from '../../ring/space.js';
+import { type Facet, splitIcosahedron } from './facets.js';
+
+/** A whole globe, or what lies on one side of its level circle of ten edges. */
+export type GlobePart = 'whole' | 'half';
+
+/** Bevels of half the angle between neighbours, or aimed at the centre. */
+export type Bevels = 'half-angle' | 'centre';
+
+/** Chord factors: edge over radius of the sphere. */
+export interface GlobeFigures {
+  readonly leg: number;
+  readonly base: number;
+  /** Angles between neighbours, radians: across a leg, across a base. */
+  readonly acrossLeg: number;
+  readonly acrossBase: number;
+  /** Bevels from square when aimed at the centre: at a leg, at an isosceles' base, at an equilateral's side. */
+  readonly centre: { readonly leg: number; readonly base: number; readonly side: number };
+}
+
+/** A triangle with its corners on the unit sphere and its outward normal. */
+export interface Faced extends Facet {
+  readonly points: readonly [Point3, Point3, Point3];
+  readonly normal: Point3;
+}
+
+/** The triangles of the unit globe, one corner of the old icosahedron straight up. */
+export function unitFaces(): Faced[] {
+  const { corners, facets } = splitIcosahedron();
+  return facets.map((facet) => {
+    const [a, b, c] = facet.corners.map((i) => corners[i]!) as [Point3, Point3, Point3];
+    return { ...facet, points: [a, b, c], normal: unit(cross(minus(b, a), minus(c, a))) };
+  });
+}
+
+const sharesEdge = (face: Facet, a: number, b: number): boolean =>
+  face.corners.includes(a) && face.corners.includes(b);
+
+/** The neighbour of a face across the edge from its corner `i` to the next. */
+function neighbour(all: readonly Faced[], face: Faced, i: number): Faced {
+  const [a, b] = [face.corners[i]!, face.corners[(i + 1) % 3]!];
+  return all.find((other) => other !== face && sharesEdge(other, a, b))!;
+}
+
+/** Angle of the plane through an edge and the centre from square to the face. */
+const aimed = (face: Faced, i: number): number => {
+  const [p, q] = [face.points[i]!, face.points[(i + 1) % 3]!];
+  return Math.asin(Math.abs(dot(face.normal, unit(cross(p, q)))));
+};
+
+const between = (a: Faced, b: Faced): number => Math.PI - Math.acos(Math.min(1, dot(a.normal, b.normal)));
+
+/** Chord factors, angles between neighbours and bevels of the 80-triangle globe, from its corners. */
+export function globeFigures(): GlobeFigures {
+  const all = unitFaces();
+  const isosceles = all.find(({ kind }) => kind === 'isosceles')!;
+  const equilateral = all.find(({ kind }) => kind === 'equilateral')!;
+  const [a, b, c] = isosceles.points;
+  return {
+    leg: lengthOf(minus(a, b)),
+    base: lengthOf(minus(b, c)),
+    acrossLeg: between(isosceles, neighbour(all, isosceles, 0)),
+    acrossBase: between(isosceles, neighbour(all, isosceles, 1)),
+    centre: { leg: aimed(isosceles, 0), base: aimed(isosceles, 1), side: aimed(equilateral, 0) },
+  };
+}
+
+/** The blade's tilt from square at each sort of edge, radians. */
+export function bevelsOf(
+  { acrossLeg, acrossBase, centre }: GlobeFigures,
+  bevels: Bevels,
+): GlobeFigures['centre'] {
+  const half = { leg: (Math.PI - acrossLeg) / 2, base: (Math.PI - acrossBase) / 2 };
+  return bevels === 'centre' ? centre : { leg: half.leg, base: half.base, side: half.base };
+}
+
+/** How high an isosceles and an equilateral stand on a base, by their sides. */
+export const altitude = (side: number, base: number): number => Math.sqrt(side * side - (base / 2) ** 2);
+
+/** The planes along which a panel of the unit globe is sawn, one through each of its edges; normals point out of it. */
+export const sawnAlong = (all: readonly Faced[], face: Faced, bevels: Bevels): Plane[] =>
+  [0, 1, 2].map((i) => {
+    const [p, q] = [face.points[i]!, face.points[(i + 1) % 3]!];
+    const along = unit(minus(q, p));
+    // Square to the plane that halves the angle between the two faces, or to the one through the centre.
+    const normal =
+      bevels === 'centre'
+        ? unit(cross(q, p))
+        : unit(cross(along, unit(plus(face.normal, neighbour(all, face, i).normal))));
+    return { normal, at: dot(normal, p) };
+  });
+
+/**
+ * Where the tips of an equilateral are nipped off inside: with half-angle bevels two of them would run into each other where six
+ * panels meet. The plane holds the two legs that meet there; with bevels that aim at the centre it takes nothing.
+ */
+export const nippedAlong = ({ kind, points }: Faced): Plane[] => {
+  if (kind === 'isosceles') return [];
+  const middle = times(points.reduce(plus), 1 / 3);
+  return points.map((tip) => ({ normal: unit(minus(times(tip, dot(middle, tip)), middle)), at: 0 }));
+};
+
+/** Where the inner face of a panel has its corners when it is so thick: on the unit globe, with its outer face whole. */
+export function innerCorners(face: Faced, sides: readonly Plane[], thick: number): Point3[] {
+  const inside: Plane = { normal: face.normal, at: dot(face.normal, face.points[0]) - thick };
+  return [0, 1, 2].map((i) => meeting(inside, sides[(i + 2) % 3]!, sides[i]!));
+}
