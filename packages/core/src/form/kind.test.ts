@@ -27,6 +27,7 @@ it('the shapes to start from are called what they are', () => {
       "bowl": "bowl",
       "cylinder": "vase",
       "egg": "closed",
+      "globe": "closed",
       "goblet": "vase",
       "hollow-form": "hollow",
       "jar": "lidded",

@@ -11,6 +11,8 @@ interface StartingShape {
   readonly points: readonly (readonly [radius: number, height: number, corner?: 'corner'])[];
   /** Height of the floor as a share of the height; null when it is as thick as the wall and a little more. */
   readonly floor: number | null;
+  /** Begun as one shell of panels, not as rings. */
+  readonly shell?: true;
   /**
    * Lid line and thickness of the lid at its top, knob and all, as shares of the height (0: as the floor); joined for good where
    * the hollow has no mouth.
@@ -155,6 +157,16 @@ export const STARTING_SHAPES: readonly StartingShape[] = [
     points: ballPoints(10),
     floor: null,
     lid: { line: 0.5, roof: 0, joined: true },
+  },
+  {
+    id: 'globe',
+    name: 'Facetted globe',
+    says: 'a ball of 80 flat panels, no rings',
+    proportion: Math.cos(FLAT),
+    points: ballPoints(10),
+    floor: null,
+    lid: { line: 0.5, roof: 0, joined: true },
+    shell: true,
   },
   {
     id: 'egg',

@@ -151,6 +151,8 @@ export interface Making<P extends { readonly way: string }> {
   called?(params: P): string;
   /** Whether it is meant for rings that are solid to the centre. */
   readonly solid: boolean;
+  /** Whether it is a shell that stands for a whole stack: it grows with the form, and slices of it are no shells. Left out where it is a ring. */
+  readonly shell?: boolean;
   /** What can be given a wood; segments come first, numbered from the index mark, counter-clockwise from above. */
   groups(params: P): readonly PlaceGroup[];
   /** Segments round the ring; null where there are none to count. */

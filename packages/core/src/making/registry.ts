@@ -116,6 +116,7 @@ export const groupsOf = (making: RingMaking): readonly PlaceGroup[] => definitio
 export const placesOf = (making: RingMaking): number => placesIn(groupsOf(making));
 export const segmentsOf = (making: RingMaking): number | null => definition(making).segments(making);
 export const isSolid = (making: RingMaking): boolean => definition(making).solid;
+export const isShell = (making: RingMaking): boolean => definition(making).shell ?? false;
 export const pitchOf = (making: RingMaking): Rad => definition(making).pitch(making);
 export const bodyOf = (making: RingMaking): string | null => definition(making).body?.(making) ?? null;
 /** A ring of a glue-up as one by itself; null where it is none then. */

@@ -5,14 +5,17 @@ import { radiusAt } from '../../form/curve.js';
 import { STARTING_SHAPES, startingForm } from '../../form/starting.js';
 import { mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
+import * as edit from '../../project/commands/edits.js';
 import { workOf } from '../../project/ordered.js';
 import { plan } from '../../project/plan.js';
 import { prepare } from '../../project/prepare.js';
 import type { Project } from '../../project/schema.js';
+import { startProject } from '../../project/start.js';
 import type { RingNeed } from '../../ring/need.js';
 import { DEFAULT_SHOP } from '../../settings/shop.js';
 import { placeToward } from '../../surface/toward.js';
 import { wallPatches } from '../../surface/wall.js';
+import { after } from '../../testing/pieces.js';
 import { SHIPPED_WOODS } from '../../wood/catalogue.js';
 import type { Made } from '../contract.js';
 import { layOut, volumeOfAll } from '../layOut.js';
@@ -262,6 +265,30 @@ describe('a ball of panels as a piece of its own', () => {
       }
     }
     expect(wrong).toEqual([]);
+  });
+
+  test('a new one is one ring; it goes as high as the form does, and slices of it are rings', () => {
+    const started = startProject({
+      name: 'Globe',
+      shape: 'globe',
+      heightMm: mm(196),
+      diameterMm: mm(200),
+      wallMm: mm(8),
+      ringHeightMm: mm(19.05),
+      count: 12,
+      woods: ['sugar-maple', 'black-walnut'],
+    });
+    if (!started.ok) throw new Error(plain(started.reasons[0]!.message));
+    const { rings } = started.value;
+    expect(rings.map(({ making, heightMm }) => [making.way, heightMm])).toEqual([['globe', 196]]);
+    expect([rings[0]!.woods[59], rings[0]!.woods[60]]).toEqual(['sugar-maple', 'black-walnut']);
+    expect(planned(started.value).checks.filter(({ note }) => !note)).toEqual([]);
+    const higher = after(started.value, edit.setFormHeight(mm(210)));
+    expect(higher.rings.map(({ heightMm }) => heightMm)).toEqual([210]);
+    expect(planned(higher).rings[0]!.reasons).toEqual([]);
+    const sliced = after(started.value, edit.sliceBy([mm(20)]));
+    expect(new Set(sliced.rings.map(({ making }) => making.way))).toEqual(new Set(['disc', 'segmented']));
+    expect(planned(sliced).rings.flatMap(({ reasons }) => reasons)).toEqual([]);
   });
 
   test('the order of work hollows nothing and joins no halves; the flat is faced before the outside is turned', () => {

@@ -45,6 +45,7 @@ export const globe: Making<GlobeParams> = {
   },
   params,
   solid: false,
+  shell: true,
   usuallySanded: () => 'none',
   groups({ part }) {
     const { isosceles, equilateral } = panelsOf(part);

@@ -1,8 +1,9 @@
 import { solidSomewhere, type Vessel, vesselOf } from '../../form/vessel.js';
-import { isSolid } from '../../making/registry.js';
+import { isShell, isSolid } from '../../making/registry.js';
 import { type Mm, mm } from '../../measure/quantity.js';
 import { done, type Reason, type Result, refuse } from '../../measure/reason.js';
 import { say, sayMm } from '../../measure/said.js';
+import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { bondOf, turnIn } from '../../ring/bond.js';
 import { needOf, wallBand } from '../../ring/need.js';
 import { slices, slicesFromBoards, type Thickness } from '../../ring/slicing.js';
@@ -134,9 +135,10 @@ function atHeight(rings: readonly Ring[], z: number): number {
   return found < 0 ? rings.length - 1 : found;
 }
 
-/** A ring like another, made as a disc where the form is solid and of segments where it is hollow. */
+/** A ring like another, made as a disc where the form is solid and of segments where it is hollow, or where it is a slice of a shell. */
 function reshaped(rings: readonly Ring[], like: number, solid: boolean, change: Partial<Ring>): Ring {
   const { fixed: _, ...ring } = copyOf(rings[like]!, change);
-  if (isSolid(ring.making) === solid) return ring;
+  const part = isShell(ring.making) && ring.heightMm < rings[like]!.heightMm - SAME_LENGTH;
+  if (!part && isSolid(ring.making) === solid) return ring;
   return madeAs(ring, solid ? usualSolid() : segmentedLike(rings, like));
 }

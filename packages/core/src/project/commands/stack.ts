@@ -1,5 +1,6 @@
 import { vesselOf } from '../../form/vessel.js';
-import { begun, bodyOf, isSolid, type RingMaking, segmentsOf } from '../../making/registry.js';
+import { begun, bodyOf, isShell, isSolid, type RingMaking, segmentsOf } from '../../making/registry.js';
+import { mm } from '../../measure/quantity.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { bondOf, turnIn } from '../../ring/bond.js';
 import { cutOf, liftOf } from '../../ring/slant.js';
@@ -43,8 +44,8 @@ export function anotherOnTop(project: Project): void {
 export const liftOfBands = ({ slants = [] }: Pick<Project, 'slants'>): number => liftOf(slants.map(cutOf));
 
 /**
- * Adds copies of the top ring until the stack reaches the form, and takes away rings that stand wholly above it.
- * Says in one sentence what it did; undefined when the stack fits already.
+ * Adds copies of the top ring until the stack reaches the form, and takes away rings that stand wholly above it; a shell on top goes
+ * as high as the form. Says in one sentence what it did; undefined when the stack fits already.
  */
 export function fitStack(project: Project): string | undefined {
   const vessel = vesselOf(project.form);
@@ -53,6 +54,7 @@ export function fitStack(project: Project): string | undefined {
   const before = project.rings.length;
   const kept = stackOf(project.rings).filter((course) => course.bottomMm < heightMm - SAME_LENGTH).length;
   project.rings.length = Math.max(1, kept);
+  letShellReach(project.rings, heightMm);
   const reach = () => stackHeight(project.rings.map(heightOf));
   while (reach() < heightMm - SAME_LENGTH && project.rings.length < MOST_RINGS) anotherOnTop(project);
   const change = project.rings.length - before;
@@ -61,6 +63,14 @@ export function fitStack(project: Project): string | undefined {
   return change > 0
     ? `${rings} added on top so that the stack reaches the lip.`
     : `${rings} above the lip taken away.`;
+}
+
+/** A shell that is the top of a stack ends where the form does, unless it is locked or made. */
+function letShellReach(rings: readonly Ring[], heightMm: number): void {
+  const top = rings[rings.length - 1]!;
+  if (!isShell(top.making) || top.locked || top.cut || top.measured?.heightMm !== undefined) return;
+  const below = stackHeight(rings.slice(0, -1).map(heightOf));
+  top.heightMm = mm(heightMm - below);
 }
 
 /** Woods for another number of places: the colours keep their share of the circle. */
@@ -87,7 +97,7 @@ export function segmentedLike(rings: readonly Ring[], index: number): RingMaking
   const near = nearestRing(
     rings,
     index,
-    ({ making }) => !isSolid(making) && bodyOf(making) === null && making.way !== 'stock',
+    ({ making }) => !isSolid(making) && !isShell(making) && bodyOf(making) === null && making.way !== 'stock',
   );
   return near ? plain(near.making) : usualSegments(USUAL_SEGMENTS);
 }
@@ -102,6 +112,9 @@ export const segmentsNear = (rings: readonly Ring[], index: number): number =>
 
 /** The usual ring: flat segments, all equal. */
 export const usualSegments = (segments: number): RingMaking => begun('flat', { segments, body: '' })!;
+
+/** The usual shell, for a piece that is one. */
+export const usualShell = (): RingMaking => begun('globe', { segments: 1, body: '' })!;
 
 /** The usual solid ring. */
 export const usualSolid = (): RingMaking => begun('disc', { segments: 1, body: '' })!;
