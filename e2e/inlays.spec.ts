@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { go, open, saved, sound, test } from './server.js';
+import { go, open, saved, sound, test, totals } from './server.js';
 
 const panel = (page: Page) => page.getByRole('dialog', { name: 'Inlays' });
 
@@ -52,6 +52,38 @@ test('a ball from nothing with a panel and its seam let in: on the wall, in Cuts
   await go(page, 'Make');
   await page.getByRole('button', { name: /^Outside/ }).click();
   await expect(page.getByRole('button', { name: /^Rout for inlay 1/ })).toBeVisible();
+});
+
+test('a facetted globe from nothing: panels and no rings, a window across their edges, read in Cuts and in the order of work', async ({
+  page,
+  fellside,
+}) => {
+  await begin(page, fellside.url, 'Facetted globe');
+  await expect(totals(page)).toContainText('80 in 1 ring');
+  await go(page, 'Rings');
+  const bar = page.getByRole('region', { name: 'Selected rings' });
+  await bar.getByLabel('Bevels').selectOption('aimed at the centre');
+  await bar.getByLabel('Glued up first').selectOption('three round a triangle');
+  await page.getByRole('button', { name: 'Inlays…' }).click();
+  await panel(page).getByRole('button', { name: 'Inlay', exact: true }).click();
+  const one = panel(page).getByRole('listitem', { name: 'Inlay 1' });
+  await type(page, one, 'Copies round', '5');
+  await expect(one.getByText(/Behind it .* of the wall are left/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await saved(page);
+  await go(page, 'Cuts');
+  await expect(page.getByRole('row', { name: /Isosceles/ })).toContainText('60');
+  await expect(page.getByRole('row', { name: /Equilateral/ })).toContainText('20');
+  await go(page, 'Make');
+  await page.getByRole('button', { name: /^Outside/ }).click();
+  await expect(page.getByRole('button', { name: /^Rout for inlay 1/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^(Join|Hollow)/ })).toHaveCount(0);
+  await page.reload();
+  await go(page, 'Rings');
+  await expect(bar.getByLabel('Bevels')).toHaveValue('centre');
+  // Half a globe ends where it is widest: the ball goes on, and what to do is said.
+  await bar.getByLabel('Globe').selectOption('half, for a bowl');
+  await expect(totals(page)).toContainText(/Half a globe ends where it is widest/);
 });
 
 test('a patch over a fault, and its twin on the far side', async ({ page, fellside }) => {

@@ -10,6 +10,9 @@ import { useSampledWall } from '../surfaces/useSampledWall.js';
 /** Width of the strip of wall that is shown, px, and its height at least. */
 const WIDE = 1180;
 const LEAST_TALL = 70;
+/** Its height at most, and the share of its width that a high ring keeps at least. */
+const MOST_TALL = 180;
+const LEAST_SHARE = 0.2;
 /** Share of the way round that is shown. */
 const SHARE = 0.5;
 
@@ -22,7 +25,10 @@ export function FinishedLook({ prepared, ring }: { prepared: Prepared; ring: Pre
   const topMm = Math.min(ring.stands.topMm, prepared.vessel.heightMm);
   const middle = (bottomMm + topMm) / 2;
   const round = 2 * Math.PI * radiusAt(prepared.vessel.outside, Math.max(0, middle)) * SHARE;
-  const tall = Math.round(Math.max(LEAST_TALL, Math.min(160, ((topMm - bottomMm) / round) * WIDE)));
+  const ratio = (topMm - bottomMm) / round;
+  // A ring as high as its piece keeps its proportions in a narrower picture; what is low is drawn a little taller.
+  const tall = Math.round(Math.max(LEAST_TALL, Math.min(MOST_TALL, ratio * WIDE)));
+  const wide = Math.min(WIDE, Math.round(Math.max(WIDE * LEAST_SHARE, tall / ratio)));
   const draw = useCallback(
     ({ width, height, pixels }: Canvas) => {
       if (!wall) return;
@@ -47,11 +53,11 @@ export function FinishedLook({ prepared, ring }: { prepared: Prepared; ring: Pre
       </figcaption>
       <div
         className="relative overflow-hidden rounded border border-line"
-        style={{ height: tall, maxWidth: WIDE }}
+        style={{ height: tall, maxWidth: wide }}
         role="img"
         aria-label={`Ring ${ring.course.index + 1} as it will look, turned.`}
       >
-        <SurfaceCanvas width={WIDE} height={tall} draw={draw} />
+        <SurfaceCanvas width={wide} height={tall} draw={draw} />
       </div>
     </figure>
   );

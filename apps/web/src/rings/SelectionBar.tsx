@@ -28,6 +28,7 @@ export function SelectionBar() {
   const chosen = targets.map((index) => rings[index]!);
   const go = (command: Command): Result<unknown> => dispatch(editPiece(command));
   const segmented = targets.filter((index) => segmentsOf(rings[index]!.making) !== null);
+  const counts = chosen.flatMap(({ making }) => segmentsOf(making) ?? []);
   const [fromStash, setFromStash] = useState(false);
   return (
     <section
@@ -60,7 +61,8 @@ export function SelectionBar() {
       <NumberField
         label="Segments"
         className="w-18"
-        value={shared(chosen.flatMap(({ making }) => segmentsOf(making) ?? []))}
+        value={shared(counts)}
+        {...(counts.length === 0 && { none: '–' })}
         onChange={(count) =>
           go(edit.setCount(selected.length > 0 || segmented.length === 0 ? targets : segmented, count))
         }

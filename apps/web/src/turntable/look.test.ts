@@ -1,4 +1,12 @@
-import { AS_DRAWN, figureOf, prepare, SHIPPED_WOODS, type SkinLine, skinLine } from '@fellside/core';
+import {
+  AS_DRAWN,
+  figureOf,
+  prepare,
+  SHIPPED_WOODS,
+  type SkinLine,
+  skinLine,
+  vesselOf,
+} from '@fellside/core';
 import { demoProjects } from '@fellside/core/demo';
 import { Vector3 } from 'three';
 import { describe, expect, test } from 'vitest';
@@ -55,6 +63,16 @@ describe('the surface as a geometry', () => {
         expect(Math.abs(off)).toBeLessThan(0.5);
       }
     }
+  });
+  test('the top of a piece that is closed is lit all over', () => {
+    const ball = vesselOf(demoProjects().find(({ name }) => name === 'Trig Point Ball')!.form);
+    if (!ball.ok) throw new Error('form');
+    const closed = skinLine(ball.value);
+    const lit = lightAlong(closed);
+    const top = closed.stretches.flat().filter(({ z }) => z === ball.value.heightMm);
+    expect(top.at(-1)!.radius).toBe(0);
+    expect(top.map(lit)).toEqual(top.map(() => 1));
+    expect(closed.stretches.flat().every((point) => Number.isFinite(lit(point)))).toBe(true);
   });
   test('less light comes to the floor than to the lip, and all of it to the outside', () => {
     const lit = lightAlong(line);

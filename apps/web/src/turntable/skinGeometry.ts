@@ -22,6 +22,8 @@ export function lightAlong({ stretches, outside }: SkinLine): (point: SkinPoint)
   return (point) => {
     const radius = narrowest.get(point);
     if (radius === undefined || !mouth) return 1 - UNDER * Math.max(0, 0 - point.rise);
+    // The middle of a top that is closed lies in no hollow.
+    if (radius === Infinity) return 1;
     const deep = Math.max(0, mouth.z - point.z);
     return DEEP + (1 - DEEP) * (radius ** 2 / (radius ** 2 + deep ** 2));
   };

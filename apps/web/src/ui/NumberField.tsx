@@ -5,8 +5,15 @@ import { useApp } from '../store/store.js';
 import { Field } from './Field.js';
 import { TextEntry } from './TextEntry.js';
 
-/** A plain number; `value` null shows that several values stand behind it. */
-export function NumberField({ label, value, unit = '', onChange, className = 'w-full' }: NumberFieldProps) {
+/** A plain number; `value` null shows that several values stand behind it, or `none` where there is none. */
+export function NumberField({
+  label,
+  value,
+  unit = '',
+  none = 'various',
+  onChange,
+  className = 'w-full',
+}: NumberFieldProps) {
   const units = useApp(unitsOf);
   const [problem, setProblem] = useState<Said>();
   const text = value === null ? '' : trimZeros(value.toFixed(4));
@@ -22,7 +29,7 @@ export function NumberField({ label, value, unit = '', onChange, className = 'w-
         <TextEntry
           {...control}
           className={className}
-          shown={value === null ? 'various' : `${text}${unit}`}
+          shown={value === null ? none : `${text}${unit}`}
           editable={text}
           read={read}
           onProblem={setProblem}
@@ -36,6 +43,7 @@ interface NumberFieldProps {
   readonly label: string;
   readonly value: number | null;
   readonly unit?: string;
+  readonly none?: string;
   readonly onChange: (value: number) => Result<unknown>;
   readonly className?: string;
 }

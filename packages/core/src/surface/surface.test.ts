@@ -23,7 +23,8 @@ const cases = fc
   // A wall that runs through the rim of a plug is no wall: the hollow begins outside it.
   .filter(({ making }) => !('plug' in making))
   .map((given) => ({ ...given, made: makeRing(given.making, given.need) }))
-  .filter(({ made }) => made.ok)
+  // A wall that is a cone leaves a shell: its own form is looked at in globe.test.ts.
+  .filter(({ made }) => made.ok && made.value.ball === null)
   .map(({ made, turn }) => ({ ring: { made: (made as { value: Made }).value, turn, bottomMm: 10 } }));
 
 /** A wall in the wood of a ring, a little cone, and its line from foot to top. */

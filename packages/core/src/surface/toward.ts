@@ -1,7 +1,7 @@
 import type { LaidPiece, Made } from '../making/contract.js';
 import { towards } from '../making/laps.js';
 import { laidAt, layOut, outlineAtHeight } from '../making/layOut.js';
-import type { Band } from '../ring/overlap.js';
+import { type Band, bandAt } from '../ring/overlap.js';
 import type { Point } from '../ring/plane.js';
 import { movedPiece } from './round.js';
 
@@ -37,7 +37,7 @@ export interface CutRow {
 }
 
 /** Rows that a cut through pieces of several parts is drawn in are this high at most (mm), and no more of them than this. */
-const ROW = { heightMm: 0.7, most: 60 } as const;
+const ROW = { heightMm: 0.7, most: 60, mostOfShell: 300 } as const;
 
 /**
  * What a cut through the axis meets in a ring, bottom to top: one row where all pieces go from its bottom to its top, many
@@ -52,7 +52,8 @@ export function cutRows(made: Made, turn: number, direction: number, aside: Poin
       direction,
     );
   const { pieces, angle, placeOf } = towards(made, direction - turn);
-  return rowsOf(made.heightMm, made.ball === null ? made.gives : null, pieces, angle).map((row) => ({
+  const [rims, most] = made.ball === null ? [made.gives, ROW.most] : [null, ROW.mostOfShell];
+  return rowsOf(made.heightMm, rims, pieces, angle, most).map((row) => ({
     ...row,
     parts: placedBy(row.parts, placeOf),
   }));
@@ -61,14 +62,20 @@ export function cutRows(made: Made, turn: number, direction: number, aside: Poin
 /** Rims about the axis between which a ring is drawn; none where it was moved aside: its pieces end where they end. */
 type Rims = Band | null;
 
-function rowsOf(heightMm: number, rims: Rims, all: readonly LaidPiece[], angle: number): CutRow[] {
+function rowsOf(
+  heightMm: number,
+  rims: Rims,
+  all: readonly LaidPiece[],
+  angle: number,
+  most: number = ROW.most,
+): CutRow[] {
   const [x, y] = [Math.cos(angle), Math.sin(angle)];
   if (all.every(({ fromMm, toMm }) => fromMm === 0 && toMm === heightMm))
     return [{ fromMm: 0, toMm: heightMm, parts: partsAt(rims, all, heightMm / 2, x, y) }];
   const near = all.filter(({ bottom, top }) =>
     [bottom, top].some((outline) => outline.some((p) => p.x * x + p.y * y > 0) && crosses(outline, x, y)),
   );
-  const count = Math.min(ROW.most, Math.ceil(heightMm / ROW.heightMm));
+  const count = Math.min(most, Math.ceil(heightMm / ROW.heightMm));
   const rows: CutRow[] = [];
   for (let i = 0; i < count; i++) {
     const [fromMm, toMm] = [(heightMm * i) / count, (heightMm * (i + 1)) / count];
@@ -96,8 +103,9 @@ const alike = (a: readonly CutPart[], b: readonly CutPart[]): boolean =>
 
 /** What a cut through the axis meets in a ring at half its height, in a direction from the index mark, inside out. */
 export function cutParts(made: Made, turn: number, direction: number): CutPart[] {
+  const half = made.heightMm / 2;
   const { pieces, angle, placeOf } = towards(made, direction - turn);
-  return placedBy(partsAt(made.gives, pieces, made.heightMm / 2, Math.cos(angle), Math.sin(angle)), placeOf);
+  return placedBy(partsAt(bandAt(made, half), pieces, half, Math.cos(angle), Math.sin(angle)), placeOf);
 }
 
 const placedBy = (parts: readonly CutPart[], placeOf: (place: number) => number): CutPart[] =>

@@ -53,7 +53,13 @@ export function CountCell(row: LedgerRing) {
       column="count"
       ring={indexOf(row)}
       label="Segments"
-      shown={count === null ? 'disc' : String(count)}
+      shown={
+        count !== null
+          ? String(count)
+          : STARTS[startOf(row.prepared.ring.making)].way === 'disc'
+            ? 'disc'
+            : '–'
+      }
       editable={count === null ? '' : String(count)}
       read={read}
     />

@@ -29,11 +29,9 @@ export function SawingBar() {
       <p className="flex h-8 items-center gap-1.5 text-sm">
         <span className="text-quiet">For</span>
         <b>
-          {selected.length === 0
-            ? `all ${rings.length} rings`
-            : selected.length === 1
-              ? `ring ${selected[0]! + 1}`
-              : `${selected.length} rings`}
+          {targets.length === 1
+            ? `ring ${targets[0]! + 1}`
+            : `${selected.length === 0 ? 'all ' : ''}${targets.length} rings`}
         </b>
         {selected.length > 0 && (
           <button
