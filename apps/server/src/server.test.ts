@@ -122,6 +122,7 @@ describe('the database', () => {
       'Sheepwash Bowl',
       'Shepherd’s Lantern',
       'Three Becks Vase',
+      'Trig Point Ball',
       'Whirlpool Goblet',
     ]);
   });

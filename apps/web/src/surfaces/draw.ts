@@ -39,6 +39,8 @@ function fill(
   const { ring: rings, place: places, end } = wall;
   /** The ring of the pixel below, −2 where nothing is drawn. */
   const below = new Int16Array(width).fill(-2);
+  /** The place there. */
+  const placeBelow = new Int16Array(width);
   let last = -1;
   let columns = new Int32Array(0) as Int32Array;
   // Neighbouring pixels show one piece: its ink is looked up where the piece changes.
@@ -64,7 +66,12 @@ function fill(
       const place = places[sample]!;
       const under = below[x]!;
       const edge = (under >= -1 && under !== ring) || (beside >= -1 && beside !== ring);
-      const joint = edge || (before !== -2 && before !== place && !hidesGlue(inks, ring, before, place));
+      const beginsBeside = before !== -2 && before !== place && !hidesGlue(inks, ring, before, place);
+      // A joint that runs nearly level is met from below; one that is met in the next pixel is drawn there.
+      const beginsAbove =
+        under === ring && placeBelow[x] !== place && !hidesGlue(inks, ring, placeBelow[x]!, place);
+      const goesOn = x + 1 >= width || columns[x + 1]! < 0 || places[first + columns[x + 1]!] === place;
+      const joint = edge || beginsBeside || (beginsAbove && goesOn);
       if (ring !== inkOf || place !== inkAt) {
         [inkOf, inkAt] = [ring, place];
         ink = inks.inks[inks.ofPlace[ring]?.[place] ?? 0]!;
@@ -75,6 +82,7 @@ function fill(
       before = place;
       beside = ring;
       below[x] = ring;
+      placeBelow[x] = place;
     }
   }
 }

@@ -74,6 +74,23 @@ describe('drawing a sampled wall', () => {
     expect(hidden).toBeGreaterThan(within! + 20);
     expect(kept).toBe(between);
   });
+  test('a joint that runs level is a line, where places of one segment lie above each other it is not', () => {
+    const wall = fourPlaces();
+    // The first quarter: place 2, of the same wood as place 0, above it.
+    wall.place.forEach((place, i) => {
+      if (place === 0 && i < wall.place.length / 2) wall.place[i] = 2;
+    });
+    const down = (inks: Inks) => {
+      const canvas = canvasOf(80, 20);
+      drawUnrolled(canvas, wall, inks, upward, false);
+      return Array.from({ length: 20 }, (_, y) => channel(canvas.pixels[y * 80 + 10]!, 'r'));
+    };
+    const darkest = (column: number[]) => column.indexOf(Math.min(...column));
+    expect(darkest(down(INKS))).toBe(9);
+    expect(new Set(down({ ...INKS, joined: [Int16Array.of(0, 1, 0, 1)] }).slice(6, 14)).size).toBeLessThan(
+      new Set(down(INKS).slice(6, 14)).size,
+    );
+  });
   test('seen from the front: half of it, nothing beyond its radius, turned by the view', () => {
     const drawn = (view: number) => {
       const canvas = canvasOf(60, 20);

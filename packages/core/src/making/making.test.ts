@@ -7,6 +7,7 @@ import { area, polar, turned } from '../ring/plane.js';
 import { arcsInside } from '../surface/arcs.js';
 import { anyNeed } from '../testing/random.js';
 import { FAMILIES, makingOf } from '../testing/randomMakings.js';
+import { needFor } from '../testing/rings.js';
 import type { LaidPiece, Made } from './contract.js';
 import { laidAt, layOut, outlineAtHeight, volumeOf, volumeOfAll } from './layOut.js';
 import { UNSANDED } from './planing.js';
@@ -31,12 +32,6 @@ import { cautionsOf } from './step.js';
 import { mitred } from './stock.js';
 
 const NEED = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(20) };
-
-/** A shell is as high as it is wide. */
-const needFor = (making: RingMaking, need: typeof NEED): typeof NEED =>
-  making.way === 'globe'
-    ? { ...need, heightMm: mm((making.part === 'half' ? 0.96 : 1.93) * need.outerRadiusMm) }
-    : need;
 
 /** Bottom, middle and top of a ring, a hair off heights at which parts of pieces meet. */
 const SHARES = [1e-7, 0.4987, 1 - 1e-7] as const;

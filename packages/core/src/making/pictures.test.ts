@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { area } from '../ring/plane.js';
-import { madeRing } from '../testing/rings.js';
+import { madeRing, needFor } from '../testing/rings.js';
 import { placesIn } from './layOut.js';
 import {
   begun,
@@ -24,7 +24,7 @@ const begunRings = START_IDS.flatMap((start): (readonly [string, RingMaking])[] 
 
 describe.each(begunRings)('%s', (start, making) => {
   test('its pictures, where it has any, show places that it has, in lengths that are finite', () => {
-    const made = madeRing(making, NEED);
+    const made = madeRing(making, needFor(making, NEED));
     const pictures = made.pictures?.() ?? [];
     for (const { title, says, parts, lines, sizes } of pictures) {
       expect(title).not.toBe('');
@@ -43,7 +43,7 @@ describe.each(begunRings)('%s', (start, making) => {
     expect(new Set(pictures.map(({ title }) => title)).size).toBe(pictures.length);
   });
   test('what is sawn as one segment is every place of it, once', () => {
-    const made = madeRing(making, NEED);
+    const made = madeRing(making, needFor(making, NEED));
     const all = made.together.flat();
     expect(new Set(all).size).toBe(all.length);
     if (made.together.length > 0) expect(made.together).toHaveLength(12);
@@ -56,7 +56,7 @@ describe.each(begunRings)('%s', (start, making) => {
     }
   });
   test('lines that turning must not break through lie within the ring, near before far', () => {
-    const made = madeRing(making, NEED);
+    const made = madeRing(making, needFor(making, NEED));
     for (const { nearMm, farMm, fromMm = 0, toMm = made.heightMm } of made.layers) {
       expect(nearMm).toBeLessThanOrEqual(farMm);
       expect(farMm).toBeLessThan(made.cornerMm + 1e-9);
@@ -69,7 +69,7 @@ describe.each(begunRings)('%s', (start, making) => {
 
 test('the faces in the ring’s picture have together the area of its segments outside', () => {
   const making = begun('illusion', FROM)!;
-  const made = madeRing(making, NEED);
+  const made = madeRing(making, needFor(making, NEED));
   const ring = made.pictures!().at(-1)!;
   const width = 2 * 100 * Math.tan(Math.PI / 12);
   const drawn = ring.parts.reduce((sum, { outline }) => sum + Math.abs(area(outline)), 0);

@@ -71,7 +71,8 @@ describe('documents of earlier versions and of this one', () => {
     expect(upgradedSteps(older([put]), 9)).toEqual([put]);
   });
   // Made by version 10: every ring of the show as its files had it then.
-  test.each(demoProjects().map((project) => [project.name, project] as const))(
+  const kept = demoProjects().filter(({ name }) => name in VERSION_10);
+  test.each(kept.map((project) => [project.name, project] as const))(
     'the rings of %s as version 10 kept them are what they are now',
     (name, project) => {
       const { makings, rings } = VERSION_10[name]!;

@@ -30,3 +30,9 @@ export const worded = (result: Result<unknown>) =>
   result.ok
     ? result
     : { ...result, reasons: result.reasons.map((reason) => ({ ...reason, message: plain(reason.message) })) };
+
+/** A need that a ring of a kind can hold: a shell is as high as it is wide. */
+export const needFor = <N extends RingNeed>(making: RingMaking, need: N): N =>
+  making.way === 'globe'
+    ? { ...need, heightMm: mm((making.part === 'half' ? 0.96 : 1.93) * need.outerRadiusMm) }
+    : need;
