@@ -6,7 +6,7 @@ import { STARTING_SHAPES, startingForm } from '../form/starting.js';
 import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
-import { placeToward } from '../surface/toward.js';
+import { cutRows, placeToward } from '../surface/toward.js';
 import { wallPatches } from '../surface/wall.js';
 import { after } from '../testing/pieces.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
@@ -192,7 +192,34 @@ describe('a ball of panels as a piece of its own', () => {
       ],
     };
     expect(inner(loose(bowl)) - inner(bowl)).toBeCloseTo(ball.allowances.insideMm, 6);
+    // The bowl is widest at its rim, 100 high; nearest to there its wood is in the middle of the floor, 10 high.
+    expect(planned(bowl).rings[0]!.wallAlong.innerRadiusMm).toBeCloseTo(90, 6);
     expect(planned(bowl).checks.filter(({ note }) => !note)).toEqual([]);
+  });
+
+  test('a cut through it shows the panels as they are glued, out to their corners', () => {
+    const prepared = prepare(ball);
+    if (!prepared.ok || !prepared.value.rings[0]!.made.ok) throw new Error('prepare');
+    const { value } = prepared.value.rings[0]!.made;
+    const rows = [0, 0.3, 0.6].flatMap((direction) => cutRows(value, 0, direction));
+    const reach = Math.max(
+      ...rows.flatMap(({ fromMm, toMm, parts }) =>
+        parts.map(({ outerRadiusMm }) => Math.hypot(outerRadiusMm, (fromMm + toMm) / 2 - value.ball!)),
+      ),
+    );
+    expect(reach).toBeGreaterThan(value.gives.outerRadiusMm * 1.03);
+    expect(reach).toBeLessThan((value.gives.outerRadiusMm / 0.934172) * 1.0001);
+  });
+
+  test('panels that no lumber is thick enough for are told once, whatever kinds and woods there are of them', () => {
+    const thick: Project = {
+      ...ball,
+      inlays: [],
+      form: startingForm(STARTING_SHAPES.find(({ id }) => id === 'egg')!, 270, 200, 8),
+      rings: [{ ...ball.rings[0]!, heightMm: mm(270) }],
+    };
+    const codes = planned(thick).checks.map(({ code }) => code);
+    expect(codes.filter((code) => code === 'too-thick')).toEqual(['too-thick']);
   });
 
   test('a size that is fixed stands, whatever the form asks for', () => {

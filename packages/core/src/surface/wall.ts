@@ -91,11 +91,8 @@ type Round = (z: number) => Arcs;
 function joined(round: Round, heights: readonly number[], halvings = 0): WallPatch[] {
   const rounds = heights.map(round);
   const step = (low: number, high: number, below: Arcs, above: Arcs, left: number): WallPatch[] => {
-    if (left === 0 || alike(below, above)) {
-      const ends = left > 0 || halvings === 0 ? null : narrowing(below, above);
-      if (ends) return ends.map(([from, to]) => patchOf(from, to, low, high));
+    if (left === 0 || alike(below, above))
       return between(below, above, low, high, () => round((low + high) / 2));
-    }
     const middle = (low + high) / 2;
     const there = round(middle);
     return [...step(low, middle, below, there, left - 1), ...step(middle, high, there, above, left - 1)];
@@ -138,41 +135,6 @@ function between(low: Arcs, high: Arcs, from: number, to: number, middle: () => 
 }
 
 type Arcs = readonly PlaceArc[];
-
-/**
- * What shows at two heights between which corners lie: a place that is gone at the one narrows down to where its neighbours meet
- * there. Null where they do not.
- */
-function narrowing(low: Arcs, high: Arcs): (readonly [PlaceArc, PlaceArc])[] | null {
-  const [kept, gone] = [matched(low, high), matched(high, low)];
-  return (
-    kept && gone && [...kept, ...gone.filter(([, to]) => to.from === to.to).map(([a, b]) => [b, a] as const)]
-  );
-}
-
-/** Every arc with the one of its place, or with the point at which its neighbours meet, among others. */
-function matched(arcs: Arcs, others: Arcs): (readonly [PlaceArc, PlaceArc])[] | null {
-  const there = byPlace(others);
-  const pairs: (readonly [PlaceArc, PlaceArc])[] = [];
-  for (const [i, arc] of arcs.entries()) {
-    const mates = there[arc.place];
-    if (mates) {
-      const mate = mates.map((each) => nearLap(each, arc)).sort((a, b) => away(a, arc) - away(b, arc))[0]!;
-      pairs.push([arc, mate]);
-      continue;
-    }
-    const [before, after] = [arcs[(i + arcs.length - 1) % arcs.length]!, arcs[(i + 1) % arcs.length]!];
-    const meeting = there[before.place]
-      ?.map((each) => nearLap(each, arc))
-      .find(({ to }) => there[after.place]?.some((next) => Math.abs(nearLap(next, arc).from - to) < MEET));
-    if (!meeting) return null;
-    pairs.push([arc, { ...arc, from: meeting.to, to: meeting.to }]);
-  }
-  return pairs;
-}
-
-/** Arcs that end and begin nearer to each other than this meet (radians). */
-const MEET = 1e-6;
 
 /** Whether the same places show at two heights, each as often. */
 function alike(low: Arcs, high: Arcs): boolean {

@@ -3,6 +3,7 @@ import { beforeAll, describe, expect, test } from 'vitest';
 import { mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
 import type { RingNeed } from '../../ring/need.js';
+import { plus, times, unit } from '../../ring/space.js';
 import type { Made } from '../contract.js';
 import { layOut, volumeOfAll } from '../layOut.js';
 import { UNSANDED } from '../planing.js';
@@ -100,6 +101,34 @@ test('the thickness by plane geometry: bevels that aim at the centre draw the ho
   const { radiusMm, thickMm } = globeAround(100, 88, 'centre');
   expect(radiusMm).toBeCloseTo(R, 4);
   expect(thickMm).toBeCloseTo(d * R * (1 - 88 / R), 3);
+});
+
+test('the hollow ends at its sphere: a hair beyond its corners is wood, a hair within them is none', () => {
+  const ring = made({ bevels: 'centre' });
+  // Within a face, so near to its corners that it is on no joint.
+  const inward = unitFaces().flatMap(({ points }) =>
+    points.map((tip) => unit(plus(tip, times(points.reduce(plus), 0.0002)))),
+  );
+  const at = (radius: number) =>
+    inward
+      .filter(({ z }) => Math.abs(z) < 0.9)
+      .map(({ x, y, z }) => ring.placeAt(x * radius, -y * radius, ring.ball! - z * radius));
+  expect(at(88.01).every((place) => place !== null)).toBe(true);
+  expect(at(87.96).some((place) => place === null)).toBe(true);
+});
+
+test('a globe is made anew when its spheres change, though no other size of the ring does', () => {
+  const making = Object.freeze(globe());
+  const asked = (centreMm: number): RingNeed => ({
+    ...need(196),
+    round: () => {
+      const turned = { outerRadiusMm: 100, innerRadiusMm: 88 };
+      return { ...turned, turned, centreMm };
+    },
+  });
+  const [first, second] = [makeRing(making, asked(98)), makeRing(making, asked(97))];
+  expect(first.ok && second.ok && [first.value.ball, second.value.ball]).toEqual([98, 97]);
+  expect(makeRing(making, asked(98))).toBe(first);
 });
 
 test('half-angle bevels run two tips into each other: they are nipped off where the legs meet, by what a drawing shows', () => {
