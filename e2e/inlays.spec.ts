@@ -82,7 +82,7 @@ test('a facetted globe from nothing: panels and no rings, a window across their 
   await go(page, 'Rings');
   await expect(bar.getByLabel('Bevels')).toHaveValue('centre');
   // Half a globe ends where it is widest: the ball goes on, and what to do is said.
-  await bar.getByLabel('Globe').selectOption('half, for a bowl');
+  await bar.getByLabel('Globe', { exact: true }).selectOption('half, for a bowl');
   await expect(totals(page)).toContainText(/Half a globe ends where it is widest/);
 });
 
