@@ -4,7 +4,7 @@ import { linePath } from '../ui/path.js';
 const BOX = 72;
 
 /** The starting shapes as small silhouettes, one of them chosen. */
-export function ShapeChoice() {
+export function ShapeChoice({ onChoose }: { onChoose: (shape: (typeof STARTING_SHAPES)[number]) => void }) {
   return (
     <fieldset className="col-span-4 grid grid-cols-8 gap-2">
       <legend className="mb-1 text-xs text-quiet">Shape</legend>
@@ -13,7 +13,14 @@ export function ShapeChoice() {
           key={shape.id}
           className="flex cursor-pointer flex-col items-center rounded border border-line bg-raised p-2 text-center has-checked:border-teal has-checked:bg-teal-wash has-focus-visible:outline-2 has-focus-visible:outline-teal"
         >
-          <input type="radio" name="shape" value={shape.id} defaultChecked={i === 0} className="sr-only" />
+          <input
+            type="radio"
+            name="shape"
+            value={shape.id}
+            defaultChecked={i === 0}
+            className="sr-only"
+            onChange={() => onChoose(shape)}
+          />
           <Silhouette shape={shape} />
           <span className="font-semibold">{shape.name}</span>
           <span className="text-xs text-quiet">{shape.says}</span>

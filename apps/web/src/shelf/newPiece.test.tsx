@@ -54,3 +54,18 @@ test('everything that is wrong is listed at once, and nothing is sent', async ()
   expect(alert).toMatch(/Wall has to be more than 0"/);
   expect(sent).toEqual([]);
 });
+
+test('what is closed at both ends is begun as high as its shape; a globe is one ring of panels', async () => {
+  showWith(<NewPiece />);
+  await userEvent.click(screen.getByRole('button', { name: 'New piece' }));
+  const height = () => screen.getByLabelText<HTMLInputElement>(/^Height/).value;
+  await userEvent.click(await screen.findByText('Spindle', {}, { timeout: 10_000 }));
+  expect(height()).toBe('17.5');
+  await userEvent.click(screen.getByText('Vase'));
+  expect(height()).toBe('6');
+  await userEvent.click(screen.getByText('Facetted globe'));
+  expect(height()).toBe('7.75');
+  await userEvent.click(screen.getByRole('button', { name: 'Start' }));
+  await vi.waitFor(() => expect(sent).toHaveLength(1), 10_000);
+  expect(sent[0]!.document.rings.map(({ making }) => making.way)).toEqual(['globe']);
+});

@@ -35,7 +35,8 @@ export interface Reached {
 }
 
 function reachOf(vessel: Vessel, { reachMm, workshop: { tools } }: Reaching): Reached[] {
-  if (vessel.inside === null) return [];
+  // A hollow that is closed has no mouth to be reached through.
+  if (vessel.inside === null || vessel.joined) return [];
   const [cavity, mouth] = [cavityOf(vessel), vessel.hollowToMm];
   const bar = { shaftMm: tools.barMm, overhangMm: reachMm, sweepMm: 0 };
   return [

@@ -10,6 +10,7 @@ import { cutRows, placeToward } from '../surface/toward.js';
 import { wallPatches } from '../surface/wall.js';
 import { after } from '../testing/pieces.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
+import { atTheLathe } from './atTheLathe.js';
 import * as edit from './commands/edits.js';
 import { workOf } from './ordered.js';
 import { plan } from './plan.js';
@@ -133,6 +134,8 @@ describe('a ball of panels as a piece of its own', () => {
     expect(assembly.sections.flatMap(({ stages }) => stages.flatMap(({ hollow }) => hollow))).toEqual([]);
     expect(jobs.some(({ makes }) => makes === 'inside')).toBe(false);
     expect(jobs.map(({ id }) => id).join()).not.toMatch(/join/);
+    const prepared = prepare(ball);
+    expect(prepared.ok && atTheLathe(prepared.value, ball, SHIPPED_WOODS, DEFAULT_SHOP).reach).toEqual([]);
   });
 
   test('on a foot it is as large as by itself: the same ball, so much higher', () => {

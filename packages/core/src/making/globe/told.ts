@@ -43,7 +43,13 @@ export function globeSteps(
     step(
       'triangles',
       'saw',
-      say`Plane stock to ${sayMm(wallMm, 'thickness')} and saw ${sayMade(isosceles)} isosceles triangles with legs of ${sayMm(leg, 'stop')} and a base of ${sayMm(base, 'stop')}, and ${sayMade(equilateral)} equilateral ones of ${sayMm(base, 'stop')}, as wide as their outer faces.`,
+      say`Plane stock to ${sayMm(wallMm, 'thickness')} and saw ${sayMade(isosceles)} isosceles triangles, as wide as their outer faces: a base of ${sayMm(base, 'stop')}, legs of ${sayMm(leg)}.`,
+      ['short-pieces', 'tapers', 'dust'],
+    ),
+    step(
+      'equilaterals',
+      'saw',
+      say`Saw ${sayMade(equilateral)} equilateral triangles of the same stock, ${sayMm(base, 'stop')} on every side.`,
       ['short-pieces', 'tapers', 'dust'],
     ),
     step(
