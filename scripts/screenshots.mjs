@@ -34,7 +34,6 @@ const views = {
   pattern: `${piece('Fell Race Cup')}/pattern`,
   turntable: `${piece('Shepherd’s Lantern')}/pattern/turntable`,
   builder: `${piece('Drystone Wall Vase')}/rings/r5/plan`,
-  globe: `${piece('Trig Point Ball')}/pattern`,
   blanks: `${piece('Beacon Globe')}/blanks`,
   rehearsal: `${piece('Bindweed Vase')}/make/rehearsal`,
   record: `${piece('Dewpond Bowl')}/record`,
