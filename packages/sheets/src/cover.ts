@@ -27,7 +27,7 @@ export function coverSheet(pages: Pages, shown: Shown): void {
   pages.page(project.name);
   const { units } = shop;
   pages.words(
-    `${formatLength(plan.heightMm, units)} high, ${formatLength(plan.diameterMm, units)} across; ${plan.pieces} pieces in ${plan.rings.length} rings`,
+    `${formatLength(plan.heightMm, units)} high, ${formatLength(plan.diameterMm, units)} across; ${plan.pieces} pieces in ${plan.rings.length} ${plan.rings.length === 1 ? 'ring' : 'rings'}`,
     MARGIN,
     pages.y,
     { size: 11 },

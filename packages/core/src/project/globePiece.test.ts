@@ -15,6 +15,7 @@ import * as edit from './commands/edits.js';
 import { workOf } from './ordered.js';
 import { plan } from './plan.js';
 import { prepare } from './prepare.js';
+import { toBuild } from './rehearsal.js';
 import type { Project } from './schema.js';
 import { startProject } from './start.js';
 
@@ -135,6 +136,10 @@ describe('a ball of panels as a piece of its own', () => {
     expect(jobs.some(({ makes }) => makes === 'inside')).toBe(false);
     expect(jobs.map(({ id }) => id).join()).not.toMatch(/join/);
     const prepared = prepare(ball);
+    const rehearsed = prepared.ok && toBuild(prepared.value);
+    expect(rehearsed && !rehearsed.ok && plain(rehearsed.reasons[0]!.message)).toMatch(
+      /Ring 1 is a shell of panels/,
+    );
     expect(prepared.ok && atTheLathe(prepared.value, ball, SHIPPED_WOODS, DEFAULT_SHOP).reach).toEqual([]);
   });
 

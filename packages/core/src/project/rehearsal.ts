@@ -19,7 +19,7 @@ const NO_WALL: Band = { outerRadiusMm: 0, innerRadiusMm: 0 };
 /** Up and down by this (mm), to see how the wall changes with the height. */
 const NEAR = 0.5;
 
-/** A piece as it is planned, made ready to be built many times; refused while one of its rings cannot be made. */
+/** A piece as it is planned, made ready to be built many times; refused while one of its rings cannot be made, or is no ring but a shell. */
 export function toBuild(prepared: Prepared): Result<ToBuild> {
   const rings = ringsToBuild(prepared);
   if (!rings.ok) return rings;
@@ -39,6 +39,12 @@ function ringsToBuild({ vessel, rings }: Prepared): Result<RingToBuild[]> {
         'cannot-rehearse',
         `rings.${i}`,
         say`Ring ${i + 1} cannot be made as it is; put it right, then the build can be tried.`,
+      );
+    if (ring.made.value.ball !== null)
+      return refuse(
+        'cannot-rehearse',
+        `rings.${i}`,
+        say`Ring ${i + 1} is a shell of panels: how these come out when they are sawn and glued is not worked out here.`,
       );
     const { made, turn, stands, wallAlong } = ring;
     const meets = stands.bottomMm < vessel.heightMm;

@@ -88,7 +88,7 @@ export function passportRows(passport: Passport, units: UnitSystem): [label: str
     ['Maker', maker],
     ['Number', number],
     ['Made', made],
-    ['Pieces', `${pieces} in ${rings} rings`],
+    ['Pieces', `${pieces} in ${rings} ${rings === 1 ? 'ring' : 'rings'}`],
     ['Height', length(heightMm)],
     ['Across', across.map(({ name, mm }) => `${name} ${length(mm)}`).join(', ')],
     [
