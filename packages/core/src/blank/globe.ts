@@ -33,7 +33,10 @@ export const globeParams = z.strictObject({
 export type GlobeParams = z.infer<typeof globeParams>;
 
 /** Faces of the wanted part: the upper half is what lies above the level circle of ten edges. */
-function wantedFaces(part: GlobePart): { all: Faced[]; wanted: Faced[] } {
+function wantedFaces(part: GlobePart): {
+  all: readonly Faced[];
+  wanted: readonly Faced[];
+} {
   const all = unitFaces();
   const centre = ({ points: [a, b, c] }: Faced) => a.z + b.z + c.z;
   return { all, wanted: part === 'whole' ? all : all.filter((face) => centre(face) > 1e-9) };

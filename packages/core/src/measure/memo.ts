@@ -91,3 +91,12 @@ export function sameAsBefore<K extends object, T extends object>(
     return made;
   };
 }
+
+/** Works something out when it is first asked for, and keeps it. */
+export function once<T>(work: () => T): () => T {
+  let known: { readonly value: T } | undefined;
+  return () => {
+    known ??= { value: work() };
+    return known.value;
+  };
+}

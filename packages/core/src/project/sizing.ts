@@ -2,6 +2,7 @@ import { radiusAt } from '../form/curve.js';
 import { recessAt } from '../form/recess.js';
 import { insideAt, sameBetween, type Vessel } from '../form/vessel.js';
 import { ringAsMeasured } from '../making/registry.js';
+import { once } from '../measure/memo.js';
 import { mm } from '../measure/quantity.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import { allowed, type Ball, neededBall, needOf, type RingNeed, wallBall, wallBand } from '../ring/need.js';
@@ -113,7 +114,7 @@ function sizedRing(
   if (reaches.every(({ toMm, fromMm }) => toMm - fromMm <= SAME_LENGTH))
     return aboveForm(ring, standing, vessel, allowances);
   const along = (slope: number) => wallIn(vessel, standing, slope);
-  const about = () => ballIn(vessel, standing);
+  const about = once(() => ballIn(vessel, standing));
   const wall = along(0);
   const need: RingNeed = {
     ...needOf(wall, course, allowances),

@@ -1,4 +1,5 @@
-import { wrapped } from '../../ring/plane.js';
+import { once } from '../../measure/memo.js';
+import { turned, wrapped } from '../../ring/plane.js';
 import { dot, type Plane, type Point3, plus } from '../../ring/space.js';
 import type { LaidPiece } from '../contract.js';
 import {
@@ -33,6 +34,13 @@ const STANDING: readonly Faced[] = unitFaces().map((face) => ({
   normal: over(face.normal),
   points: face.points.map(over) as unknown as Faced['points'],
 }));
+
+/** The planes along which each of them is sawn on the unit globe: they only grow with it. */
+const sidesOf = once(() => {
+  const all = (bevels: Bevels) =>
+    new Map(STANDING.map((face) => [face, sawnAlong(STANDING, face, bevels)] as const));
+  return { centre: all('centre'), 'half-angle': all('half-angle') };
+});
 
 /**
  * The panels in the order of their places: isosceles first, then equilaterals; a fifth of the turn after the other from the index mark
@@ -69,8 +77,9 @@ const isLevel = ({ points }: Faced, i: number): boolean =>
 function planesOf(face: Faced, { part, bevels }: Sawn, { radiusMm, thickMm }: GlobeSize): Plane[] {
   const flat = dot(face.normal, face.points[0]) * radiusMm;
   const { x, y, z } = face.normal;
-  const level = sawnAlong(STANDING, face, 'centre');
-  const sides = sawnAlong(STANDING, face, bevels)
+  const level = sidesOf().centre.get(face)!;
+  const sides = sidesOf()
+    [bevels].get(face)!
     .map((side, i) => (part === 'half' && isLevel(face, i) ? level[i]! : side))
     .map(({ normal, at }) => ({ normal, at: at * radiusMm }));
   return [
@@ -81,7 +90,7 @@ function planesOf(face: Faced, { part, bevels }: Sawn, { radiusMm, thickMm }: Gl
   ];
 }
 
-/** Every panel as it lies in the ring, between its bottom and its top. */
+/** Every panel as it lies in the ring, between its bottom and its top: those of a fifth, and these turned on. */
 export function laidPanels(
   faces: readonly Faced[],
   sawn: Sawn,
@@ -89,14 +98,33 @@ export function laidPanels(
   centreMm: number,
   heightMm: number,
 ): LaidPiece[][] {
-  return faces.map((face, place) => {
-    const planes = planesOf(face, sawn, size).map(({ normal, at }) => ({
-      normal,
-      at: at + normal.z * centreMm,
-    }));
-    return slabsOf(planes, place, 0, heightMm);
-  });
+  const laid: LaidPiece[][] = [];
+  const isosceles = faces.filter(({ kind }) => kind === 'isosceles').length;
+  for (const [first, count] of [[0, isosceles] as const, [isosceles, faces.length - isosceles] as const]) {
+    const fifth = count / 5;
+    for (let i = 0; i < count; i++) {
+      const place = first + i;
+      const lap = Math.floor(i / fifth);
+      laid.push(
+        lap === 0
+          ? slabsOf(raised(planesOf(faces[place]!, sawn, size), centreMm), place, 0, heightMm)
+          : turnedOn(laid[place - fifth * lap]!, place, lap * LAP),
+      );
+    }
+  }
+  return laid;
 }
+
+const raised = (planes: readonly Plane[], centreMm: number): Plane[] =>
+  planes.map(({ normal, at }) => ({ normal, at: at + normal.z * centreMm }));
+
+const turnedOn = (parts: readonly LaidPiece[], place: number, angle: number): LaidPiece[] =>
+  parts.map((part) => ({
+    ...part,
+    place,
+    bottom: turned(part.bottom, angle),
+    top: turned(part.top, angle),
+  }));
 
 /** How far the inner tips of equilaterals are nipped off, mm; null where they are not. */
 export function nippedBy(bevels: Bevels, { radiusMm, thickMm }: GlobeSize): number | null {

@@ -1,3 +1,4 @@
+import { once } from '../../measure/memo.js';
 import {
   cross,
   dot,
@@ -35,14 +36,14 @@ export interface Faced extends Facet {
   readonly normal: Point3;
 }
 
-/** The triangles of the unit globe, one corner of the old icosahedron straight up. */
-export function unitFaces(): Faced[] {
+/** The triangles of the unit globe, one corner of the old icosahedron straight up; the same ones every time. */
+export const unitFaces = once((): readonly Faced[] => {
   const { corners, facets } = splitIcosahedron();
   return facets.map((facet) => {
     const [a, b, c] = facet.corners.map((i) => corners[i]!) as [Point3, Point3, Point3];
     return { ...facet, points: [a, b, c], normal: unit(cross(minus(b, a), minus(c, a))) };
   });
-}
+});
 
 const sharesEdge = (face: Facet, a: number, b: number): boolean =>
   face.corners.includes(a) && face.corners.includes(b);
@@ -62,7 +63,7 @@ const aimed = (face: Faced, i: number): number => {
 const between = (a: Faced, b: Faced): number => Math.PI - Math.acos(Math.min(1, dot(a.normal, b.normal)));
 
 /** Chord factors, angles between neighbours and bevels of the 80-triangle globe, from its corners. */
-export function globeFigures(): GlobeFigures {
+export const globeFigures = once((): GlobeFigures => {
   const all = unitFaces();
   const isosceles = all.find(({ kind }) => kind === 'isosceles')!;
   const equilateral = all.find(({ kind }) => kind === 'equilateral')!;
@@ -74,7 +75,7 @@ export function globeFigures(): GlobeFigures {
     acrossBase: between(isosceles, neighbour(all, isosceles, 1)),
     centre: { leg: aimed(isosceles, 0), base: aimed(isosceles, 1), side: aimed(equilateral, 0) },
   };
-}
+});
 
 /** The blade's tilt from square at each sort of edge, radians. */
 export function bevelsOf(
