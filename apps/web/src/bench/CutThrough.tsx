@@ -37,10 +37,10 @@ interface CutThroughProps {
 export const CutThrough = memo(function CutThrough({ prepared, palette, at, view, faint }: CutThroughProps) {
   const dispatch = useActions();
   const units = useApp(unitsOf);
-  const { vessel, rings } = prepared;
+  const { vessel, turned, rings } = prepared;
   const lines = useMemo(
-    () => ({ outside: outsideLine(vessel), inside: insideLine(vessel), wood: woodOutline(vessel) }),
-    [vessel],
+    () => ({ outside: outsideLine(vessel), inside: insideLine(vessel), wood: woodOutline(turned) }),
+    [vessel, turned],
   );
   const outside = linePath(lines.outside, at);
   const inside = linePath(lines.inside, at);
@@ -135,10 +135,10 @@ function blanksOf({ prepared, palette, at, direction }: BlanksProps) {
 }
 
 /** What the cut shows of inlays: in the turned wall only. */
-function inlaidOf({ prepared: { inlays, vessel }, palette, at, direction }: BlanksProps) {
+function inlaidOf({ prepared: { inlays, turned }, palette, at, direction }: BlanksProps) {
   return inlays.flatMap(({ inlay, placed }) => {
     if (!placed.ok) return [];
-    return inlayCuts(inlay, placed.value, vessel, direction).map(({ place, outline }) => {
+    return inlayCuts(inlay, placed.value, turned, direction).map(({ place, outline }) => {
       const d = `${linePath(outline, at)}Z`;
       const wood = palette.get(place === 1 ? inlay.seam!.wood : inlay.wood);
       return <path key={d} d={d} fill={woodFill(wood, 'bench')} stroke="#1d2527" strokeWidth={0.75} />;

@@ -1,7 +1,7 @@
 import { type BlankMaking, edit, type Mm, mm } from '@fellside/core';
+import { GlobeChoices } from '../rings/ways/GlobeChoices.js';
 import { editPiece } from '../store/edits.js';
 import { useActions } from '../store/store.js';
-import { Choice } from '../ui/Choice.js';
 import { LengthField } from '../ui/LengthField.js';
 import { NumberField } from '../ui/NumberField.js';
 import { Switch } from '../ui/Switch.js';
@@ -35,26 +35,7 @@ function GlobeControls({ index, making }: { index: number; making: Globe }) {
         value={making.wallMm}
         onChange={(wallMm) => set({ wallMm })}
       />
-      <Choice
-        label="Globe"
-        className="w-36"
-        value={making.part}
-        options={[
-          ['whole', 'whole'],
-          ['half', 'half, for a bowl'],
-        ]}
-        onChange={(part) => set({ part })}
-      />
-      <Choice
-        label="Bevels"
-        className="w-44"
-        value={making.bevels}
-        options={[
-          ['half-angle', 'half the angle'],
-          ['centre', 'aimed at the centre'],
-        ]}
-        onChange={(bevels) => set({ bevels })}
-      />
+      <GlobeChoices part={making.part} bevels={making.bevels} onChange={set} />
     </>
   );
 }

@@ -30,7 +30,7 @@ export function StepPictures({ pictures, steps, woods, palette, units }: StepPic
     <ol className="grid grid-cols-[repeat(auto-fill,minmax(195px,1fr))] gap-3" aria-label="Steps as pictures">
       {pictures.map((picture, i) => (
         <li key={picture.title} className="rounded border border-line bg-pane p-2">
-          <Drawing picture={picture} number={i} {...{ woods, palette, units }} />
+          <PictureDrawing picture={picture} prefix={`step${i}`} {...{ woods, palette, units }} />
           <p className="mt-1 text-sm">
             <b>
               {numberOf(picture)} · {picture.title}
@@ -55,19 +55,19 @@ const LINES = {
   edge: { stroke: '#1d2527', dash: '' },
 } as const;
 
-function Drawing({
-  picture,
-  number,
-  woods,
-  palette,
-  units,
-}: Omit<StepPicturesProps, 'pictures' | 'steps'> & { picture: StepPicture; number: number }) {
+interface PictureProps extends Omit<StepPicturesProps, 'pictures' | 'steps'> {
+  readonly picture: StepPicture;
+  /** Begins the ids of the patterns, to keep drawings on a page apart. */
+  readonly prefix: string;
+}
+
+/** One step of a glue-up as it is drawn. */
+export function PictureDrawing({ picture, prefix, woods, palette, units }: PictureProps) {
   const { left, right, low, high } = boundsOf(picture);
   const wide = Math.max(right - left, (high - low) / SHAPE.most, 1e-6);
   const tall = Math.max(high - low, wide * SHAPE.least);
   const room = Math.max(wide, tall) * 0.16;
   const text = Math.max(wide, tall * 1.3) / 17;
-  const prefix = `step${number}`;
   const box = [
     (left + right - wide) / 2 - room,
     -(low + high + tall) / 2 - room,

@@ -14,6 +14,7 @@ import {
   sayMm,
   startFromRings,
   startProject,
+  trimZeros,
   type UnitSystem,
 } from '@fellside/core';
 
@@ -26,6 +27,20 @@ export const LENGTHS = [
   ['wallMm', 'Wall'],
   ['ringHeightMm', 'Ring height'],
 ] as const;
+
+/** Inches and millimetres that are round in their own system, and to what a height is rounded that follows a diameter. */
+const USUAL = {
+  inches: { heightMm: '6', diameterMm: '8', wallMm: '5/16', ringHeightMm: '3/4', step: 1 / 4 },
+  mm: { heightMm: '150', diameterMm: '200', wallMm: '8', ringHeightMm: '20', step: 5 },
+};
+
+/** What a new piece of a shape is begun with, as it is typed. What is closed at both ends is as high as its shape is: a ball is round. */
+export function usualSize({ lid, proportion }: (typeof STARTING_SHAPES)[number], unit: keyof typeof USUAL) {
+  const { step, ...usual } = USUAL[unit];
+  if (!lid?.joined) return usual;
+  const high = Math.round((Number(usual.diameterMm) * proportion) / step) * step;
+  return { ...usual, heightMm: trimZeros(high.toFixed(2)) };
+}
 
 /** Reads lengths that have to be more than nothing; collects what is wrong with any of them. */
 function reader(typed: Typed, units: UnitSystem) {

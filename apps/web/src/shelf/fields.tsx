@@ -28,7 +28,7 @@ interface EntryProps {
 }
 
 /** What lengths are typed in, in words. */
-export const useUnitName = (): string => (useApp(unitsOf) === 'mm' ? 'mm' : 'inches');
+export const useUnitName = (): 'mm' | 'inches' => (useApp(unitsOf) === 'mm' ? 'mm' : 'inches');
 
 /** Name and main wood of a new piece. */
 export function NameAndWood() {

@@ -69,9 +69,11 @@ function fill(
       const beginsBeside = before !== -2 && before !== place && !hidesGlue(inks, ring, before, place);
       // A joint that runs nearly level is met from below; one that is met in the next pixel is drawn there.
       const beginsAbove =
-        under === ring && placeBelow[x] !== place && !hidesGlue(inks, ring, placeBelow[x]!, place);
-      const goesOn = x + 1 >= width || columns[x + 1]! < 0 || places[first + columns[x + 1]!] === place;
-      const joint = edge || beginsBeside || (beginsAbove && goesOn);
+        under === ring &&
+        placeBelow[x] !== place &&
+        !hidesGlue(inks, ring, placeBelow[x]!, place) &&
+        (x + 1 >= width || columns[x + 1]! < 0 || places[first + columns[x + 1]!] === place);
+      const joint = edge || beginsBeside || beginsAbove;
       if (ring !== inkOf || place !== inkAt) {
         [inkOf, inkAt] = [ring, place];
         ink = inks.inks[inks.ofPlace[ring]?.[place] ?? 0]!;

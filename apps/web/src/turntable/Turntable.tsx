@@ -68,11 +68,15 @@ function Turntable({ size, onPlace }: TurntableProps) {
   const levels = slants.length > 0 ? 2 * slants.length : count.length - 1;
   const radiusMm = Math.max(...count.map(({ cornerMm }) => cornerMm));
   const heightMm = prepared.value.rings.at(-1)!.stands.topMm + apartMm * levels;
+  const { vessel, turned: left } = prepared.value;
+  // Panels that close a hollow are as sawn inside: that is no turned surface, and its pieces show it themselves.
+  const opened = left !== vessel && (cutAway || stand === 'inside');
   const scene = (
     <Scene
       small={size === 'inset'}
-      footMm={radiusAt(prepared.value.vessel.outside, 0)}
-      {...{ meshes, skin, sheen, palette, state, cutAway, stand, heightMm, radiusMm, turn, facing, onPlace }}
+      footMm={radiusAt(vessel.outside, 0)}
+      skin={opened ? null : skin}
+      {...{ meshes, sheen, palette, state, cutAway, stand, heightMm, radiusMm, turn, facing, onPlace }}
       light={facing + (light * Math.PI) / 180}
       label={`The piece in space, ${count.length} rings, ${pieces} pieces; ${turned === 1 ? 'as turned' : turned === 0 ? 'as glued' : 'partly turned'}.`}
       onReady={size === 'large' ? ready : undefined}

@@ -31,7 +31,7 @@ export function createSkins(pause: () => Promise<void>) {
     const key = `${version} ${columns}`;
     const known = kept.get(key);
     if (known) return known.skin;
-    const work = skinning(prepared.vessel, sampledRings(prepared), columns, sampledCuts(prepared));
+    const work = skinning(prepared.turned, sampledRings(prepared), columns, sampledCuts(prepared));
     const skin = await finished(work, wanted, pause);
     if (!skin) return null;
     kept.set(key, { version, skin });

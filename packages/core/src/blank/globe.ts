@@ -7,8 +7,9 @@ import {
   type Faced,
   type GlobePart,
   globeFigures,
-  innerCorners,
+  panelBetween,
   sawnAlong,
+  sawnFields,
   unitFaces,
 } from '../making/globe/panels.js';
 import { globeSteps } from '../making/globe/told.js';
@@ -16,7 +17,8 @@ import { length } from '../measure/field.js';
 import { mm } from '../measure/quantity.js';
 import { done, type Result, refuse } from '../measure/reason.js';
 import { say, sayMm } from '../measure/said.js';
-import { dot, holdsPoint, type Solid, times } from '../ring/space.js';
+import { solidBetween } from '../ring/convex.js';
+import { dot, holdsPoint } from '../ring/space.js';
 import { finder, type MadeBlank } from './contract.js';
 
 export const globeParams = z.strictObject({
@@ -25,9 +27,7 @@ export const globeParams = z.strictObject({
   diameterMm: length('Globe', 40, 1200),
   wallMm: length('Thickness of the panels', 2, 200),
   /** The whole globe, or its upper half for a bowl. */
-  part: z.enum(['whole', 'half'], { error: () => 'It is a whole globe or half of one.' }),
-  /** Bevels of half the angle between neighbours, or aimed at the centre. */
-  bevels: z.enum(['half-angle', 'centre'], { error: () => 'Bevels are half-angle or aimed at the centre.' }),
+  ...sawnFields,
 });
 
 export type GlobeParams = z.infer<typeof globeParams>;
@@ -40,28 +40,6 @@ function wantedFaces(part: GlobePart): {
   const all = unitFaces();
   const centre = ({ points: [a, b, c] }: Faced) => a.z + b.z + c.z;
   return { all, wanted: part === 'whole' ? all : all.filter((face) => centre(face) > 1e-9) };
-}
-
-/** A panel: outer triangle, inner one on a plane a thickness in, bounded by its bevels. */
-function panel(
-  all: readonly Faced[],
-  face: Faced,
-  place: number,
-  radius: number,
-  { wallMm, bevels }: GlobeParams,
-): Solid {
-  const inner = innerCorners(face, sawnAlong(all, face, bevels), wallMm / radius);
-  return {
-    place,
-    corners: [...face.points, ...inner].map((p) => times(p, radius)),
-    faces: [
-      [0, 1, 2],
-      [5, 4, 3],
-      [0, 3, 4, 1],
-      [1, 4, 5, 2],
-      [2, 5, 3, 0],
-    ],
-  };
 }
 
 /** A globe of flat panels: an icosahedron split once, 60 isosceles triangles and 20 equilateral ones. */
@@ -82,7 +60,15 @@ export function makeGlobe(given: GlobeParams): Result<MadeBlank> {
     ...wanted.filter(({ kind }) => kind === 'isosceles'),
     ...wanted.filter(({ kind }) => kind === 'equilateral'),
   ];
-  const solids = ordered.map((face, place) => panel(all, face, place, radius, given));
+  const solids = ordered.map((face, place) =>
+    solidBetween(
+      panelBetween(face, sawnAlong(all, face, given), given.bevels, {
+        radiusMm: radius,
+        thickMm: given.wallMm,
+      }),
+      place,
+    ),
+  );
   const isosceles = ordered.filter(({ kind }) => kind === 'isosceles').length;
   const [leg, base] = [figures.leg * radius, figures.base * radius];
   const bevel = bevelsOf(figures, given.bevels);
@@ -120,7 +106,7 @@ export function makeGlobe(given: GlobeParams): Result<MadeBlank> {
       { key: 'bevel-of-the-equilateral', value: bevel.side, unit: 'rad' },
     ],
     warnings: [],
-    steps: () => globeSteps({ ...given, glued: 'triplets' }, { leg, base }, bevel),
+    steps: () => globeSteps({ ...given, radiusMm: radius, glued: 'triplets' }, { leg, base }, bevel),
   });
 }
 

@@ -52,6 +52,8 @@ export interface Check {
 export interface Subject {
   readonly shop: Shop;
   readonly vessel: Vessel;
+  /** Whether panels close the hollow all round. */
+  readonly shut: boolean;
   readonly rings: readonly RingPlan[];
   /** How far the wall stands over the top of the stack and under its foot, where slanted cuts run out there (mm). */
   readonly over: { readonly topMm: number; readonly footMm: number };

@@ -1,6 +1,5 @@
 import { say, sayMm } from '../measure/said.js';
 import { ringOwner } from '../ring/owner.js';
-import { closedByShell } from '../ring/shell.js';
 import type { Check, Subject } from './check.js';
 import { ringsSaid } from './said.js';
 
@@ -9,10 +8,10 @@ const ON_THE_LINE = 0.05;
 
 /** A ring that runs across the lid line: the lid is parted off between two rings, or one of them is sawn apart. */
 export function lidChecks(subject: Subject): Check[] {
-  const { rings, vessel } = subject;
+  const { rings, vessel, shut } = subject;
   const { lidMm, joined } = vessel;
   if (lidMm === null) return [];
-  if (closedByShell(vessel, rings)) return [SHUT_IN];
+  if (shut) return [SHUT_IN];
   const across = rings.flatMap(({ index, id, bottomMm, topMm, course }): Check[] => {
     if (bottomMm > lidMm - ON_THE_LINE || topMm < lidMm + ON_THE_LINE) return [];
     return [
@@ -29,12 +28,15 @@ export function lidChecks(subject: Subject): Check[] {
   return joined ? [...across, closedNote(subject, lidMm)] : across;
 }
 
+/** What is bored so that air is not shut in. */
+const letAirOut = (through: string): string =>
+  `Bore a hair of a hole through ${through}: air that is shut in moves with the weather.`;
+
 /** A hollow that panels close all round. */
 const SHUT_IN: Check = {
   code: 'closed-hollow',
   owners: [],
-  message:
-    'The hollow has no mouth: panels close it as they are glued, and its inside stays as it is then. Bore a hair of a hole through a panel, under the foot or behind an inlay: air that is shut in moves with the weather.',
+  message: say`The hollow has no mouth: panels close it as they are glued, and its inside stays as it is then. ${letAirOut('a panel, under the foot or behind an inlay')}`,
   remedies: [],
   note: true,
 };
@@ -52,7 +54,7 @@ function closedNote({ rings, vessel }: Subject, joinMm: number): Check {
   return {
     code: 'closed-hollow',
     owners: [],
-    message: say`The hollow has no mouth: it is turned in two halves that are joined at ${sayMm(joinMm)}${between}.${closes('below', under)}${closes('above', solid)} Bore a hair of a hole through one end before the halves are joined: air that is shut in moves with the weather.`,
+    message: say`The hollow has no mouth: it is turned in two halves that are joined at ${sayMm(joinMm)}${between}.${closes('below', under)}${closes('above', solid)} ${letAirOut('one end before the halves are joined')}`,
     remedies: [],
     note: true,
   };

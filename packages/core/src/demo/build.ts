@@ -2,7 +2,9 @@ import type { Form } from '../form/shape.js';
 import { begun, type ParamsOf, placesOf, type RingMaking, tonesOf, type Way } from '../making/registry.js';
 import { START_OF } from '../making/segmented/starts.js';
 import { mm } from '../measure/quantity.js';
+import { plain } from '../measure/said.js';
 import { keyOfTone } from '../pattern/tones.js';
+import { type Command, run } from '../project/commands/command.js';
 import { type Project, type Ring, SCHEMA_VERSION } from '../project/schema.js';
 
 type Palette = Project['palette'];
@@ -23,6 +25,14 @@ export const made = <W extends Exclude<Way, 'segmented'>>(
   segments: number,
   change: Partial<ParamsOf<W>>,
 ): RingMaking => ({ ...(begun(way, from(segments)) as ParamsOf<W>), ...change });
+
+/** A piece of the demo with some edits; each of them can be made. */
+export const edited = (begun: Project, ...commands: Command[]): Project =>
+  commands.reduce((project, command) => {
+    const done = run(project, command);
+    if (!done.ok) throw new Error(`${project.name}: ${plain(done.reasons[0]!.message)}`);
+    return done.value.project;
+  }, begun);
 
 type Segmented = ParamsOf<'segmented'>;
 type SawnFrom = NonNullable<Segmented['sawnFrom']>;

@@ -1,8 +1,7 @@
 import { mm } from '../measure/quantity.js';
-import { run } from '../project/commands/command.js';
 import * as edit from '../project/commands/edits.js';
 import type { Project } from '../project/schema.js';
-import { type Course, disc, entry, flat, form, piece } from './build.js';
+import { type Course, disc, edited, entry, flat, form, piece } from './build.js';
 
 /** The radius at which the stripe of one ring meets that of the next, mm. */
 const MEETS = 74;
@@ -58,12 +57,10 @@ export function bindweedVase(): Project {
       [14, flat(count), 0.5, 'black-cherry'],
     ],
   );
-  return [
+  return edited(
+    begun,
     edit.setGroupWood(stripes, 'padauk', 'Spacer'),
     edit.setGroupWood(bands, 'black-cherry', 'Top layer'),
     edit.runStripe(stripes, mm(MEETS)),
-  ].reduce((project, command) => {
-    const change = run(project, command);
-    return change.ok ? change.value.project : project;
-  }, begun);
+  );
 }

@@ -1,8 +1,7 @@
 import { mm } from '../measure/quantity.js';
-import { run } from '../project/commands/command.js';
 import * as edit from '../project/commands/edits.js';
 import type { Project } from '../project/schema.js';
-import { disc, entry, flat, form, piece } from './build.js';
+import { disc, edited, entry, flat, form, piece } from './build.js';
 
 /** Six windows of pale wood, each with a dark seam, let into the turned wall over three rings; and a patch with its twin. */
 export function sheepwashBowl(): Project {
@@ -28,7 +27,8 @@ export function sheepwashBowl(): Project {
       [10, flat(18), 0.5, 'wenge'],
     ],
   );
-  return [
+  return edited(
+    begun,
     edit.addInlay({
       outline: { shape: 'capsule', widthMm: mm(26), heightMm: mm(44) },
       heightMm: mm(72),
@@ -48,8 +48,5 @@ export function sheepwashBowl(): Project {
       depthMm: mm(3),
       wood: 'wenge',
     }),
-  ].reduce((project, command) => {
-    const done = run(project, command);
-    return done.ok ? done.value.project : project;
-  }, begun);
+  );
 }

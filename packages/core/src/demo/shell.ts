@@ -1,9 +1,8 @@
 import { STARTING_SHAPES, startingForm } from '../form/starting.js';
 import { mm } from '../measure/quantity.js';
-import { run } from '../project/commands/command.js';
 import * as edit from '../project/commands/edits.js';
 import type { Project } from '../project/schema.js';
-import { entry, made, piece } from './build.js';
+import { edited, entry, made, piece } from './build.js';
 
 /** Eighty flat panels turned to a closed ball, stars of five with pale triangles between, and windows let in across their joints. */
 export function trigPointBall(): Project {
@@ -16,10 +15,9 @@ export function trigPointBall(): Project {
   const begun = piece('Trig Point Ball', startingForm(shape, 176, 180, 7), palette, [
     [176, made('globe', 12, {}), 0, 'black-cherry'],
   ]);
-  const isosceles = 60;
-  const panels = Array.from({ length: 20 }, (_, i) => isosceles + i);
-  return [
-    edit.setWood([0], 'sugar-maple', panels),
+  return edited(
+    begun,
+    edit.setGroupWood([0], 'sugar-maple', 'Equilateral'),
     edit.addInlay({
       outline: { shape: 'ellipse', widthMm: mm(34), heightMm: mm(22) },
       heightMm: mm(88),
@@ -28,8 +26,5 @@ export function trigPointBall(): Project {
       wood: 'black-walnut',
       seam: { widthMm: mm(1.5), wood: 'sugar-maple' },
     }),
-  ].reduce((project, command) => {
-    const done = run(project, command);
-    return done.ok ? done.value.project : project;
-  }, begun);
+  );
 }

@@ -4,29 +4,12 @@ import { plain } from '../measure/said.js';
 import * as edit from '../project/commands/edits.js';
 import { readProject } from '../project/inspect.js';
 import { workOf } from '../project/ordered.js';
-import { startProject } from '../project/start.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
-import { after, planned, refusal } from '../testing/pieces.js';
+import { after, planned, refusal, started } from '../testing/pieces.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
 import { STARTING_SHAPES, startingForm } from './starting.js';
 import { insideAt, vesselOf } from './vessel.js';
 import { hollowVolume, woodVolume } from './volume.js';
-
-/** A new piece of a starting shape, so wide. */
-const startedPiece = ({ id, proportion }: (typeof STARTING_SHAPES)[number], wide: number) => {
-  const started = startProject({
-    name: id,
-    shape: id,
-    heightMm: mm(wide * proportion),
-    diameterMm: mm(wide),
-    wallMm: mm(8),
-    ringHeightMm: mm(12),
-    count: 12,
-    woods: ['sugar-maple', 'black-walnut'],
-  });
-  if (!started.ok) throw new Error(plain(started.reasons[0]!.message));
-  return started.value;
-};
 
 const shape = (id: string) => STARTING_SHAPES.find((each) => each.id === id)!;
 const vessel = (id: string, high: number, wide: number, wall: number) => {
@@ -76,7 +59,7 @@ describe('a hollow that is closed at both ends', () => {
 });
 
 describe.each(['ball', 'egg', 'spindle'])('the plan of a %s', (id) => {
-  const piece = startedPiece(shape(id), 110);
+  const piece = started(id, { diameterMm: mm(110), ringHeightMm: mm(12) });
   const plan = planned(piece);
   test('says where it is joined and what closes it; it holds nothing, and no ring is in the way', () => {
     const note = plan.checks.find(({ code }) => code === 'closed-hollow')!;
@@ -104,7 +87,7 @@ describe.each(['ball', 'egg', 'spindle'])('the plan of a %s', (id) => {
 });
 
 test('body and lid, and a hollow without a mouth, are one choice; a closed piece is no lid', () => {
-  const piece = startedPiece(shape('jar'), 120);
+  const piece = started('jar', { diameterMm: mm(120), ringHeightMm: mm(12) });
   const closed = after(piece, edit.setLid({ ...piece.form.lid!, joined: true }));
   expect(planned(closed).capacityMm3).toBe(0);
   expect(planned(piece).capacityMm3).toBeGreaterThan(0);

@@ -29,8 +29,6 @@ export interface RingPlan {
   readonly wallAlong: Band;
   readonly need: RingNeed;
   readonly gives: Band | null;
-  /** Whether it is a shell of panels round a point of the axis, not a ring about it. */
-  readonly shell: boolean;
   /** How it is turned from the index mark, counter-clockwise from above: in its segments, and as an angle. */
   readonly turn: Turn;
   /** Whether its size stands, whatever the form asks for: pieces cut, or the ring made and measured. */

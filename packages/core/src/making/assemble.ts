@@ -46,6 +46,7 @@ export function assemble(given: Given & Partial<Omit<Made, 'placeAt' | 'lay'>>):
     mark: given.mark ?? unmarked,
     steps: given.steps,
   };
+  if (given.panel) made.panel = given.panel;
   if (given.pictures) made.pictures = given.pictures;
   return made;
 }

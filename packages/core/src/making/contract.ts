@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import type { Mm, Rad } from '../measure/quantity.js';
 import type { Result } from '../measure/reason.js';
 import type { Said } from '../measure/said.js';
+import type { Convex } from '../ring/convex.js';
 import type { RingNeed } from '../ring/need.js';
 import type { Band } from '../ring/overlap.js';
 import type { Point } from '../ring/plane.js';
@@ -90,6 +91,8 @@ export interface Made {
   readonly warnings: readonly Warning[];
   /** The piece at one of the places: one outline that rises, or several where it takes more; none where nothing is left of it. */
   lay(place: number): readonly LaidPiece[];
+  /** Of a shell, the panel at one of the places as flat faces, mm from the ring's bottom, turn 0. */
+  panel?(place: number): Convex;
   /** Which place holds the point (mm; z from the ring's bottom; turn 0); null where there is no wood. */
   placeAt(x: number, y: number, z: number): number | null;
   /** What is written on the piece at a place, where its order matters; null where it does not. */

@@ -1,15 +1,16 @@
 import { type Mm, mm } from '../measure/quantity.js';
 import type { Result } from '../measure/reason.js';
-import type { RingNeed } from '../ring/need.js';
+import { type RingNeed, withRadii } from '../ring/need.js';
 import type { Made } from './contract.js';
 import { mitred } from './stock.js';
 
 /** Halvings of the range in which the hole is looked for: to the last digit of any ring. */
 const HALVINGS = 52;
 
-/** Radial width of a ring's widest mitred pieces; null where it has none. */
+/** Radial width of a ring's widest mitred pieces, of a shell the thickness of its panels; null where it has none. */
 function widthOf(made: Result<Made>): number | null {
   if (!made.ok) return null;
+  if (made.value.ball !== null) return Math.max(...made.value.kinds.map(({ heightMm }) => heightMm));
   const widths = made.value.kinds.flatMap(({ stock }) => {
     const piece = mitred(stock);
     return piece && piece.cutAngle > 0 ? [piece.widthMm] : [];
@@ -31,6 +32,9 @@ export function sameStrips(
     heightMm: planned.heightMm,
     outerRadiusMm,
     innerRadiusMm: mm(inner),
+    ...(planned.round && {
+      round: () => withRadii(planned.round!(), { outerRadiusMm, innerRadiusMm: inner }),
+    }),
   });
   if (width === null) return sized(Math.min(planned.innerRadiusMm, outerRadiusMm));
   let [least, most] = [0, Number(outerRadiusMm)];

@@ -85,6 +85,6 @@ export function atTheLathe(
     densities: rings.map(({ density }) => density),
     flex: flexAlong(prepared.vessel, rings),
     slender: slenderIn(prepared.vessel, rings),
-    reach: reachOf(prepared.vessel, shop),
+    reach: reachOf(prepared.turned, shop),
   };
 }

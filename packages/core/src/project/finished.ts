@@ -17,7 +17,7 @@ import type { PreparedBand } from './preparedBand.js';
 
 /** Volume of each wood that is left in the turned piece, mm³ by species; `plans` has the pieces of every ring. */
 export function finishedVolumes(
-  { vessel, rings, cuts, bands }: Prepared,
+  { turned, rings, cuts, bands }: Prepared,
   plans: readonly RingPlan[],
   woodOf: ReadonlyMap<string, string>,
 ): ReadonlyMap<string, number> {
@@ -27,7 +27,7 @@ export function finishedVolumes(
     for (const [wood, volume] of leftInRing(plans[i]!, prepared, cuts)) add(wood, volume);
   });
   for (const band of bands) {
-    const volumes = leftInBand(band, vessel, cuts);
+    const volumes = leftInBand(band, turned, cuts);
     bandWoods(band.slant).forEach((key, place) => {
       add(woodOf.get(key)!, volumes[place]!);
     });
@@ -95,8 +95,12 @@ function leftByPlace(
   return { parts, together: parts.reduce((a, b) => a + b, 0) };
 }
 
-/** Volume of the turned wood in a ring that is whole, is wood all round and holds its wall, mm³; null for others. */
+/**
+ * Volume of the turned wood in a ring that is whole, is wood all round and holds its wall, mm³; null for others, and for panels that
+ * close the hollow: how much of it they leave they say themselves.
+ */
 function fullVolume({ wallAlong, course, reaches }: PreparedRing, made: Made, vessel: Vessel): number | null {
+  if (made.ball !== null && vessel.inside === null) return null;
   const { outsideMm, insideMm } = shortfall(made.gives, wallAlong);
   const [only] = reaches;
   if (!only || !made.closed) return null;

@@ -1,41 +1,36 @@
+import Module from 'manifold-3d';
 import { describe, expect, test } from 'vitest';
 import { disc } from '../demo/build.js';
 import { trigPointBall } from '../demo/shell.js';
 import { radiusAt } from '../form/curve.js';
 import { STARTING_SHAPES, startingForm } from '../form/starting.js';
+import { woodVolume } from '../form/volume.js';
 import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
 import { cutRows, placeToward } from '../surface/toward.js';
 import { wallPatches } from '../surface/wall.js';
-import { after } from '../testing/pieces.js';
+import { enclosed } from '../testing/meshVolume.js';
+import { after, planned, started } from '../testing/pieces.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
 import { atTheLathe } from './atTheLathe.js';
 import * as edit from './commands/edits.js';
+import { meshesOf } from './meshes.js';
 import { workOf } from './ordered.js';
-import { plan } from './plan.js';
 import { prepare } from './prepare.js';
 import { toBuild } from './rehearsal.js';
 import type { Project } from './schema.js';
-import { startProject } from './start.js';
+import { turnedBalance } from './turnedBalance.js';
 
 /** So near to a joint it may be drawn on either side, round the piece (mm); up and down it is 0.2. */
 const JOINT_MM = 0.5;
 
 describe('a ball of panels as a piece of its own', () => {
   const ball = trigPointBall();
-  const planned = (project: Project) => {
-    const of = plan(project, DEFAULT_SHOP);
-    if (!of.ok) throw new Error(plain(of.reasons[0]!.message));
-    return of.value;
-  };
-
   test('80 panels, windows and seams, no stub ring, nothing to look at but the air shut in', () => {
     const { rings, pieces, checks } = planned(ball);
-    expect(rings.map(({ shell, pieces: of }) => [shell, of.reduce((n, { count }) => n + count, 0)])).toEqual([
-      [true, 80 + 5 + 5],
-    ]);
-    expect(pieces).toBe(90);
+    expect(rings).toHaveLength(1);
+    expect(pieces).toBe(80 + 5 + 5);
     expect(checks.filter(({ note }) => !note)).toEqual([]);
     expect(checks.map(({ message }) => plain(message)).join()).toMatch(/panels close it as they are glued/);
     const figures = new Map(rings[0]!.figures.map(({ key, value }) => [key, value]));
@@ -104,25 +99,17 @@ describe('a ball of panels as a piece of its own', () => {
   });
 
   test('a new one is one ring; it goes as high as the form does, and slices of it are rings', () => {
-    const started = startProject({
-      name: 'Globe',
-      shape: 'globe',
-      heightMm: mm(196),
-      diameterMm: mm(200),
-      wallMm: mm(8),
-      ringHeightMm: mm(19.05),
-      count: 12,
-      woods: ['sugar-maple', 'black-walnut'],
-    });
-    if (!started.ok) throw new Error(plain(started.reasons[0]!.message));
-    const { rings } = started.value;
-    expect(rings.map(({ making, heightMm }) => [making.way, heightMm])).toEqual([['globe', 196]]);
+    const begun = started('globe');
+    const { rings } = begun;
+    expect(rings.map(({ making, heightMm }) => [making.way, heightMm])).toEqual([
+      ['globe', 200 * Math.cos(0.2)],
+    ]);
     expect([rings[0]!.woods[59], rings[0]!.woods[60]]).toEqual(['sugar-maple', 'black-walnut']);
-    expect(planned(started.value).checks.filter(({ note }) => !note)).toEqual([]);
-    const higher = after(started.value, edit.setFormHeight(mm(210)));
+    expect(planned(begun).checks.filter(({ note }) => !note)).toEqual([]);
+    const higher = after(begun, edit.setFormHeight(mm(210)));
     expect(higher.rings.map(({ heightMm }) => heightMm)).toEqual([210]);
     expect(planned(higher).rings[0]!.reasons).toEqual([]);
-    const sliced = after(started.value, edit.sliceBy([mm(20)]));
+    const sliced = after(begun, edit.sliceBy([mm(20)]));
     expect(new Set(sliced.rings.map(({ making }) => making.way))).toEqual(new Set(['disc', 'segmented']));
     expect(planned(sliced).rings.flatMap(({ reasons }) => reasons)).toEqual([]);
   });
@@ -166,7 +153,6 @@ describe('a ball of panels as a piece of its own', () => {
     };
     const [foot, shell] = planned(onFoot).rings;
     const alone = planned({ ...ball, inlays: [] }).rings[0]!;
-    expect([foot!.shell, shell!.shell]).toEqual([false, true]);
     for (const [i, { key, value }] of alone.figures.entries()) {
       expect(shell!.figures[i]!.key).toBe(key);
       expect(shell!.figures[i]!.value).toBeCloseTo(Number(value), 4);
@@ -203,6 +189,61 @@ describe('a ball of panels as a piece of its own', () => {
     // The bowl is widest at its rim, 100 high; nearest to there its wood is in the middle of the floor, 10 high.
     expect(planned(bowl).rings[0]!.wallAlong.innerRadiusMm).toBeCloseTo(90, 6);
     expect(planned(bowl).checks.filter(({ note }) => !note)).toEqual([]);
+  });
+
+  test('what is left of it is what a lathe leaves of its panels: flat inside, round outside (manifold-3d)', async () => {
+    const kernel = await Module();
+    kernel.setup();
+    const plainBall = { ...ball, inlays: [] };
+    const prepared = prepare(plainBall);
+    if (!prepared.ok || !prepared.value.rings[0]!.made.ok) throw new Error('prepare');
+    const made = prepared.value.rings[0]!.made.value;
+    const { outside, heightMm } = prepared.value.vessel;
+    const [STEPS, ROUND] = [200, 480];
+    const profile = Array.from({ length: STEPS + 1 }, (_, i): [number, number] => {
+      const z = (heightMm * i) / STEPS;
+      return [radiusAt(outside, z), z];
+    });
+    const turned = kernel.CrossSection.ofPolygons([[[0, 0], ...profile, [0, heightMm]]]).revolve(ROUND);
+    // A panel is the hull of its corners.
+    const wood = Array.from({ length: 80 }, (_, place) =>
+      kernel.Manifold.hull(
+        made
+          .lay(place)
+          .flatMap(({ bottom, top, fromMm, toMm }) => [
+            ...bottom.map(({ x, y }): [number, number, number] => [x, y, fromMm]),
+            ...top.map(({ x, y }): [number, number, number] => [x, y, toMm]),
+          ]),
+      )
+        .intersect(turned)
+        .volume(),
+    ).reduce((sum, volume) => sum + volume, 0);
+    const { woodMm3 } = planned(plainBall);
+    expect(woodMm3 / wood).toBeCloseTo(1, 3);
+    // More than the form's own wall, which is what is left at the corners of the hollow.
+    expect(woodMm3).toBeGreaterThan(1.2 * woodVolume(prepared.value.vessel, 0, heightMm));
+    // Its pictures, its weight on the lathe and the model for a printer are of the same wood.
+    const meshes = [...meshesOf(prepared.value, { arc: Math.PI / 200, sagittaMm: 0.01 })];
+    const meshed = meshes.reduce(
+      (sum, { mesh }) => sum + mesh.pieces.reduce((of, piece) => of + enclosed(mesh, piece, 'turned'), 0),
+      0,
+    );
+    expect(meshed / wood).toBeCloseTo(1, 3);
+    const weighed = turnedBalance(prepared.value, plainBall, SHIPPED_WOODS).kg;
+    expect(weighed / planned(plainBall).massKg).toBeCloseTo(1, 2);
+  });
+
+  test('one that came out smaller keeps the thickness that its panels were sawn to, and still holds the wall', () => {
+    const [asPlanned] = planned(ball).rings;
+    const thickness = (project: Project) =>
+      planned(project).rings[0]!.figures.find(({ key }) => key === 'panels-thickness')!.value;
+    const outer = asPlanned!.gives!.outerRadiusMm;
+    const measured = after(ball, edit.setMeasured([0], { diameterMm: mm(2 * outer - 1) }));
+    const [smaller] = planned(measured).rings;
+    expect(smaller!.reasons).toEqual([]);
+    expect(thickness(measured)).toBeCloseTo(thickness(ball), 6);
+    expect(smaller!.gives!.outerRadiusMm).toBeCloseTo(outer - 0.5, 6);
+    expect(smaller!.gives!.innerRadiusMm).toBeLessThan(asPlanned!.gives!.innerRadiusMm);
   });
 
   test('a cut through it shows the panels as they are glued, out to their corners', () => {

@@ -21,10 +21,10 @@ function levelOf({ band, above }: Region): number {
 
 /** The meshes of a piece one after the other, so that a worker can look up in between. */
 export function* meshesOf(
-  { vessel, rings, cuts, bands, inlays }: Prepared,
+  { turned, rings, cuts, bands, inlays }: Prepared,
   fineness: MeshFineness,
 ): Generator<StackMesh> {
-  for (const [index, { made, turn, course, reaches }] of rings.entries()) {
+  for (const [index, { made, turn, course, reaches, vessel }] of rings.entries()) {
     if (!made.ok) continue;
     if (cuts.length === 0) {
       const mesh = ringMesh(made.value, turn, course.bottomMm, vessel, fineness);
@@ -39,7 +39,7 @@ export function* meshesOf(
   for (const [band, { made, turn, bottomMm, reaches }] of bands.entries())
     for (const { region } of reaches) {
       const { shift } = region;
-      const mesh = ringMesh(made, turn, bottomMm + shift.z, vessel, fineness, shift);
+      const mesh = ringMesh(made, turn, bottomMm + shift.z, turned, fineness, shift);
       yield { ring: rings.length + band, mesh, sides: sidesOf(cuts, region), level: levelOf(region) };
     }
   // Over all of them: an inlay is let in when the piece is whole.
@@ -47,7 +47,7 @@ export function* meshesOf(
     if (placed.ok)
       yield {
         ring: rings.length + bands.length + i,
-        mesh: inlayMesh(inlay, placed.value, vessel),
+        mesh: inlayMesh(inlay, placed.value, turned),
         sides: [],
         level: levelAt(rings, placed.value.frame.heightMm, cuts.length > 0),
       };

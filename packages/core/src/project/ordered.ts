@@ -1,6 +1,5 @@
 import { jointRuns, leans } from '../making/registry.js';
 import { done, type Result } from '../measure/reason.js';
-import { closedByShell, unworked } from '../ring/shell.js';
 import type { Shop } from '../settings/shop.js';
 import { type OrderedPiece, orderOf } from '../shop/order/order.js';
 import type { LeaningJoint } from '../shop/order/placing.js';
@@ -25,7 +24,7 @@ export function workOf(project: Project, shop: Shop, woods: readonly Species[]):
 
 /** The same of what is at hand. */
 export const workPlanned = (
-  prepared: Pick<Prepared, 'vessel' | 'rings' | 'bands' | 'inlays'>,
+  prepared: Pick<Prepared, 'turned' | 'rings' | 'bands' | 'inlays'>,
   { rings, slants, blanks }: Pick<Plan, 'rings' | 'slants' | 'blanks'>,
   { slender, densities, balance }: Pick<AtTheLathe, 'slender' | 'densities' | 'balance'>,
   shop: Shop,
@@ -33,7 +32,7 @@ export const workPlanned = (
 ): OrderedPiece => {
   const met = prepared.bands.map((band) => ringsMet(band, prepared.rings));
   const ordered = {
-    vessel: closedByShell(prepared.vessel, rings) ? unworked(prepared.vessel) : prepared.vessel,
+    vessel: prepared.turned,
     plan: { rings, blanks, slants: slants.map((slant, i) => ({ ...slant, meets: met[i]! })) },
     along: densities.map((density, i) => ({
       density,

@@ -82,14 +82,14 @@ export function plan(
       say`The palette names the wood “${project.palette[unknown]!.wood}”, which is not among the woods here.`,
     );
   const woodOf = woodsBy(project.palette);
-  const { vessel, rings, bands, overTopMm, underFootMm } = prepared.value;
+  const { vessel, turned, rings, bands, overTopMm, underFootMm } = prepared.value;
   const alone = rings.map((ring, i) => ringPlan(ring, rings[i - 1], woodOf, shop));
   const plans = withInlays(withLetIn(alone, project, woodOf), prepared.value, woodOf);
   const blanks = plannedBlanks(project, woodOf);
   const beside = blanks.flatMap(({ pieces }) => pieces);
   const slants = plannedBands(bands, woodOf);
-  const turned = finishedVolumes(prepared.value, alone, woodOf);
-  const inlaid = finishedWithInlays(turned, prepared.value, woodOf);
+  const left = finishedVolumes(prepared.value, alone, woodOf);
+  const inlaid = finishedWithInlays(left, prepared.value, woodOf);
   const finished = withBlanks(finishedWithLetIn(inlaid, alone[0], project, woodOf), beside);
   const roll = rollOf({ rings: plans, slants, blanks });
   const lumber = lumberFor(
@@ -120,6 +120,7 @@ export function plan(
     checks: checksOf({
       shop,
       vessel,
+      shut: turned !== vessel,
       rings: plans,
       bands: bands.map(({ slant, lengthMm, widthMm, leastMm }) => ({
         id: slant.id,

@@ -7,6 +7,7 @@ import { mm, type Rad } from '../measure/quantity.js';
 import { done, type Result } from '../measure/reason.js';
 import type { Band } from '../ring/overlap.js';
 import { onAxis, reachesOf } from '../ring/reach.js';
+import { closes, unworked } from '../ring/shell.js';
 import { type Cuts, cutOf, NO_CUTS, type Slant } from '../ring/slant.js';
 import { courses } from '../ring/stack.js';
 import { bandsOf } from './bands.js';
@@ -22,8 +23,10 @@ import { heightOf, type SizedRing, sizeRing, wallAtHeight } from './sizing.js';
  * A ring with everything that drawings and counts ask of it; its `ring` has the woods that show: under a motif they are
  * the motif's.
  */
-export interface PreparedRing extends Omit<SizedRing, 'size' | 'along' | 'about'> {
-  /** The same between cones that lean as the ring does, by their radii at half its height, or between the spheres of a shell. */
+export interface PreparedRing extends Omit<SizedRing, 'vessel' | 'size' | 'along' | 'about'> {
+  /** A form that is, where the ring lies, the turned one of the piece. */
+  readonly vessel: Vessel;
+  /** The wall between cones that lean as the ring does, by their radii at half its height, or between the spheres of a shell. */
   readonly wallAlong: Band;
   /** The ring as it is planned, or as it was made. */
   readonly made: Result<Made>;
@@ -33,6 +36,8 @@ export interface PreparedRing extends Omit<SizedRing, 'size' | 'along' | 'about'
 
 export interface Prepared {
   readonly vessel: Vessel;
+  /** The same as turning leaves it: without a hollow that panels close. */
+  readonly turned: Vessel;
   readonly rings: readonly PreparedRing[];
   /** The slanted cuts through the stack, in the order in which they are made, and what is glued into them. */
   readonly cuts: Cuts;
@@ -99,9 +104,11 @@ export function stackUp(project: Stacking, ripping = AS_DRAWN): Result<Prepared>
   });
   const sized = rippedTogether(asked, ripping);
   const bodies = bodiesOf(sized);
+  const rings = sized.map((ring) => prepareRing(ring, bodyAmong(ring, bodies)));
   return done({
     vessel: vessel.value,
-    rings: sized.map((ring) => prepareRing(ring, bodyAmong(ring, bodies))),
+    turned: rings.some((ring) => isShut(vessel.value, ring)) ? unworked(vessel.value) : vessel.value,
+    rings,
     cuts,
     bands: bandsOf(slants, cuts, reaches.bands, vessel.value, allowances.outsideMm),
     inlays: preparedInlays(project.inlays, vessel.value),
@@ -114,12 +121,16 @@ export function stackUp(project: Stacking, ripping = AS_DRAWN): Result<Prepared>
 const wallOf = ({ wall, along, about }: SizedRing, { ball, lean }: Made): Band =>
   ball !== null ? about() : lean !== 0 ? along(lean) : wall;
 
+/** Whether a ring is panels that close the hollow all round. */
+const isShut = (vessel: Vessel, { made, stands }: Pick<PreparedRing, 'made' | 'stands'>): boolean =>
+  made.ok && made.value.ball !== null && closes(vessel, stands);
+
 /** A ring with all that is sawn from one glue-up with it; of most rings only itself. */
 const prepareRing = remembered((sized: SizedRing, body: Body | null): PreparedRing => {
-  const { ring, vessel, course, stands, reaches, wall, foot, need, size } = sized;
-  const standing = { ring, vessel, course, stands, reaches };
+  const { ring, course, stands, reaches, wall, foot, need, size } = sized;
   const turn = turnOf(ring).angle;
   const made = makeRing(ring.making, withBody(sized, size, body));
   const wallAlong = made.ok ? wallOf(sized, made.value) : wall;
-  return { ...standing, wall, wallAlong, foot, need, made, turn };
+  const vessel = isShut(sized.vessel, { made, stands }) ? unworked(sized.vessel) : sized.vessel;
+  return { ring, vessel, course, stands, reaches, wall, wallAlong, foot, need, made, turn };
 });

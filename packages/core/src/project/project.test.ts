@@ -1,13 +1,12 @@
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../demo/index.js';
 import { STARTING_SHAPES } from '../form/starting.js';
-import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
+import { started } from '../testing/pieces.js';
 import { readProject } from './inspect.js';
 import { plan } from './plan.js';
 import { SCHEMA_VERSION } from './schema.js';
-import { startProject } from './start.js';
 import { UPGRADES } from './upgrade.js';
 
 const cup = () => structuredClone(demoProjects()[0]!);
@@ -149,19 +148,8 @@ describe('what is refused, by name and with what is allowed', () => {
   });
 });
 
-test.each(STARTING_SHAPES)('a new $id can be planned as it comes', (shape) => {
-  const started = startProject({
-    name: 'New piece',
-    shape: shape.id,
-    heightMm: mm(shape.proportion * 200),
-    diameterMm: mm(200),
-    wallMm: mm(8),
-    ringHeightMm: mm(19.05),
-    count: 12,
-    woods: ['sugar-maple', 'black-walnut'],
-  });
-  if (!started.ok) throw new Error(plain(started.reasons[0]!.message));
-  const planned = plan(started.value, DEFAULT_SHOP);
+test.each(STARTING_SHAPES)('a new $id can be planned as it comes', ({ id }) => {
+  const planned = plan(started(id), DEFAULT_SHOP);
   expect(planned.ok && planned.value.pieces).toBeGreaterThan(0);
 });
 

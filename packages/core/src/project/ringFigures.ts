@@ -45,7 +45,6 @@ function figuresOf(
     fixed: ring.fixed !== undefined || ring.measured?.diameterMm !== undefined,
     cornerMm: it?.cornerMm ?? need.outerRadiusMm,
     gives: it?.gives ?? null,
-    shell: (it?.ball ?? null) !== null,
     overlapMm: lies.overlapMm,
     contactMm2: lies.contactMm2,
     closed: it?.closed ?? true,

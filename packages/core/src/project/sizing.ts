@@ -5,7 +5,16 @@ import { ringAsMeasured } from '../making/registry.js';
 import { once } from '../measure/memo.js';
 import { mm } from '../measure/quantity.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
-import { allowed, type Ball, neededBall, needOf, type RingNeed, wallBall, wallBand } from '../ring/need.js';
+import {
+  allowed,
+  type Ball,
+  neededBall,
+  needOf,
+  type RingNeed,
+  wallBall,
+  wallBand,
+  withRadii,
+} from '../ring/need.js';
 import type { Band } from '../ring/overlap.js';
 import type { Reach } from '../ring/reach.js';
 import type { Region } from '../ring/slant.js';
@@ -213,7 +222,7 @@ function sizeOf({ fixed, measured, making }: Ring, need: RingNeed): RingNeed {
     ? {
         heightMm: need.heightMm,
         ...fixed,
-        ...(need.round && { round: () => ({ ...need.round!(), ...fixed, turned: fixed }) }),
+        ...(need.round && { round: () => withRadii(need.round!(), fixed) }),
       }
     : need;
   return measured?.diameterMm === undefined

@@ -1,4 +1,5 @@
 import { radiusAt } from '../form/curve.js';
+import type { Vessel } from '../form/vessel.js';
 import { bandWoods } from '../ring/slant.js';
 import { type Balance, balanceOf, type Weight } from '../shop/balance.js';
 import { areaBetween, momentBetween } from '../surface/within.js';
@@ -13,13 +14,13 @@ const SLICE = 10;
 
 /** How the turned piece is balanced: what is left of every place between inside and outside, by its wood's density; bands with the rings. */
 export function turnedBalance(
-  { vessel, rings, cuts, bands }: Prepared,
+  { turned, rings, cuts, bands }: Prepared,
   project: Pick<Project, 'palette'>,
   woods: readonly Species[],
 ): Balance {
   const densityOf = densitiesOf(project, woods);
   const weights: Weight[] = [];
-  const weigh = (lying: Lying, keyOf: (place: number) => string | undefined) => {
+  const weigh = (lying: Lying, vessel: Vessel, keyOf: (place: number) => string | undefined) => {
     for (const { place, lowMm, highMm, outline } of partsOf(lying, vessel, cuts)) {
       const over = (of: (outer: number, inner: number, z: number) => number) =>
         overHeights(
@@ -39,12 +40,16 @@ export function turnedBalance(
       weights.push({ x, y, kg: (volume * densityOf(keyOf(place))) / 1e9 });
     }
   };
-  for (const { made, turn, course, reaches, ring } of rings)
+  for (const { made, turn, course, reaches, ring, vessel } of rings)
     if (made.ok)
-      weigh({ made: made.value, turn, bottomMm: course.bottomMm, reaches }, (place) => ring.woods[place]);
+      weigh(
+        { made: made.value, turn, bottomMm: course.bottomMm, reaches },
+        vessel,
+        (place) => ring.woods[place],
+      );
   for (const band of bands) {
     const woods = bandWoods(band.slant);
-    weigh(band, (place) => woods[place]!);
+    weigh(band, turned, (place) => woods[place]!);
   }
   return balanceOf(weights);
 }

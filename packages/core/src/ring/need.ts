@@ -113,6 +113,13 @@ export const neededBall = (ball: Ball, allowances: Allowances): NeededBall => ({
   turned: ball,
 });
 
+/** A shell of other radii about the same point, which stand whatever the form asks for. */
+export const withRadii = ({ centreMm }: NeededBall, radii: Band): NeededBall => ({
+  ...radii,
+  turned: radii,
+  centreMm,
+});
+
 /** A wall with the allowances round it. */
 export const allowed = (wall: Band, { outsideMm, insideMm }: Allowances) => ({
   outerRadiusMm: mm(wall.outerRadiusMm + outsideMm),

@@ -14,8 +14,8 @@ import { anyProject } from '../testing/random.js';
 import { levelsOf } from './levels.js';
 import { type PieceRange, type RingMesh, ringMesh } from './mesh.js';
 
-const meshes = ({ vessel, rings }: Prepared) =>
-  rings.flatMap(({ made, turn, course, ring }) =>
+const meshes = ({ rings }: Prepared) =>
+  rings.flatMap(({ made, turn, course, ring, vessel }) =>
     made.ok ? [{ ring, made: made.value, mesh: ringMesh(made.value, turn, course.bottomMm, vessel) }] : [],
   );
 

@@ -1,10 +1,13 @@
 import type { Vessel } from '../form/vessel.js';
 import type { LaidPiece, Made } from '../making/contract.js';
+import { movedSolid } from '../ring/convex.js';
 import type { Point } from '../ring/plane.js';
+import { plus } from '../ring/space.js';
 import { grainOf } from './grain.js';
 import { type Level, levelsOf } from './levels.js';
 import { MeshParts } from './meshParts.js';
 import { addPiece, type Setting } from './meshPiece.js';
+import { addPanel } from './panelMesh.js';
 import { movedPiece } from './round.js';
 import { sectored } from './sectors.js';
 
@@ -76,28 +79,32 @@ export function ringMesh(
   const setting: Setting = { bottomMm, grain: grainOf(made), arc };
   const placed = (part: LaidPiece) => (centred ? part : movedPiece(part, turn, aside));
   const radial = made.radial && centred;
+  const { panel, ball } = made;
+  const foot = { ...aside, z: bottomMm };
+  const shell = { vessel, centre: plus(foot, { ...ON_AXIS, z: ball ?? 0 }), grain: setting.grain, arc };
   const parts = new MeshParts();
   const pieces: { readonly of: PieceRange; readonly place: number; readonly by: number }[] = [];
+  const range = (place: number, add: () => Pick<PieceRange, 'skin' | 'caps'>): PieceRange => {
+    const [vertex, triangle] = [parts.vertices, parts.triangles];
+    const sorts = add();
+    const [vertices, triangles] = [parts.vertices - vertex, parts.triangles - triangle];
+    return { ...sorts, place, vertex, vertices, triangle, triangles };
+  };
   let first = 0;
   for (const { count } of made.groups) {
     const laps = centred && count % made.repeats === 0 ? made.repeats : 1;
     const period = count / laps;
     const once = Array.from({ length: period }, (_, i) =>
-      made
-        .lay(first + i)
-        .flatMap((part) => sectored({ radial, gives: made.gives }, placed(part), levelsIn(part)))
-        .map((part): PieceRange => {
-          const [vertex, triangle] = [parts.vertices, parts.triangles];
-          const sorts = addPiece(parts, part, levelsIn(part), setting);
-          return {
-            ...sorts,
-            place: part.place,
-            vertex,
-            vertices: parts.vertices - vertex,
-            triangle,
-            triangles: parts.triangles - triangle,
-          };
-        }),
+      panel
+        ? [
+            range(first + i, () =>
+              addPanel(parts, movedSolid(panel(first + i), centred ? 0 : turn, foot), shell),
+            ),
+          ]
+        : made
+            .lay(first + i)
+            .flatMap((part) => sectored({ radial, gives: made.gives }, placed(part), levelsIn(part)))
+            .map((part) => range(part.place, () => addPiece(parts, part, levelsIn(part), setting))),
     );
     for (let i = 0; i < count; i++) {
       const by = centred ? turn + (2 * Math.PI * Math.floor(i / period)) / laps : 0;

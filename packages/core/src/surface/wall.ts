@@ -91,10 +91,11 @@ type Round = (z: number) => Arcs;
 function joined(round: Round, heights: readonly number[], halvings = 0): WallPatch[] {
   const rounds = heights.map(round);
   const step = (low: number, high: number, below: Arcs, above: Arcs, left: number): WallPatch[] => {
-    if (left === 0 || alike(below, above))
-      return between(below, above, low, high, () => round((low + high) / 2));
+    const pairs = paired(below, above);
+    if (pairs) return pairs.map(([arc, mate]) => patchOf(arc, mate, low, high));
     const middle = (low + high) / 2;
     const there = round(middle);
+    if (left === 0) return there.map((arc) => patchOf(arc, arc, low, high));
     return [...step(low, middle, below, there, left - 1), ...step(middle, high, there, above, left - 1)];
   };
   return heights.slice(1).flatMap((to, i) => step(heights[i]!, to, rounds[i]!, rounds[i + 1]!, halvings));
@@ -119,10 +120,14 @@ const patchOf = (low: PlaceArc, high: PlaceArc, from: number, to: number): WallP
   high: { z: to, from: high.from, to: high.to },
 });
 
-/** Joins what shows at two heights where each place shows as often at both; elsewhere takes what shows between. */
-function between(low: Arcs, high: Arcs, from: number, to: number, middle: () => Arcs): WallPatch[] {
-  if (!alike(low, high)) return middle().map((arc) => patchOf(arc, arc, from, to));
+type Arcs = readonly PlaceArc[];
+
+/** What shows at two heights, arc by arc; null where not every place shows as often at both. */
+function paired(low: Arcs, high: Arcs): (readonly [PlaceArc, PlaceArc])[] | null {
   const above = byPlace(high);
+  const alike =
+    low.length === high.length && byPlace(low).every((arcs, place) => above[place]?.length === arcs.length);
+  if (!alike) return null;
   return low.map((arc) => {
     const mates = above[arc.place]!;
     let best = nearLap(mates[0]!, arc);
@@ -130,18 +135,8 @@ function between(low: Arcs, high: Arcs, from: number, to: number, middle: () => 
       const mate = nearLap(mates[i]!, arc);
       if (away(mate, arc) < away(best, arc)) best = mate;
     }
-    return patchOf(arc, best, from, to);
+    return [arc, best] as const;
   });
-}
-
-type Arcs = readonly PlaceArc[];
-
-/** Whether the same places show at two heights, each as often. */
-function alike(low: Arcs, high: Arcs): boolean {
-  const above = byPlace(high);
-  return (
-    low.length === high.length && byPlace(low).every((arcs, place) => above[place]?.length === arcs.length)
-  );
 }
 
 /** Arcs by place; places that do not show are left out of the array. */

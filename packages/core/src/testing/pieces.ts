@@ -1,12 +1,15 @@
+import { STARTING_SHAPES } from '../form/starting.js';
 import { accountsOf } from '../lumber/layout/account.js';
 import { laidAtOnce } from '../lumber/layout/atOnce.js';
 import type { WoodLedger } from '../lumber/ledger.js';
+import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { type Command, run } from '../project/commands/command.js';
 import { type Plan, plan } from '../project/plan.js';
 import { prepare } from '../project/prepare.js';
 import { rippingOf } from '../project/ripping.js';
 import type { Project } from '../project/schema.js';
+import { type Beginning, startProject } from '../project/start.js';
 import { type Owner, type Roll, rollOf } from '../ring/owner.js';
 import { DEFAULT_SHOP, type Shop } from '../settings/shop.js';
 
@@ -30,6 +33,25 @@ export const planned = (project: Project) => {
   const made = plan(project, DEFAULT_SHOP);
   if (!made.ok) throw new Error(plain(made.reasons[0]!.message));
   return made.value;
+};
+
+/** A new piece of a starting shape, 200 wide and as high as the shape is, or otherwise. */
+export const started = (shape: string, change: Partial<Beginning> = {}): Project => {
+  const { proportion } = STARTING_SHAPES.find(({ id }) => id === shape)!;
+  const diameterMm = change.diameterMm ?? mm(200);
+  const begun = startProject({
+    name: 'New piece',
+    shape,
+    heightMm: mm(diameterMm * proportion),
+    wallMm: mm(8),
+    ringHeightMm: mm(19.05),
+    count: 12,
+    woods: ['sugar-maple', 'black-walnut'],
+    ...change,
+    diameterMm,
+  });
+  if (!begun.ok) throw new Error(plain(begun.reasons[0]!.message));
+  return begun.value;
 };
 
 /** The accounts of all woods, laid out at once on what the yard sells. */

@@ -3,6 +3,7 @@ import {
   edit,
   mm,
   parseTurn,
+  placesOf,
   type Result,
   START_IDS,
   STARTS,
@@ -53,13 +54,7 @@ export function CountCell(row: LedgerRing) {
       column="count"
       ring={indexOf(row)}
       label="Segments"
-      shown={
-        count !== null
-          ? String(count)
-          : STARTS[startOf(row.prepared.ring.making)].way === 'disc'
-            ? 'disc'
-            : '–'
-      }
+      shown={count !== null ? String(count) : placesOf(row.prepared.ring.making) === 1 ? 'disc' : '–'}
       editable={count === null ? '' : String(count)}
       read={read}
     />

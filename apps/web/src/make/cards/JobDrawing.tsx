@@ -4,12 +4,13 @@ import {
   layOut,
   type Made,
   mm,
-  type Point,
   type Prepared,
+  type Species,
   type StageView,
   turned,
 } from '@fellside/core';
 import { outlinePath } from '../../plan/outline.js';
+import { PictureDrawing } from '../../plan/StepPictures.js';
 import { unitsOf } from '../../store/house.js';
 import { paletteOf, preparedOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
@@ -25,37 +26,6 @@ function asFarAs({ makes, owners }: Job, view: StageView, rings: Prepared['rings
   return { ...view, rings: view.rings.slice(0, last + 1), hidden: [], unmeasured: [], flex: [] };
 }
 
-/** A ring from above; a shell of panels as they are laid flat, about the middle of its pattern. */
-function seenOf(made: Made, turn: number): Seen {
-  const flat = made.ball === null ? undefined : made.pictures?.()[0]?.parts;
-  if (!flat) {
-    const top = layOut(made).filter(({ toMm }) => toMm >= made.heightMm - 1e-6);
-    return {
-      parts: top.map(({ place, top: outline }) => ({ place, outline: turned(outline, turn) })),
-      reach: made.cornerMm * 1.04,
-      says: 'The ring from above',
-    };
-  }
-  const points = flat.flatMap(({ outline }) => outline);
-  const span = (of: readonly number[]) => [Math.min(...of), Math.max(...of)] as const;
-  const [xs, ys] = [span(points.map(({ x }) => x)), span(points.map(({ y }) => y))];
-  const middle = { x: (xs[0] + xs[1]) / 2, y: (ys[0] + ys[1]) / 2 };
-  return {
-    parts: flat.map(({ place, outline }) => ({
-      place,
-      outline: outline.map(({ x, y }) => ({ x: x - middle.x, y: y - middle.y })),
-    })),
-    reach: (Math.max(xs[1] - xs[0], ys[1] - ys[0]) / 2) * 1.04,
-    says: 'The panels laid flat',
-  };
-}
-
-interface Seen {
-  readonly parts: readonly { readonly place: number | null; readonly outline: readonly Point[] }[];
-  readonly reach: number;
-  readonly says: string;
-}
-
 /** What the job is done to: a ring from above, or the work as it stands on the lathe. */
 export function JobDrawing({ job }: { job: Job }) {
   const view = useStage(job);
@@ -69,30 +39,51 @@ export function JobDrawing({ job }: { job: Job }) {
   const ring = owner && job.owners.length === 1 ? rings.find((each) => each.ring.id === owner.id) : undefined;
   if (!ring?.made.ok) return null;
   const { value: made } = ring.made;
-  const { parts, reach, says } = seenOf(made, ring.turn);
+  // From above a shell shows only its top: its pattern laid flat shows all of it.
+  const flat = made.ball === null ? undefined : made.pictures?.()[0];
   return (
     <figure className="w-28 shrink-0 sm:w-44">
-      <svg
-        viewBox={`${-reach} ${-reach} ${2 * reach} ${2 * reach}`}
-        role="img"
-        aria-label={says}
-        className="wood-ground w-full rounded"
-      >
-        <WoodPatterns woods={palette.values()} hatched={false} prefix="card" />
-        <g transform="scale(1 -1)" strokeWidth={reach / 250} stroke="#1d2527">
-          {parts.map(({ place, outline }, i) => (
-            <path
-              key={i}
-              d={outlinePath(outline)}
-              fill={woodFill(place === null ? undefined : palette.get(ring.ring.woods[place]!), 'card')}
-            />
-          ))}
-        </g>
-      </svg>
+      {flat ? (
+        <PictureDrawing picture={flat} prefix="card" woods={ring.ring.woods} {...{ palette, units }} />
+      ) : (
+        <FromAbove made={made} turn={ring.turn} woods={ring.ring.woods} palette={palette} />
+      )}
       <figcaption className="text-center text-sm text-quiet">
         {formatStop(mm(2 * made.gives.outerRadiusMm), units)}{' '}
         {made.ball === null ? 'across the flats' : 'across, over its flats'}
       </figcaption>
     </figure>
+  );
+}
+
+interface FromAboveProps {
+  readonly made: Made;
+  readonly turn: number;
+  readonly woods: readonly string[];
+  readonly palette: ReadonlyMap<string, Species>;
+}
+
+/** A ring from above, as it lies in the piece. */
+function FromAbove({ made, turn, woods, palette }: FromAboveProps) {
+  const reach = made.cornerMm * 1.04;
+  const top = layOut(made).filter(({ toMm }) => toMm >= made.heightMm - 1e-6);
+  return (
+    <svg
+      viewBox={`${-reach} ${-reach} ${2 * reach} ${2 * reach}`}
+      role="img"
+      aria-label="The ring from above"
+      className="wood-ground w-full rounded"
+    >
+      <WoodPatterns woods={palette.values()} hatched={false} prefix="card" />
+      <g transform="scale(1 -1)" strokeWidth={reach / 250} stroke="#1d2527">
+        {top.map(({ place, top: outline }, i) => (
+          <path
+            key={i}
+            d={outlinePath(turned(outline, turn))}
+            fill={woodFill(palette.get(woods[place]!), 'card')}
+          />
+        ))}
+      </g>
+    </svg>
   );
 }

@@ -18,20 +18,20 @@ interface SectionNowProps {
 const BLOCK = 0.12;
 
 /** Half-section of the work as it stands at a stage: rings that are on, those still to come dashed, what of the inside is not got at shaded. */
-export function SectionNow({ prepared: { vessel, rings }, view, job }: SectionNowProps) {
+export function SectionNow({ prepared: { turned, rings }, view, job }: SectionNowProps) {
   const reach = Math.max(
     ...rings.map(({ made, need }) => (made.ok ? made.value.gives.outerRadiusMm : need.outerRadiusMm)),
   );
-  const { heightMm } = vessel;
+  const { heightMm } = turned;
   const block = BLOCK * heightMm;
   const room = 0.06 * Math.max(reach, heightMm);
   const on = new Set(view.rings);
   const own = new Set<string>(job.owners.map(({ id }) => id));
   const path = (points: readonly SectionPoint[], side: 1 | -1) =>
     points.map(({ r, z }, i) => `${i === 0 ? 'M' : 'L'}${side * r} ${z}`).join('');
-  const [outside, inside] = [outsideLine(vessel), insideLine(vessel)];
-  const says =
-    view.hidden.length === 0 ? 'all of the inside is got at' : 'shaded: what is not got at from this mouth';
+  const [outside, inside] = [outsideLine(turned), insideLine(turned)];
+  const got = turned.inside === null ? 'nothing of the inside is worked at' : 'all of the inside is got at';
+  const says = view.hidden.length === 0 ? got : 'shaded: what is not got at from this mouth';
   return (
     <figure className="w-32 shrink-0 sm:w-56">
       <svg
@@ -84,7 +84,7 @@ export function SectionNow({ prepared: { vessel, rings }, view, job }: SectionNo
               </g>
             ))}
           </g>
-          <HoldDrawn hold={view.hold} vessel={vessel} depthMm={block} />
+          <HoldDrawn hold={view.hold} vessel={turned} depthMm={block} />
         </g>
       </svg>
       <figcaption className="text-center text-sm text-quiet">

@@ -81,9 +81,11 @@ describe.each(CASES)('a globe of panels, $part, bevels $bevels', (given) => {
     const reach = (thick: number) =>
       Math.max(
         ...all.flatMap((face) =>
-          innerCorners(face, sawnAlong(all, face, given.bevels), thick / radiusMm).map(({ x, y, z }) =>
-            Math.hypot(x, y, z),
-          ),
+          innerCorners(
+            face,
+            sawnAlong(all, face, { part: 'whole', bevels: given.bevels }),
+            thick / radiusMm,
+          ).map(({ x, y, z }) => Math.hypot(x, y, z)),
         ),
       ) * radiusMm;
     expect(reach(thickMm)).toBeCloseTo(88, 9);

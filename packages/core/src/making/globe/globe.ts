@@ -10,17 +10,14 @@ import type { Figure } from '../figures.js';
 import { withoutWidth } from '../segments.js';
 import { type Step, step } from '../step.js';
 import { flatPattern } from './flat.js';
-import { laidPanels, nippedBy, orderedFaces } from './laid.js';
-import { altitude, bevelsOf, globeFigures } from './panels.js';
+import { laidPanels, orderedFaces, panelSolid } from './laid.js';
+import { altitude, bevelsOf, globeFigures, sawnFields } from './panels.js';
 import { type GlobeSize, globeAround } from './size.js';
 import { globeSteps, panelsOf } from './told.js';
 
 const params = z.strictObject({
   way: z.literal('globe'),
-  /** The whole globe, or its lower half for a bowl. */
-  part: z.enum(['whole', 'half'], { error: () => 'It is a whole globe or half of one.' }),
-  /** Bevels of half the angle between neighbours, or aimed at the centre. */
-  bevels: z.enum(['half-angle', 'centre'], { error: () => 'Bevels are half-angle or aimed at the centre.' }),
+  ...sawnFields,
   /** What is glued up first. */
   glued: z.enum(['fives', 'triplets'], { error: () => 'Panels are glued up in fives or in triplets.' }),
 });
@@ -83,7 +80,6 @@ export const globe: Making<GlobeParams> = {
     const corners = laid.flatMap((parts) => parts.flatMap(({ bottom, top }) => [...bottom, ...top]));
     const { leg, base } = sidesOf(size);
     const bevel = bevelsOf(globeFigures(), given.bevels);
-    const nipped = nippedBy(given.bevels, size);
     return done(
       assemble({
         heightMm,
@@ -95,14 +91,10 @@ export const globe: Making<GlobeParams> = {
         groups: globe.groups(given),
         kinds: kindsOf(given, size, laid),
         lay: (place) => laid[place]!,
+        panel: (place) => panelSolid(faces[place]!, place, given, size, ball.centreMm, heightMm),
         figures: figuresOf(given, size, ball),
         steps: () => [
-          ...globeSteps(
-            { ...given, wallMm: size.thickMm },
-            { leg, base },
-            bevel,
-            nipped === null ? null : mm(nipped),
-          ),
+          ...globeSteps({ ...given, wallMm: size.thickMm, radiusMm: size.radiusMm }, { leg, base }, bevel),
           ...flatSteps(ball),
         ],
         pictures: () => [

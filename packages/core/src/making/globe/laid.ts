@@ -1,6 +1,7 @@
 import { once } from '../../measure/memo.js';
+import { type Convex, solidBetween } from '../../ring/convex.js';
 import { turned, wrapped } from '../../ring/plane.js';
-import { dot, type Plane, type Point3, plus } from '../../ring/space.js';
+import { dot, type Plane, type Point3, plus, times } from '../../ring/space.js';
 import type { LaidPiece } from '../contract.js';
 import {
   type Bevels,
@@ -8,17 +9,13 @@ import {
   type GlobePart,
   innerCorners,
   nippedAlong,
+  panelBetween,
+  type Sawn,
   sawnAlong,
   unitFaces,
 } from './panels.js';
 import type { GlobeSize } from './size.js';
 import { slabsOf } from './slabs.js';
-
-/** How the panels of a globe are sawn. */
-interface Sawn {
-  readonly part: GlobePart;
-  readonly bevels: Bevels;
-}
 
 /** A fifth of a turn, and a quarter of that: laps begin where no panel has its middle. */
 const LAP = (2 * Math.PI) / 5;
@@ -36,11 +33,20 @@ const STANDING: readonly Faced[] = unitFaces().map((face) => ({
 }));
 
 /** The planes along which each of them is sawn on the unit globe: they only grow with it. */
-const sidesOf = once(() => {
-  const all = (bevels: Bevels) =>
-    new Map(STANDING.map((face) => [face, sawnAlong(STANDING, face, bevels)] as const));
-  return { centre: all('centre'), 'half-angle': all('half-angle') };
-});
+const SIDES = {
+  whole: {
+    'half-angle': sides({ part: 'whole', bevels: 'half-angle' }),
+    centre: sides({ part: 'whole', bevels: 'centre' }),
+  },
+  half: {
+    'half-angle': sides({ part: 'half', bevels: 'half-angle' }),
+    centre: sides({ part: 'half', bevels: 'centre' }),
+  },
+};
+
+function sides(sawn: Sawn): () => ReadonlyMap<Faced, readonly Plane[]> {
+  return once(() => new Map(STANDING.map((face) => [face, sawnAlong(STANDING, face, sawn)] as const)));
+}
 
 /**
  * The panels in the order of their places: isosceles first, then equilaterals; a fifth of the turn after the other from the index mark
@@ -66,29 +72,32 @@ export function orderedFaces(part: GlobePart): readonly Faced[] {
     .map(({ face }) => face);
 }
 
-/** Whether an edge of a face lies in the level circle. */
-const isLevel = ({ points }: Faced, i: number): boolean =>
-  Math.abs(points[i]!.z) + Math.abs(points[(i + 1) % 3]!.z) < 1e-9;
+/** The planes of a panel that stands in a ring, mm above its bottom. */
+const planesOf = (face: Faced, { part, bevels }: Sawn, size: GlobeSize, centreMm: number): Plane[] =>
+  panelBetween(face, SIDES[part][bevels]().get(face)!, bevels, size).map(({ normal, at }) => ({
+    normal,
+    at: at + normal.z * centreMm,
+  }));
 
-/**
- * The planes of a panel about the centre, mm. With half-angle bevels the inner tips of equilaterals are nipped off, and the rim
- * of half a globe is sawn level.
- */
-function planesOf(face: Faced, { part, bevels }: Sawn, { radiusMm, thickMm }: GlobeSize): Plane[] {
-  const flat = dot(face.normal, face.points[0]) * radiusMm;
-  const { x, y, z } = face.normal;
-  const level = sidesOf().centre.get(face)!;
-  const sides = sidesOf()
-    [bevels].get(face)!
-    .map((side, i) => (part === 'half' && isLevel(face, i) ? level[i]! : side))
-    .map(({ normal, at }) => ({ normal, at: at * radiusMm }));
-  return [
-    { normal: face.normal, at: flat },
-    { normal: { x: -x, y: -y, z: -z }, at: thickMm - flat },
-    ...sides,
-    ...(bevels === 'half-angle' ? nippedAlong(face) : []),
-  ];
-}
+const LEVEL: Point3 = { x: 0, y: 0, z: 1 };
+
+/** A panel as flat faces, as far as it lies in the ring. */
+export const panelSolid = (
+  face: Faced,
+  place: number,
+  sawn: Sawn,
+  size: GlobeSize,
+  centreMm: number,
+  heightMm: number,
+): Convex =>
+  solidBetween(
+    [
+      { normal: LEVEL, at: heightMm },
+      { normal: times(LEVEL, -1), at: 0 },
+      ...planesOf(face, sawn, size, centreMm),
+    ],
+    place,
+  );
 
 /** Every panel as it lies in the ring, between its bottom and its top: those of a fifth, and these turned on. */
 export function laidPanels(
@@ -107,16 +116,13 @@ export function laidPanels(
       const lap = Math.floor(i / fifth);
       laid.push(
         lap === 0
-          ? slabsOf(raised(planesOf(faces[place]!, sawn, size), centreMm), place, 0, heightMm)
+          ? slabsOf(planesOf(faces[place]!, sawn, size, centreMm), place, 0, heightMm)
           : turnedOn(laid[place - fifth * lap]!, place, lap * LAP),
       );
     }
   }
   return laid;
 }
-
-const raised = (planes: readonly Plane[], centreMm: number): Plane[] =>
-  planes.map(({ normal, at }) => ({ normal, at: at + normal.z * centreMm }));
 
 const turnedOn = (parts: readonly LaidPiece[], place: number, angle: number): LaidPiece[] =>
   parts.map((part) => ({
@@ -127,11 +133,12 @@ const turnedOn = (parts: readonly LaidPiece[], place: number, angle: number): La
   }));
 
 /** How far the inner tips of equilaterals are nipped off, mm; null where they are not. */
-export function nippedBy(bevels: Bevels, { radiusMm, thickMm }: GlobeSize): number | null {
+export function nippedBy(bevels: Bevels, radiusMm: number, thickMm: number): number | null {
   if (bevels === 'centre') return null;
   const all = unitFaces();
   const face = all.find(({ kind }) => kind === 'equilateral')!;
-  const tips = innerCorners(face, sawnAlong(all, face, bevels), thickMm / radiusMm);
+  const along = sawnAlong(all, face, { part: 'whole', bevels });
+  const tips = innerCorners(face, along, thickMm / radiusMm);
   const planes = nippedAlong(face);
   return radiusMm * Math.max(...tips.map((tip, i) => dot(planes[i]!.normal, tip)));
 }

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { once } from '../../measure/memo.js';
 import {
   cross,
@@ -13,11 +14,21 @@ import {
 } from '../../ring/space.js';
 import { type Facet, splitIcosahedron } from './facets.js';
 
-/** A whole globe, or what lies on one side of its level circle of ten edges. */
-export type GlobePart = 'whole' | 'half';
+/** How a globe is sawn. */
+export const sawnFields = {
+  /** A whole globe, or what lies on one side of its level circle of ten edges, for a bowl. */
+  part: z.enum(['whole', 'half'], { error: () => 'It is a whole globe or half of one.' }),
+  /** Bevels of half the angle between neighbours, or aimed at the centre. */
+  bevels: z.enum(['half-angle', 'centre'], { error: () => 'Bevels are half-angle or aimed at the centre.' }),
+};
+export type GlobePart = z.infer<typeof sawnFields.part>;
+export type Bevels = z.infer<typeof sawnFields.bevels>;
 
-/** Bevels of half the angle between neighbours, or aimed at the centre. */
-export type Bevels = 'half-angle' | 'centre';
+/** How the panels of a globe are sawn. */
+export interface Sawn {
+  readonly part: GlobePart;
+  readonly bevels: Bevels;
+}
 
 /** Chord factors: edge over radius of the sphere. */
 export interface GlobeFigures {
@@ -89,16 +100,22 @@ export function bevelsOf(
 /** How high an isosceles and an equilateral stand on a base, by their sides. */
 export const altitude = (side: number, base: number): number => Math.sqrt(side * side - (base / 2) ** 2);
 
-/** The planes along which a panel of the unit globe is sawn, one through each of its edges; normals point out of it. */
-export const sawnAlong = (all: readonly Faced[], face: Faced, bevels: Bevels): Plane[] =>
+/** Whether an edge lies in the level circle. */
+const isLevel = (p: Point3, q: Point3): boolean => Math.abs(p.z) + Math.abs(q.z) < 1e-9;
+
+/**
+ * The planes along which a panel of the unit globe is sawn, one through each of its edges; normals point out of it. Those of the rim
+ * of half a globe are level.
+ */
+export const sawnAlong = (all: readonly Faced[], face: Faced, { part, bevels }: Sawn): Plane[] =>
   [0, 1, 2].map((i) => {
     const [p, q] = [face.points[i]!, face.points[(i + 1) % 3]!];
+    const aims = bevels === 'centre' || (part === 'half' && isLevel(p, q));
     const along = unit(minus(q, p));
     // Square to the plane that halves the angle between the two faces, or to the one through the centre.
-    const normal =
-      bevels === 'centre'
-        ? unit(cross(q, p))
-        : unit(cross(along, unit(plus(face.normal, neighbour(all, face, i).normal))));
+    const normal = aims
+      ? unit(cross(q, p))
+      : unit(cross(along, unit(plus(face.normal, neighbour(all, face, i).normal))));
     return { normal, at: dot(normal, p) };
   });
 
@@ -111,6 +128,25 @@ export const nippedAlong = ({ kind, points }: Faced): Plane[] => {
   const middle = times(points.reduce(plus), 1 / 3);
   return points.map((tip) => ({ normal: unit(minus(times(tip, dot(middle, tip)), middle)), at: 0 }));
 };
+
+/**
+ * The planes between which a panel of a globe lies, about the globe's centre: outer and inner face, its sides as they are sawn `along`
+ * on the unit globe, and, with half-angle bevels, what nips the inner tips of equilaterals. All but the inner face grow with the globe.
+ */
+export function panelBetween(
+  face: Faced,
+  along: readonly Plane[],
+  bevels: Bevels,
+  { radiusMm, thickMm }: { readonly radiusMm: number; readonly thickMm: number },
+): Plane[] {
+  const flat = dot(face.normal, face.points[0]) * radiusMm;
+  return [
+    { normal: face.normal, at: flat },
+    { normal: times(face.normal, -1), at: thickMm - flat },
+    ...along.map(({ normal, at }) => ({ normal, at: at * radiusMm })),
+    ...(bevels === 'half-angle' ? nippedAlong(face) : []),
+  ];
+}
 
 /** Where the inner face of a panel has its corners when it is so thick: on the unit globe, with its outer face whole. */
 export function innerCorners(face: Faced, sides: readonly Plane[], thick: number): Point3[] {

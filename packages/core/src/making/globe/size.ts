@@ -29,7 +29,10 @@ const HALVINGS = 60;
  */
 export function globeAround(outerMm: number, innerMm: number, bevels: Bevels): GlobeSize {
   const all = unitFaces();
-  const kinds = eachKind(all).map((face) => ({ face, sides: sawnAlong(all, face, bevels) }));
+  const kinds = eachKind(all).map((face) => ({
+    face,
+    sides: sawnAlong(all, face, { part: 'whole', bevels }),
+  }));
   const [isosceles, equilateral] = kinds.map(({ face }) => away(face)) as [number, number];
   const radiusMm = outerMm / Math.min(isosceles, equilateral);
   const reach = (thick: number) =>

@@ -1,11 +1,12 @@
+import { cornersBetween, within } from '../../ring/convex.js';
 import { type Point, wrapped } from '../../ring/plane.js';
-import { dot, meeting, type Plane, type Point3 } from '../../ring/space.js';
+import type { Plane } from '../../ring/space.js';
 import type { LaidPiece } from '../contract.js';
 
-/** Heights nearer than this are one, and corners nearer than this, mm. */
+/** Heights nearer than this are one, mm. */
 const SAME = 1e-9;
-/** A point may lie so far outside of a plane by rounding, mm. */
-const HAIR = 1e-7;
+/** Corners nearer than this are one, mm. */
+const NEAR = 1e-7;
 /** Planes that are so nearly parallel to a common line meet nowhere near. */
 const LEVEL = 1e-9;
 
@@ -20,7 +21,8 @@ interface Corner extends Point {
  * Within a slab every corner of its outline runs along an edge of the piece, so outlines at bottom and top say all of it, exactly.
  */
 export function slabsOf(planes: readonly Plane[], place: number, fromMm: number, toMm: number): LaidPiece[] {
-  const heights = [fromMm, ...cornerHeights(planes).filter((z) => z > fromMm && z < toMm), toMm];
+  const inner = cornersBetween(planes).flatMap(({ z }) => (z > fromMm && z < toMm ? [z] : []));
+  const heights = [fromMm, ...inner.sort((a, b) => a - b), toMm];
   const stops = heights.filter((z, i) => i === 0 || z - heights[i - 1]! > SAME);
   return stops.slice(1).flatMap((top, i): LaidPiece[] => {
     const bottom = stops[i]!;
@@ -30,21 +32,6 @@ export function slabsOf(planes: readonly Plane[], place: number, fromMm: number,
     return [{ place, fromMm: bottom, toMm: top, bottom: at(bottom), top: at(top) }];
   });
 }
-
-/** Heights of the corners of a convex piece, rising. */
-function cornerHeights(planes: readonly Plane[]): number[] {
-  const found: number[] = [];
-  for (let a = 0; a < planes.length; a++)
-    for (let b = a + 1; b < planes.length; b++)
-      for (let c = b + 1; c < planes.length; c++) {
-        const p = meeting(planes[a]!, planes[b]!, planes[c]!);
-        if (Number.isFinite(p.z) && within(planes, p)) found.push(p.z);
-      }
-  return found.sort((a, b) => a - b);
-}
-
-const within = (planes: readonly Plane[], p: Point3): boolean =>
-  planes.every(({ normal, at }) => dot(normal, p) <= at + HAIR);
 
 /** Where two planes meet a level one. */
 function onBoth(a: Plane, b: Plane, z: number): Point {
@@ -61,7 +48,7 @@ function sectionOf(planes: readonly Plane[], z: number): Corner[] {
       const [p, q] = [planes[a]!.normal, planes[b]!.normal];
       if (Math.abs(p.x * q.y - q.x * p.y) < LEVEL) continue;
       const at = onBoth(planes[a]!, planes[b]!, z);
-      const known = met.some(({ x, y }) => Math.hypot(x - at.x, y - at.y) < HAIR);
+      const known = met.some(({ x, y }) => Math.hypot(x - at.x, y - at.y) < NEAR);
       if (!known && within(planes, { ...at, z })) met.push({ ...at, of: [a, b] });
     }
   if (met.length < 3) return [];

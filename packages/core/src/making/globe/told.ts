@@ -1,13 +1,13 @@
-import type { Mm } from '../../measure/quantity.js';
 import { say, sayMade, sayMm, sayRad } from '../../measure/said.js';
 import { type Step, step } from '../step.js';
-import { type Bevels, type GlobePart, globeFigures } from './panels.js';
+import { nippedBy } from './laid.js';
+import { type GlobePart, globeFigures, type Sawn } from './panels.js';
 
 /** A globe as its steps tell of it. */
-interface GlobeTold {
+interface GlobeTold extends Sawn {
+  /** Of the sphere through its corners, and the thickness of its panels. */
+  readonly radiusMm: number;
   readonly wallMm: number;
-  readonly bevels: Bevels;
-  readonly part: GlobePart;
   /** Whether panels are glued to caps of five round the old corners first, or by threes round every equilateral. */
   readonly glued: 'fives' | 'triplets';
 }
@@ -32,11 +32,11 @@ const CAPS = {
 
 /** What is done to make a facetted globe, in order. */
 export function globeSteps(
-  { wallMm, bevels, part, glued }: GlobeTold,
+  { radiusMm, wallMm, bevels, part, glued }: GlobeTold,
   { leg, base }: { leg: number; base: number },
   bevel: { leg: number; base: number; side: number },
-  nippedMm: Mm | null = null,
 ): Step[] {
+  const nippedMm = nippedBy(bevels, radiusMm, wallMm);
   const { isosceles, equilateral } = panelsOf(part);
   const { centre } = globeFigures();
   return [
