@@ -111,6 +111,31 @@ test('a facetted half globe is added, painted and listed', async ({ page, fellsi
   );
 });
 
+test('a cup is sawn into halves on rods: how deep they go, what is refused, the base in Cuts, the steps last', async ({
+  page,
+  fellside,
+}) => {
+  await open(page, fellside, 'Fell Race Cup', 'Rings');
+  await page.getByRole('link', { name: 'Blanks that are no rings' }).click();
+  await page.getByRole('button', { name: 'Halves on rods' }).click();
+  const mount = page.getByRole('region', { name: 'Halves on rods 1' });
+  await expect(mount.getByText('1 × Base')).toBeVisible();
+  await expect(mount.getByRole('img', { name: /Base from above: 4 holes/ })).toBeVisible();
+  const deep = mount.getByLabel('Drilled into the half');
+  await deep.fill('4');
+  await deep.press('Enter');
+  await expect(mount.getByText(/of wood round them down to a depth of/)).toBeVisible();
+  await deep.press('Escape');
+  const rods = mount.getByLabel('Rods of each half');
+  await rods.fill('3');
+  await rods.press('Enter');
+  await expect(mount.getByText(/prick the 6 crosses/)).toBeVisible();
+  await expect(totals(page)).toContainText('1 blank');
+  await go(page, 'Make');
+  await expect(page.getByText('Saw in two').first()).toBeVisible();
+  await expect(page.getByText('On its rods').first()).toBeVisible();
+});
+
 test('slanted bands are cut through a bowl, shown, painted, listed and taken away', async ({
   page,
   fellside,

@@ -16,7 +16,7 @@ const FOOT = 16;
 /** The line that a printer is checked by, mm. */
 export const MEASURE = 100;
 
-/** Full-size templates: the outside as a card to hold against the work, one segment of every size, and floors that are laid on a plan. */
+/** Full-size templates: the outside as a card to hold against the work, one segment of every size, what is let in, holes for rods, and floors that are laid on a plan. */
 export function templateSheets(pages: Pages, shown: Shown): void {
   tiled(pages, profileDrawing(shown.prepared), 'Half-section, full size');
   const segments = segmentTemplates(
@@ -43,6 +43,8 @@ export function templateSheets(pages: Pages, shown: Shown): void {
       const name = `${inlay.patch ? 'Patch' : 'Inlay'} ${i + 1}, full size`;
       tiled(pages, inlayDrawing(inlay, placed.value, shown.prepared, shown.shop.units), name);
     }
+  for (const { name, made } of shown.plan.blanks)
+    if (made.ok && made.value.template) tiled(pages, made.value.template, `${name}, full size`);
   for (const { ring, made, turn, course } of shown.prepared.rings)
     if (ring.making.way === 'medallion' && made.ok) {
       const name = `Ring ${course.index + 1} from above, full size`;

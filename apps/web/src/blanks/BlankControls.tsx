@@ -1,21 +1,32 @@
-import { type BlankMaking, edit, type Mm, mm } from '@fellside/core';
+import { type BlankMaking, edit, type MadeBlank, type Mm, mm } from '@fellside/core';
 import { GlobeChoices } from '../rings/ways/GlobeChoices.js';
 import { editPiece } from '../store/edits.js';
 import { useActions } from '../store/store.js';
 import { LengthField } from '../ui/LengthField.js';
 import { NumberField } from '../ui/NumberField.js';
 import { Switch } from '../ui/Switch.js';
+import { MountControls } from './MountControls.js';
 
 type Globe = Extract<BlankMaking, { kind: 'globe' }>;
 type Bent = Extract<BlankMaking, { kind: 'bent' }>;
 
+interface BlankControlsProps {
+  readonly index: number;
+  readonly making: BlankMaking;
+  /** As it comes out; null where it cannot be made. */
+  readonly made: MadeBlank | null;
+}
+
 /** What is set for a blank. */
-export function BlankControls({ index, making }: { index: number; making: BlankMaking }) {
-  return making.kind === 'globe' ? (
-    <GlobeControls index={index} making={making} />
-  ) : (
-    <BentControls index={index} making={making} />
-  );
+export function BlankControls({ index, making, made }: BlankControlsProps) {
+  switch (making.kind) {
+    case 'globe':
+      return <GlobeControls index={index} making={making} />;
+    case 'bent':
+      return <BentControls index={index} making={making} />;
+    case 'mount':
+      return <MountControls index={index} making={making} made={made} />;
+  }
 }
 
 function GlobeControls({ index, making }: { index: number; making: Globe }) {

@@ -13,6 +13,7 @@ import {
 import { Plus, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { StepList } from '../plan/StepList.js';
+import { PictureDrawing } from '../plan/StepPictures.js';
 import { WoodBar } from '../rings/WoodBar.js';
 import { editPiece } from '../store/edits.js';
 import { projectOf, unitsOf } from '../store/house.js';
@@ -23,11 +24,12 @@ import { Cautions } from '../ui/Cautions.js';
 import { BlankControls } from './BlankControls.js';
 import { FlatPattern, WrappedView } from './BlankDrawing.js';
 
-/** Blanks that are no rings, beside the stack: facetted globes, bent stacks. */
+/** Blanks that are no rings, beside the stack: facetted globes, bent stacks, a base for halves on rods. */
 export function BlanksStation() {
   const dispatch = useActions();
   const { blanks = [] } = useApp(projectOf);
   const plan = useApp(planOf);
+  const units = useApp(unitsOf);
   const planned = plan.ok ? plan.value.blanks : [];
   const fresh = () => `blank-${Date.now().toString(36)}`;
   return (
@@ -41,7 +43,7 @@ export function BlanksStation() {
           <Button
             key={kind}
             title={BLANKS[kind].says}
-            onClick={() => dispatch(editPiece(edit.addBlank(kind, fresh())))}
+            onClick={() => dispatch(editPiece(edit.addBlank(kind, fresh(), units)))}
           >
             <Plus aria-hidden size={14} /> {BLANKS[kind].name}
           </Button>
@@ -52,8 +54,9 @@ export function BlanksStation() {
         {blanks.length === 0 && (
           <p className="max-w-xl">
             Not everything is a ring. A facetted globe is folded from 80 flat triangles, or 40 for a bowl; a
-            bent stack is a tube of wedges, for handles and links. Add one above: its pieces come into Cuts
-            with those of the rings.
+            bent stack is a tube of wedges, for handles and links. And a piece may be sawn in two when it is
+            turned, its halves on rods over a base. Add one above: its pieces come into Cuts with those of the
+            rings.
           </p>
         )}
         {planned.map((blank, index) => (
@@ -70,10 +73,7 @@ function Blank({ blank, index }: { blank: PlannedBlank; index: number }) {
   const palette = useApp(paletteOf);
   const brush = useApp((state) => state.session.brush);
   const stored = useApp(projectOf).blanks?.[index];
-  const [turn, setTurn] = useState(20);
-  const [tilt, setTilt] = useState(25);
   const made = blank.made.ok ? blank.made.value : null;
-  const solids = useMemo(() => (made ? [...made.solids, ...made.beside] : []), [made]);
   if (!stored) return null;
   const paint = (place: number) => {
     if (brush) dispatch(editPiece(edit.paintBlank(index, brush, [place])));
@@ -86,7 +86,7 @@ function Blank({ blank, index }: { blank: PlannedBlank; index: number }) {
     >
       <div className="mb-3 flex flex-wrap items-end gap-3">
         <h3 className="flex h-8 items-center text-lg font-semibold">{blank.name}</h3>
-        <BlankControls index={index} making={stored.making} />
+        <BlankControls index={index} making={stored.making} made={made} />
         <Button disabled={!brush} onClick={() => brush && dispatch(editPiece(edit.paintBlank(index, brush)))}>
           All of the wood in hand
         </Button>
@@ -103,27 +103,21 @@ function Blank({ blank, index }: { blank: PlannedBlank; index: number }) {
         </p>
       )}
       {made && (
-        <div className="grid grid-cols-[minmax(0,5fr)_minmax(0,5fr)_260px] gap-4">
-          <figure>
-            <FlatPattern made={made} woods={stored.woods} palette={palette} onPlace={paint} />
-            <figcaption className="mt-1 text-sm text-quiet">
-              Laid flat. Pick a wood above, then press pieces.
-            </figcaption>
-          </figure>
-          <figure>
-            <WrappedView
-              solids={solids}
-              turn={(turn * Math.PI) / 180}
-              tilt={(tilt * Math.PI) / 180}
-              woods={stored.woods}
-              palette={palette}
-              onPlace={paint}
-            />
-            <figcaption className="mt-1 flex gap-4 text-sm text-quiet">
-              <Angle label="Turn" value={turn} most={360} onChange={setTurn} />
-              <Angle label="Tilt" value={tilt} most={90} onChange={setTilt} />
-            </figcaption>
-          </figure>
+        <div className="grid grid-cols-[minmax(0,5fr)_minmax(0,5fr)_260px] gap-4 max-wide:grid-cols-1">
+          {made.pictures?.map((picture, i) => (
+            <figure key={picture.title}>
+              <PictureDrawing
+                picture={picture}
+                prefix={`${blank.id}-${i}`}
+                woods={stored.woods}
+                className="h-80"
+                {...{ palette, units }}
+              />
+              <figcaption className="mt-1 text-sm text-quiet">
+                {picture.title}. {sentenceIn(picture.says, units)}
+              </figcaption>
+            </figure>
+          )) ?? <Views made={made} woods={stored.woods} palette={palette} onPlace={paint} />}
           <div className="flex flex-col gap-3 text-sm">
             <ul>
               {blank.pieces.map(({ kind, wood, count }) => (
@@ -168,6 +162,39 @@ function Blank({ blank, index }: { blank: PlannedBlank; index: number }) {
         </>
       )}
     </section>
+  );
+}
+
+type ViewsProps = Parameters<typeof FlatPattern>[0];
+
+/** A blank laid flat, and put together. */
+function Views({ made, woods, palette, onPlace }: ViewsProps) {
+  const [turn, setTurn] = useState(20);
+  const [tilt, setTilt] = useState(25);
+  const solids = useMemo(() => [...made.solids, ...made.beside], [made]);
+  return (
+    <>
+      <figure>
+        <FlatPattern made={made} woods={woods} palette={palette} onPlace={onPlace} />
+        <figcaption className="mt-1 text-sm text-quiet">
+          Laid flat. Pick a wood above, then press pieces.
+        </figcaption>
+      </figure>
+      <figure>
+        <WrappedView
+          solids={solids}
+          turn={(turn * Math.PI) / 180}
+          tilt={(tilt * Math.PI) / 180}
+          woods={woods}
+          palette={palette}
+          onPlace={onPlace}
+        />
+        <figcaption className="mt-1 flex gap-4 text-sm text-quiet">
+          <Angle label="Turn" value={turn} most={360} onChange={setTurn} />
+          <Angle label="Tilt" value={tilt} most={90} onChange={setTilt} />
+        </figcaption>
+      </figure>
+    </>
   );
 }
 

@@ -37,7 +37,7 @@ describe('blanks beside the stack', () => {
     await userEvent.clear(field);
     await userEvent.type(field, '10mm{Enter}');
     expect(screen.getByRole('alert').textContent).toMatch(/The curve has a radius of/);
-    expect(project().blanks![0]!.making).toEqual(BLANKS.bent.begun);
+    expect(project().blanks![0]!.making).toEqual(BLANKS.bent.begin());
   });
 
   test('their pieces stand in Cuts by name', () => {

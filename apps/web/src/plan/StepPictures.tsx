@@ -59,10 +59,12 @@ interface PictureProps extends Omit<StepPicturesProps, 'pictures' | 'steps'> {
   readonly picture: StepPicture;
   /** Begins the ids of the patterns, to keep drawings on a page apart. */
   readonly prefix: string;
+  /** How high it is. */
+  readonly className?: string;
 }
 
 /** One step of a glue-up as it is drawn. */
-export function PictureDrawing({ picture, prefix, woods, palette, units }: PictureProps) {
+export function PictureDrawing({ picture, prefix, woods, palette, units, className = 'h-44' }: PictureProps) {
   const { left, right, low, high } = boundsOf(picture);
   const wide = Math.max(right - left, (high - low) / SHAPE.most, 1e-6);
   const tall = Math.max(high - low, wide * SHAPE.least);
@@ -77,17 +79,18 @@ export function PictureDrawing({ picture, prefix, woods, palette, units }: Pictu
   return (
     <svg
       viewBox={box}
-      className="wood-ground h-44 w-full rounded"
+      className={`wood-ground w-full rounded ${className}`}
       role="img"
       aria-label={`${picture.title}: ${sentenceIn(picture.says, units)}`}
     >
       <WoodPatterns woods={palette.values()} hatched={false} prefix={prefix} />
       <g transform="scale(1 -1)">
-        {picture.parts.map(({ outline, place }, i) => (
+        {picture.parts.map(({ outline, place, holes = [] }, i) => (
           <path
             // Parts are drawn over each other in their order, which is all that tells them apart.
             key={i}
-            d={outlinePath(outline)}
+            d={[outline, ...holes].map(outlinePath).join('')}
+            fillRule="evenodd"
             fill={place === null ? 'none' : woodFill(palette.get(woods[place]!), prefix)}
             stroke="#1d2527"
             strokeWidth="0.6"

@@ -122,7 +122,7 @@ test('a check leads to what it is about: a ring by its address, a blank to the b
       <Where />
     </>,
   );
-  const links = { ...BLANKS.bent.begun, curveMm: mm(20), linkAsideMm: mm(20) };
+  const links = { ...BLANKS.bent.begin(), curveMm: mm(20), linkAsideMm: mm(20) };
   act(() => void store.dispatch(editPiece(edit.addBlank('bent', 'l'))));
   act(() => void store.dispatch(editPiece(edit.setBlank(0, links))));
   act(

@@ -1,4 +1,12 @@
-import { makeBlank, type Plan, type Project, type Result, type Shop, type Species } from '@fellside/core';
+import {
+  makeBlank,
+  type Plan,
+  type Project,
+  type Result,
+  type Shop,
+  type Species,
+  vesselOf,
+} from '@fellside/core';
 
 /** What a plan is worked out from. */
 export interface PlanAsk {
@@ -43,8 +51,12 @@ function next(): void {
 }
 
 /** Blanks are made here again: what they are asked later cannot be sent. */
-function whole(result: Result<Plan>, { blanks = [] }: Project): Result<Plan> {
-  if (!result.ok) return result;
-  const made = result.value.blanks.map((blank, i) => ({ ...blank, made: makeBlank(blanks[i]!.making) }));
+function whole(result: Result<Plan>, { blanks = [], form }: Project): Result<Plan> {
+  const vessel = vesselOf(form);
+  if (!result.ok || !vessel.ok) return result;
+  const made = result.value.blanks.map((blank, i) => ({
+    ...blank,
+    made: makeBlank(blanks[i]!.making, vessel.value),
+  }));
   return { ok: true, value: { ...result.value, blanks: made } };
 }

@@ -7,6 +7,7 @@ import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { volumeOfSolid } from '../ring/space.js';
 import { between } from '../testing/numbers.js';
+import { anyVessel } from '../testing/pieces.js';
 import { type BentParams, bentPlaces, volumeOfBlank } from './bent.js';
 import { isLinked, linkClearance, straightForTwo } from './bentPath.js';
 import { wedgeThickness } from './bentPieces.js';
@@ -22,16 +23,16 @@ beforeAll(async () => {
 });
 
 const degrees = (angle: number) => (angle * 180) / Math.PI;
-const globe = (change: Partial<GlobeParams> = {}): GlobeParams => ({ ...BLANKS.globe.begun, ...change });
-const bent = (change: Partial<BentParams> = {}): BentParams => ({ ...BLANKS.bent.begun, ...change });
+const globe = (change: Partial<GlobeParams> = {}): GlobeParams => ({ ...BLANKS.globe.begin(), ...change });
+const bent = (change: Partial<BentParams> = {}): BentParams => ({ ...BLANKS.bent.begin(), ...change });
 
 function made(making: BlankMaking): MadeBlank {
-  const blank = makeBlank(making);
+  const blank = makeBlank(making, anyVessel());
   if (!blank.ok) throw new Error(plain(blank.reasons[0]!.message));
   return blank.value;
 }
 const refusal = (making: BlankMaking) => {
-  const blank = makeBlank(making);
+  const blank = makeBlank(making, anyVessel());
   return blank.ok ? null : blank.reasons[0]!;
 };
 

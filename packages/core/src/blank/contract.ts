@@ -1,6 +1,7 @@
+import type { FlatDrawing } from '../exchange/drawing.js';
 import type { PieceKind, PlaceGroup } from '../making/contract.js';
 import type { Figure } from '../making/figures.js';
-import type { PicturePart } from '../making/picture.js';
+import type { PicturePart, StepPicture } from '../making/picture.js';
 import type { Step } from '../making/step.js';
 import type { Warning } from '../making/warnings.js';
 import type { Point3, Solid } from '../ring/space.js';
@@ -18,6 +19,10 @@ export interface MadeBlank {
   readonly beside: readonly Solid[];
   /** The pattern laid flat, a part for each place. */
   readonly flat: readonly PicturePart[];
+  /** How it looks and where it is drilled, where that says more than a pattern laid flat. */
+  readonly pictures?: readonly StepPicture[];
+  /** What is drawn at full size, to drill and saw by. */
+  readonly template?: FlatDrawing;
   /** Which place holds a point (mm); null where there is no wood. */
   placeAt(p: Point3): number | null;
   readonly figures: readonly Figure[];

@@ -2,10 +2,11 @@ import { expect, test } from 'vitest';
 import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import type { Point } from '../ring/plane.js';
+import { anyVessel } from '../testing/pieces.js';
 import { BLANKS, type BlankMaking, makeBlank } from './registry.js';
 
 const made = (making: BlankMaking) => {
-  const blank = makeBlank(making);
+  const blank = makeBlank(making, anyVessel());
   if (!blank.ok) throw new Error(plain(blank.reasons[0]!.message));
   return blank.value;
 };
@@ -26,7 +27,7 @@ const apart = (a: readonly Point[], b: readonly Point[]) =>
   );
 
 test('the globe laid flat: every triangle at its true size, none on another', () => {
-  const { flat, figures } = made(BLANKS.globe.begun);
+  const { flat, figures } = made(BLANKS.globe.begin());
   const leg = figures.find(({ key }) => key === 'legs-of-the-isosceles')!.value as number;
   const base = figures.find(({ key }) => key === 'their-base-sides-of-the-equilateral')!.value as number;
   // Chord factors of the icosahedron split once, times the radius (geodesic dome tables, from memory).
@@ -41,7 +42,7 @@ test('the globe laid flat: every triangle at its true size, none on another', ()
 });
 
 test('a bent stack laid flat: rows as high as a segment, cells as wide as the wedge is there, none on another', () => {
-  const { flat, groups, kinds } = made({ ...BLANKS.bent.begun, innerRadiusMm: mm(6) });
+  const { flat, groups, kinds } = made({ ...BLANKS.bent.begin(), innerRadiusMm: mm(6) });
   expect(groups).toEqual([{ name: 'Segment', count: 144 }]);
   expect(kinds[0]!.places).toHaveLength(144);
   // A tube of radius 14 of six: sides 2·14·tan 30°. Wedges of 15° on a curve of 60: 2·R·tan 7.5°, R to the middle of the side.
@@ -62,7 +63,7 @@ test('a bent stack laid flat: rows as high as a segment, cells as wide as the we
 test('a link is closed with its last wedge dry; a handle says how far round it goes', () => {
   const curve = (sweepDeg: number) =>
     plain(
-      made({ ...BLANKS.bent.begun, sweepDeg })
+      made({ ...BLANKS.bent.begin(), sweepDeg })
         .steps()
         .find(({ id }) => id === 'curve')!.says,
     );

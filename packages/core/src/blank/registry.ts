@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Vessel } from '../form/vessel.js';
 import type { OwnedPieces } from '../lumber/owned.js';
 import { mm } from '../measure/quantity.js';
 import type { Result } from '../measure/reason.js';
@@ -7,8 +8,11 @@ import { volumeOfSolid } from '../ring/space.js';
 import { type BentParams, bentParams, bentPlaces, makeBent } from './bent.js';
 import type { MadeBlank } from './contract.js';
 import { type GlobeParams, globeParams, globePlaces, makeGlobe } from './globe.js';
+import { beginMount } from './mount/begin.js';
+import { makeMount } from './mount/mount.js';
+import { type MountParams, mountParams } from './mount/params.js';
 
-export type BlankMaking = GlobeParams | BentParams;
+export type BlankMaking = GlobeParams | BentParams | MountParams;
 export type BlankKind = BlankMaking['kind'];
 
 /** The only list of the blanks that are no rings. */
@@ -16,18 +20,18 @@ export const BLANKS = {
   globe: {
     name: 'Facetted globe',
     says: '80 flat triangles, or 40 of them for a bowl',
-    begun: {
+    begin: (): GlobeParams => ({
       kind: 'globe',
       diameterMm: mm(200),
       wallMm: mm(18),
       part: 'whole',
       bevels: 'half-angle',
-    } satisfies GlobeParams,
+    }),
   },
   bent: {
     name: 'Bent stack',
     says: 'wedges of rings glued to a curved tube: handles, and links that pass through each other',
-    begun: {
+    begin: (): BentParams => ({
       kind: 'bent',
       outerRadiusMm: mm(14),
       innerRadiusMm: mm(0),
@@ -36,22 +40,46 @@ export const BLANKS = {
       curveMm: mm(60),
       sweepDeg: 360,
       linkAsideMm: mm(0),
-    } satisfies BentParams,
+    }),
+  },
+  mount: {
+    name: 'Halves on rods',
+    says: 'the finished piece sawn in two, each half on rods over a base',
+    begin: beginMount,
   },
 } as const;
 
 export const blankSchema: z.ZodType<BlankMaking> = z.discriminatedUnion('kind', [
   globeParams,
   bentParams,
+  mountParams,
 ]) as unknown as z.ZodType<BlankMaking>;
 
-/** Makes a blank that is no ring (sizes in mm): its pieces as solids, its pattern laid flat, what is done; or why it cannot be. */
-export const makeBlank = (making: BlankMaking): Result<MadeBlank> =>
-  making.kind === 'globe' ? makeGlobe(making) : makeBent(making);
+/**
+ * Makes a blank that is no ring (sizes in mm), beside a piece of a form: its pieces as solids, its pattern laid flat, what is done; or why it cannot be.
+ */
+export function makeBlank(making: BlankMaking, vessel: Vessel): Result<MadeBlank> {
+  switch (making.kind) {
+    case 'globe':
+      return makeGlobe(making);
+    case 'bent':
+      return makeBent(making);
+    case 'mount':
+      return makeMount(making, vessel);
+  }
+}
 
 /** Places of a blank, by its parameters alone. */
-export const blankPlaces = (making: BlankMaking): number =>
-  making.kind === 'globe' ? globePlaces(making) : bentPlaces(making);
+export function blankPlaces(making: BlankMaking): number {
+  switch (making.kind) {
+    case 'globe':
+      return globePlaces(making);
+    case 'bent':
+      return bentPlaces(making);
+    case 'mount':
+      return 1;
+  }
+}
 
 /** Pieces of a blank, by its id in the document, by kind and wood. */
 export function blankPieces(made: MadeBlank, id: string, woodAt: (place: number) => string): OwnedPieces[] {

@@ -123,7 +123,7 @@ test('another segment count is held back where the way’s own parameters would 
 });
 
 test('links that run into each other are a check with what they lack, and no room is said of them', () => {
-  const given = { ...BLANKS.bent.begun, curveMm: mm(20), linkAsideMm: mm(20) };
+  const given = { ...BLANKS.bent.begin(), curveMm: mm(20), linkAsideMm: mm(20) };
   const made = makeBent(given);
   if (!made.ok) throw new Error(plain(made.reasons[0]!.message));
   const lack = -linkClearance(20, 14 / Math.cos(Math.PI / 6), 20);

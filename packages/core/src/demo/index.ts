@@ -2,6 +2,7 @@ import type { UnitSystem } from '../measure/format.js';
 import type { Project } from '../project/schema.js';
 import { dewpondBowl, drystoneVase, secretarysBowl } from './bands.js';
 import { bindweedVase } from './climbing.js';
+import { openGateVase } from './halves.js';
 import { sheepwashBowl } from './inlaid.js';
 import { shepherdsLantern } from './lantern.js';
 import { inMillimetres } from './metric.js';
@@ -28,6 +29,7 @@ export const demoProjects = (units?: UnitSystem): Project[] => [
   bindweedVase(),
   sheepwashBowl(),
   trigPointBall(),
+  openGateVase(),
 ];
 
 export { demoBoards } from './boards.js';

@@ -165,8 +165,8 @@ export function beaconGlobe(): Project {
       [14, disc, 0, 'black-walnut'],
     ],
   );
-  const globe: BlankMaking = { ...BLANKS.globe.begun, part: 'half' };
-  const links: BlankMaking = { ...BLANKS.bent.begun, outerRadiusMm: mm(10), linkAsideMm: mm(60) };
+  const globe: BlankMaking = { ...BLANKS.globe.begin(), part: 'half' };
+  const links: BlankMaking = { ...BLANKS.bent.begin(), outerRadiusMm: mm(10), linkAsideMm: mm(60) };
   const isosceles = 30;
   return {
     ...stand,

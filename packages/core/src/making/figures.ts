@@ -69,6 +69,15 @@ export const FIGURE_NAMES = {
   'room-between-the-links': 'Room between the links',
   'straight-for-two-links-in-one': 'Straight for two links in one, at least',
   'ring-of-a-straight': 'Ring of a straight length',
+  rods: 'Rods',
+  'rod-length': 'Rod, length',
+  'tilt-of-the-drill-table': 'Tilt of the drill table',
+  'rods-apart': 'Rods, apart',
+  'hole-at-most': 'Hole in a half, at most',
+  'wood-round-the-holes': 'Wood round the holes, at least',
+  'holes-from-the-middle': 'Holes in the base, from its middle line',
+  'wood-under-the-holes': 'Wood left under the holes in the base',
+  'tips-over-at': 'Tips over at',
 } as const;
 export type FigureKey = keyof typeof FIGURE_NAMES;
 

@@ -25,6 +25,8 @@ export interface Step {
   readonly says: Said;
   readonly tool: Tool;
   readonly cautions: readonly CautionId[];
+  /** Done to the piece when it is turned, or when its finish is on; left out of what is done beside the lathe. */
+  readonly when?: 'turned' | 'finished';
   /** The glue-up that several rings are sawn from, where it is done once for all of them. */
   readonly once?: string;
 }

@@ -14,6 +14,7 @@ const WARNINGS = [
   'pin-shows',
   'section-too-thick',
   'thick-spacer',
+  'tips-easily',
   'wedge-thin',
 ] as const;
 export type WarningCode = (typeof WARNINGS)[number];

@@ -1,5 +1,6 @@
 import type { MadeBlank } from '../blank/contract.js';
 import { BLANKS, blankPieces, makeBlank } from '../blank/registry.js';
+import type { Vessel } from '../form/vessel.js';
 import type { OwnedPieces } from '../lumber/owned.js';
 import type { Step } from '../making/step.js';
 import type { Result } from '../measure/reason.js';
@@ -17,10 +18,11 @@ export interface PlannedBlank {
 
 export function plannedBlanks(
   { blanks = [] }: Pick<Project, 'blanks'>,
+  vessel: Vessel,
   woodOf: ReadonlyMap<string, string>,
 ): PlannedBlank[] {
   return blanks.map(({ id, making, woods }) => {
-    const made = makeBlank(making);
+    const made = makeBlank(making, vessel);
     const pieces = made.ok ? blankPieces(made.value, id, (place) => woodOf.get(woods[place]!)!) : [];
     return { id, name: BLANKS[making.kind].name, made, pieces, steps: made.ok ? made.value.steps() : [] };
   });

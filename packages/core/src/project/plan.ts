@@ -85,7 +85,7 @@ export function plan(
   const { vessel, turned, rings, bands, overTopMm, underFootMm } = prepared.value;
   const alone = rings.map((ring, i) => ringPlan(ring, rings[i - 1], woodOf, shop));
   const plans = withInlays(withLetIn(alone, project, woodOf), prepared.value, woodOf);
-  const blanks = plannedBlanks(project, woodOf);
+  const blanks = plannedBlanks(project, vessel, woodOf);
   const beside = blanks.flatMap(({ pieces }) => pieces);
   const slants = plannedBands(bands, woodOf);
   const left = finishedVolumes(prepared.value, alone, woodOf);

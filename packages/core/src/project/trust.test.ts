@@ -12,6 +12,7 @@ import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
 import { mangled, mangledFile, probed, probedFile, strangeNumber } from '../testing/fuzz.js';
+import { anyVessel } from '../testing/pieces.js';
 import { SHIPPED_WOODS } from '../wood/catalogue.js';
 import { changesBetween } from './changes.js';
 import { run } from './commands/command.js';
@@ -98,7 +99,7 @@ describe('what is given is judged before anything loops over it', () => {
     expect(plain(messagesOf({ ...cup(), blanks: [blank('a'), blank('b')] })[0] ?? '')).toMatch(
       /43200 pieces in all; 30000 are allowed/,
     );
-    const made = makeBlank(bent as never);
+    const made = makeBlank(bent as never, anyVessel());
     if (!made.ok) throw new Error();
     const [pieces] = blankPieces(made.value, 'a', () => 'x');
     expect(pieces!.count).toBe(21_600);

@@ -1,4 +1,5 @@
 import { STARTING_SHAPES } from '../form/starting.js';
+import { type Vessel, vesselOf } from '../form/vessel.js';
 import { accountsOf } from '../lumber/layout/account.js';
 import { laidAtOnce } from '../lumber/layout/atOnce.js';
 import type { WoodLedger } from '../lumber/ledger.js';
@@ -75,3 +76,10 @@ export const placeIn =
 /** Codes of checks with the numbers of what they are about: `overlap 9`. */
 export const spotted = (plan: Plan): string[] =>
   plan.checks.map(({ code, owners }) => [code, ...owners.map((owner) => placeIn(plan)(owner) + 1)].join(' '));
+
+/** Beside what a blank is made where it does not matter. */
+export const anyVessel = (): Vessel => {
+  const vessel = vesselOf(started('bowl').form);
+  if (!vessel.ok) throw new Error(plain(vessel.reasons[0]!.message));
+  return vessel.value;
+};

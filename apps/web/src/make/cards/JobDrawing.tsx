@@ -11,8 +11,8 @@ import {
 } from '@fellside/core';
 import { outlinePath } from '../../plan/outline.js';
 import { PictureDrawing } from '../../plan/StepPictures.js';
-import { unitsOf } from '../../store/house.js';
-import { paletteOf, preparedOf } from '../../store/selectors.js';
+import { projectOf, unitsOf } from '../../store/house.js';
+import { paletteOf, planOf, preparedOf } from '../../store/selectors.js';
 import { useApp } from '../../store/store.js';
 import { WoodPatterns, woodFill } from '../../ui/WoodPatterns.js';
 import { SectionNow } from './SectionNow.js';
@@ -32,10 +32,24 @@ export function JobDrawing({ job }: { job: Job }) {
   const prepared = useApp(preparedOf);
   const palette = useApp(paletteOf);
   const units = useApp(unitsOf);
+  const plan = useApp(planOf);
+  const project = useApp(projectOf);
   if (!prepared.ok) return null;
   const { rings } = prepared.value;
   if (view) return <SectionNow prepared={prepared.value} view={asFarAs(job, view, rings)} job={job} />;
   const [owner] = job.owners;
+  const blank = plan.ok ? plan.value.blanks.find(({ id }) => id === owner?.id) : undefined;
+  if (blank?.made.ok) {
+    const { pictures = [] } = blank.made.value;
+    const picture = pictures.find(({ step }) => job.id.endsWith(`/${step}`)) ?? pictures[0];
+    const woods = project.blanks?.find(({ id }) => id === blank.id)?.woods;
+    return picture && woods ? (
+      <figure className="w-28 shrink-0 sm:w-56">
+        <PictureDrawing prefix="card" {...{ picture, woods, palette, units }} />
+        <figcaption className="text-center text-sm text-quiet">{picture.title}</figcaption>
+      </figure>
+    ) : null;
+  }
   const ring = owner && job.owners.length === 1 ? rings.find((each) => each.ring.id === owner.id) : undefined;
   if (!ring?.made.ok) return null;
   const { value: made } = ring.made;

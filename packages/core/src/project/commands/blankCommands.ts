@@ -1,14 +1,17 @@
 import { BLANKS, type BlankKind, type BlankMaking, blankPlaces, makeBlank } from '../../blank/registry.js';
+import { vesselOf } from '../../form/vessel.js';
+import type { UnitSystem } from '../../measure/format.js';
 import type { Project } from '../schema.js';
 import type { Command, Outcome } from './command.js';
 import { spread } from './stack.js';
 
-/** A blank beside the stack, as it usually is. */
-export const addBlank = (kind: BlankKind, id: string): Command => ({
+/** A blank beside the stack, as it usually is in a shop that measures so. */
+export const addBlank = (kind: BlankKind, id: string, units: UnitSystem = 'mm'): Command => ({
   label: `Add a ${BLANKS[kind].name.toLowerCase()}`,
   apply(draft) {
-    const { begun } = BLANKS[kind];
-    const making: BlankMaking = { ...begun };
+    const vessel = vesselOf(draft.form);
+    if (!vessel.ok) return { reasons: vessel.reasons };
+    const making: BlankMaking = BLANKS[kind].begin(vessel.value, units);
     const wood = draft.palette[0]!.key;
     draft.blanks = [
       ...(draft.blanks ?? []),
@@ -37,7 +40,9 @@ export const setBlank = (index: number, making: BlankMaking): Command => ({
 function made(draft: Project, index: number, making: BlankMaking): Outcome | undefined {
   const blank = draft.blanks?.[index];
   if (!blank) return undefined;
-  const tried = makeBlank(making);
+  const vessel = vesselOf(draft.form);
+  if (!vessel.ok) return { reasons: vessel.reasons };
+  const tried = makeBlank(making, vessel.value);
   if (!tried.ok) return { reasons: tried.reasons };
   blank.making = making;
   blank.woods = spread(blank.woods, blankPlaces(making));

@@ -193,11 +193,11 @@ describe('blanks beside the stack', () => {
     expect(cutListCsv(planned(globed), SHIPPED_WOODS, DEFAULT_SHOP)).toMatch(/blank 1,Isosceles,/);
   });
   test('are painted, sized, and taken away again; what cannot be made changes nothing', () => {
-    const half = after(globed, edit.setBlank(0, { ...BLANKS.globe.begun, part: 'half' }));
+    const half = after(globed, edit.setBlank(0, { ...BLANKS.globe.begin(), part: 'half' }));
     expect(half.blanks![0]!.woods).toHaveLength(40);
     const painted = after(half, edit.paintBlank(0, 'black-walnut', [3]));
     expect(painted.blanks![0]!.woods[3]).toBe('black-walnut');
-    expect(refusal(half, edit.setBlank(0, { ...BLANKS.globe.begun, wallMm: mm(150) }))).toMatch(
+    expect(refusal(half, edit.setBlank(0, { ...BLANKS.globe.begin(), wallMm: mm(150) }))).toMatch(
       /is the most/,
     );
     expect(after(half, edit.removeBlank(0)).blanks).toBeUndefined();

@@ -6,6 +6,7 @@ import type { Assembly } from './assembly.js';
 import type { Hold } from './held.js';
 import type { PlacedInlay } from './inlayJobs.js';
 import type { Job } from './job.js';
+import type { Part } from './partJobs.js';
 import type { LeaningJoint } from './placing.js';
 
 /** What the work on the whole piece is worked out from. */
@@ -31,6 +32,8 @@ export interface Closing {
   readonly finish: FinishId | undefined;
   /** What is let into the outside. */
   readonly inlays: readonly PlacedInlay[];
+  /** What is made beside it for the whole piece: a base that its halves stand on. */
+  readonly beside: readonly Part[];
 }
 
 /** A disc let into the bottom: it hides the grip, and carries what is written on it; mm. */

@@ -5,6 +5,7 @@ import { finishJobs } from './finishJobs.js';
 import { footJobs } from './footJobs.js';
 import { inlayJobs } from './inlayJobs.js';
 import type { Job, JobStage, Need } from './job.js';
+import { laterJobs } from './laterJobs.js';
 import { outsideJobs } from './outsideJobs.js';
 import { jointJob } from './partJobs.js';
 import { placingSaid } from './placing.js';
@@ -23,14 +24,10 @@ export function closingJobs(
   const outside = outsideJobs(of, following(sawn, following(joined, ends)));
   const inlays = inlayJobs(of.inlays, of.workshop, following(outside, []));
   const foot = footJobs(of, following(inlays, following(outside, [])));
-  const jobs = [
-    ...joined,
-    ...sawn,
-    ...outside,
-    ...inlays,
-    ...foot,
-    ...finishJobs(of.finish, of.workshop, following(foot, [])),
-  ];
+  const halved = laterJobs(of.beside, 'turned', of.workshop, following(foot, []));
+  const finish = finishJobs(of.finish, of.workshop, following(halved, following(foot, [])));
+  const mounted = laterJobs(of.beside, 'finished', of.workshop, following(finish, following(halved, [])));
+  const jobs = [...joined, ...sawn, ...outside, ...inlays, ...foot, ...halved, ...finish, ...mounted];
   return { jobs, stages: stagesOf(jobs) };
 }
 
@@ -62,7 +59,9 @@ const TITLES: readonly (readonly [id: string, title: string])[] = [
   ['bands', 'Slanted bands'],
   ['outside', 'Outside'],
   ['foot', 'Reverse, foot'],
+  ['turned', 'Saw in two'],
   ['finish', 'Finish'],
+  ['finished', 'On its rods'],
 ];
 
 const stagesOf = (jobs: readonly Job[]): JobStage[] =>

@@ -2,7 +2,7 @@ import { radiusAt } from '../../form/curve.js';
 import { insideAt, type Vessel } from '../../form/vessel.js';
 import type { RingPlan } from '../../lumber/ringPlan.js';
 import { type Mm, mm } from '../../measure/quantity.js';
-import { ownerKey, ringOwner, rollOf } from '../../ring/owner.js';
+import { blankOwner, ownerKey, ringOwner, rollOf } from '../../ring/owner.js';
 import type { FinishId } from '../../settings/finishes.js';
 import type { Shop } from '../../settings/shop.js';
 import { type Assembly, assemblyOf, hangs, type Section } from './assembly.js';
@@ -62,7 +62,8 @@ export function orderOf(
   const { rings } = plan;
   const assembly = assemblyOf(vessel, rings, shop, schools);
   const { sections } = assembly;
-  const parts = partsOf(plan, rollOf(plan), shop, schools);
+  const roll = rollOf(plan);
+  const parts = partsOf(plan, roll, shop, schools);
   const spareMm = schools.spareFoot ? spareThickness(rings[0]!.need.heightMm, shop) : mm(0);
   const seats = sections.map((section) =>
     seatFor(heldOf(section, vessel, rings, spareMm), shop, schools.seat),
@@ -104,6 +105,11 @@ export function orderOf(
       letIn,
       finish,
       inlays,
+      beside: plan.blanks.map(({ id, steps }) => ({
+        owner: blankOwner(id),
+        title: roll.titleOf(blankOwner(id)),
+        steps,
+      })),
     },
     stacked.bands,
   );

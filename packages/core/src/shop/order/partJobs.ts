@@ -36,6 +36,13 @@ const TITLES: Readonly<Record<string, string>> = {
   blocks: 'glue blocks',
   measure: 'measure',
   clean: 'clean up',
+  base: 'plane and saw the base',
+  'base-holes': 'drill the base',
+  rods: 'cut rods',
+  'foot-holes': 'drill the foot',
+  halve: 'saw in two',
+  'sawn-faces': 'flatten the sawn faces',
+  mount: 'stand it on its rods',
 };
 const BY_TOOL: Readonly<Record<Step['tool'], string>> = {
   planer: 'plane',

@@ -45,7 +45,11 @@ export function partsOf({ rings, slants, blanks }: Parts, roll: Roll, shop: Shop
     }
     return own;
   };
-  const part = (owner: Owner, { steps }: Glued): Part => ({ owner, title: roll.titleOf(owner), steps });
+  const part = (owner: Owner, { steps }: Glued): Part => ({
+    owner,
+    title: roll.titleOf(owner),
+    steps: steps.filter(({ when }) => when === undefined),
+  });
   for (const ring of rings) {
     const of = part(ringOwner(ring.id), ring);
     const jobs = take(of, []);

@@ -1,0 +1,114 @@
+import type { Vessel } from '../../form/vessel.js';
+import { type Mm, mm } from '../../measure/quantity.js';
+import { type SectionPoint, woodOutline } from '../../surface/drawing.js';
+
+/** The wood that a rod may be drilled into: its half-section, and where the sawn face is, mm from the axis. */
+export interface HalfWood {
+  readonly outline: readonly SectionPoint[];
+  readonly faceMm: number;
+}
+
+export const halfOf = (vessel: Vessel, { kerfMm }: { readonly kerfMm: number }): HalfWood => ({
+  outline: woodOutline(vessel),
+  faceMm: kerfMm / 2,
+});
+
+/** Lower than this a side of the outline is the foot, which is what is drilled through; nearer to the axis none is a surface (mm). */
+const LEVEL = 1e-6;
+/** Along a rod it is looked at every so often, and rows of rods are tried so far from each other, mm. */
+const STEP = 0.25;
+
+/** How far a point of a half-section is within its wood, the foot apart; less than nothing where it is not in it (mm). */
+export function within(outline: readonly SectionPoint[], r: number, z: number): number {
+  let least = Infinity;
+  let inside = false;
+  outline.forEach((a, i) => {
+    const b = outline[(i + 1) % outline.length]!;
+    if (a.z > z !== b.z > z && r < a.r + ((z - a.z) * (b.r - a.r)) / (b.z - a.z)) inside = !inside;
+    const surface = Math.max(a.z, b.z) > LEVEL && Math.max(a.r, b.r) > LEVEL;
+    if (surface) least = Math.min(least, fromSide(a, b, r, z));
+  });
+  return inside ? least : -least;
+}
+
+function fromSide(a: SectionPoint, b: SectionPoint, r: number, z: number): number {
+  const [dr, dz] = [b.r - a.r, b.z - a.z];
+  const square = dr * dr + dz * dz;
+  const share = square === 0 ? 0 : Math.min(1, Math.max(0, ((r - a.r) * dr + (z - a.z) * dz) / square));
+  return Math.hypot(r - a.r - share * dr, z - a.z - share * dz);
+}
+
+/** Rods of a half: how thick, how they lean (degrees), how far in from the sawn face (mm). */
+interface Drilled {
+  readonly rodMm: number;
+  readonly leanDeg: number;
+  readonly insetMm: number;
+}
+
+export const leanOf = ({ leanDeg }: Pick<Drilled, 'leanDeg'>): number => (leanDeg * Math.PI) / 180;
+
+/**
+ * Wood between a hole and the nearest surface but the foot, `along` the rod from where it enters, `aside` the middle of the row (mm): the end of a
+ * drill is taken as round as it is thick.
+ */
+export function woodRound(half: HalfWood, drilled: Drilled, aside: number, along: number): number {
+  const lean = leanOf(drilled);
+  const x = half.faceMm + drilled.insetMm + along * Math.sin(lean);
+  // A hair above the bench, where the outline's own foot is not in the way.
+  const z = Math.max(LEVEL * 2, along * Math.cos(lean));
+  return Math.min(x - half.faceMm, within(half.outline, Math.hypot(x, aside), z)) - drilled.rodMm / 2;
+}
+
+/** The least of it over the whole hole. */
+export function leastWood(half: HalfWood, drilled: Drilled, aside: number, deep: number): number {
+  const steps = Math.ceil(deep / STEP);
+  let least = Infinity;
+  for (let i = 0; i <= steps; i++)
+    least = Math.min(least, woodRound(half, drilled, aside, (deep * i) / steps));
+  return least;
+}
+
+/** How deep a hole may be that leaves so much wood all along; 0 where it cannot even begin (mm, to a quarter). */
+export function deepestHole(half: HalfWood, drilled: Drilled, aside: number, marginMm: number): number {
+  let deep = 0;
+  while (woodRound(half, drilled, aside, deep) >= marginMm) deep += STEP;
+  return Math.max(0, deep - STEP);
+}
+
+/** Places of rods in a row, from its middle (mm). */
+export const rowOf = (rods: number, spacingMm: number): number[] =>
+  Array.from({ length: rods }, (_, i) => (i - (rods - 1) / 2) * spacingMm);
+
+/** How far apart rods may be and all leave as much wood as is wanted, and how deep they may be there; the deepest row where none is deep enough. */
+export function widestRow(
+  half: HalfWood,
+  given: Drilled & { readonly rods: number; readonly marginMm: number },
+  deep: number,
+): { readonly spacingMm: Mm; readonly deepMm: Mm } {
+  const { rods, rodMm, marginMm } = given;
+  const foot = Math.max(...half.outline.filter(({ z }) => z <= LEVEL).map(({ r }) => r));
+  const deepest = (spacing: number) =>
+    Math.min(...rowOf(rods, spacing).map((aside) => deepestHole(half, given, Math.abs(aside), marginMm)));
+  if (rods === 1) return { spacingMm: mm(0), deepMm: mm(deepest(0)) };
+  let best = { spacingMm: mm(0), deepMm: mm(0) };
+  // Neighbours keep the margin from each other too.
+  for (let wide = Math.floor((2 * foot) / (rods - 1) / STEP) * STEP; wide >= rodMm + marginMm; wide -= STEP) {
+    const deepMm = mm(deepest(wide));
+    if (deepMm >= deep) return { spacingMm: mm(wide), deepMm };
+    if (deepMm > best.deepMm) best = { spacingMm: mm(wide), deepMm };
+  }
+  return best;
+}
+
+/** Height of the centre of gravity of a turned piece by its half-section: ∮r²z dz over ∮r² dz (Green's theorem). */
+export function centreHeight(outline: readonly SectionPoint[]): number {
+  let [volume, moment] = [0, 0];
+  outline.forEach((a, i) => {
+    const b = outline[(i + 1) % outline.length]!;
+    const middle = { r: (a.r + b.r) / 2, z: (a.z + b.z) / 2 };
+    const simpson = (of: (p: SectionPoint) => number) => ((b.z - a.z) * (of(a) + 4 * of(middle) + of(b))) / 6;
+    volume += simpson(({ r }) => r * r);
+    moment += simpson(({ r, z }) => r * r * z);
+  });
+  return moment / volume;
+}
