@@ -20,18 +20,19 @@ export function vase() {
     count: 48,
     woods: ['sugar-maple', 'black-walnut'],
   });
-  if (!begun.ok) throw new Error(begun.reasons[0].message);
-  const rings = begun.value.rings.map((_, index) => index);
-  const made = run(begun.value, edit.setWay(rings, 'flat'));
-  const counted = run(made.ok ? made.value.project : begun.value, edit.setCount(rings, 48));
-  const piece = counted.ok ? counted.value.project : begun.value;
+  const rings = valueOf(begun).rings.map((_, index) => index);
   const motif = {
     kind: 'spiral',
     tones: ['light', 'dark'],
     values: { repeats: 12, columns: 4, wide: 2, step: 1, change: 0 },
   };
-  const laid = run(piece, edit.layMotif(rings, motif));
-  return laid.ok ? laid.value.project : piece;
+  const edits = [edit.startFrom(rings, 'flat'), edit.setCount(rings, 48), edit.layMotif(rings, motif)];
+  return edits.reduce((piece, each) => valueOf(run(piece, each)).project, begun.value);
+}
+
+function valueOf(result) {
+  if (!result.ok) throw new Error(JSON.stringify(result.reasons[0].message));
+  return result.value;
 }
 
 /** A port that nobody has. */

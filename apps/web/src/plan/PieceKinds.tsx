@@ -27,7 +27,7 @@ export function PieceKinds({ figures, vessel }: PieceKindsProps) {
     <>
       <ul className="flex flex-col gap-2 text-sm">
         {figures.pieces.map(({ wood, kind, count }) => (
-          <li key={`${wood} ${plain(kind.name)}`}>
+          <li key={`${wood} ${plain(kind.name)} ${kind.places[0]}`}>
             <b>
               {count} × {sentenceIn(kind.name, units)}
             </b>

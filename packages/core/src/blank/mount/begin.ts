@@ -3,7 +3,8 @@ import { recessAt } from '../../form/recess.js';
 import type { Vessel } from '../../form/vessel.js';
 import { INCH, type UnitSystem } from '../../measure/format.js';
 import { mm } from '../../measure/quantity.js';
-import { deepestHole, halfOf } from './holes.js';
+import { woodOutline } from '../../surface/drawing.js';
+import { deepestHole, halfWood } from './holes.js';
 import type { MountParams } from './params.js';
 
 /** Saws, rods and bases as they usually are, mm, and what sizes that follow the form are rounded to. */
@@ -47,7 +48,7 @@ export function beginMount(vessel: Vessel, units: UnitSystem = 'mm'): MountParam
     mm(Math.max(grid, Math.round(value / grid) * grid));
   const foot = radiusAt(vessel.outside, 0);
   const least = recessAt(vessel.recess, 0);
-  const half = halfOf(vessel, { kerfMm: usual.kerf });
+  const half = halfWood(woodOutline(vessel), usual.kerf / 2, usual.margin + usual.rod);
   const tried = THINNER.flatMap((share) =>
     PLACES.map((place) => {
       const [rodMm, marginMm] = [usual.rod * share, usual.margin * share];

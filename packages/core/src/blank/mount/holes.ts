@@ -1,33 +1,53 @@
-import type { Vessel } from '../../form/vessel.js';
 import { type Mm, mm } from '../../measure/quantity.js';
-import { type SectionPoint, woodOutline } from '../../surface/drawing.js';
+import type { SectionPoint } from '../../surface/drawing.js';
 
-/** The wood that a rod may be drilled into: its half-section, and where the sawn face is, mm from the axis. */
+type Side = readonly [SectionPoint, SectionPoint];
+
+/** The wood that a rod may be drilled into: the surfaces of its half-section that can be near to a height, and where the sawn face is, mm from the axis. */
 export interface HalfWood {
-  readonly outline: readonly SectionPoint[];
   readonly faceMm: number;
+  sidesNear(z: number): readonly Side[];
 }
-
-export const halfOf = (vessel: Vessel, { kerfMm }: { readonly kerfMm: number }): HalfWood => ({
-  outline: woodOutline(vessel),
-  faceMm: kerfMm / 2,
-});
 
 /** Lower than this a side of the outline is the foot, which is what is drilled through; nearer to the axis none is a surface (mm). */
 const LEVEL = 1e-6;
-/** Along a rod it is looked at every so often, and rows of rods are tried so far from each other, mm. */
+/** Along a rod it is looked at every so often, and rows of rods are told so closely, mm. */
 const STEP = 0.25;
+/** Sides are kept by heights of so much, mm; and so many rows are tried before the widest is closed in on. */
+const BAND = 4;
+const ROWS = 64;
+
+/**
+ * Half of a half-section, sawn `faceMm` from the axis. Only surfaces nearer than `reachMm` are looked at, all of them where it is left out: farther ones do
+ * not matter to whom asks for less.
+ */
+export function halfWood(outline: readonly SectionPoint[], faceMm: number, reachMm = Infinity): HalfWood {
+  const all = outline.map((a, i): Side => [a, outline[(i + 1) % outline.length]!]);
+  if (reachMm === Infinity) return { faceMm, sidesNear: () => all };
+  const kept = new Map<number, readonly Side[]>();
+  return {
+    faceMm,
+    sidesNear(z) {
+      const band = Math.floor(z / BAND);
+      const known = kept.get(band);
+      if (known) return known;
+      const [low, high] = [band * BAND - reachMm, (band + 1) * BAND + reachMm];
+      const near = all.filter(([a, b]) => Math.max(a.z, b.z) >= low && Math.min(a.z, b.z) <= high);
+      kept.set(band, near);
+      return near;
+    },
+  };
+}
 
 /** How far a point of a half-section is within its wood, the foot apart; less than nothing where it is not in it (mm). */
-export function within(outline: readonly SectionPoint[], r: number, z: number): number {
+export function within({ sidesNear }: Pick<HalfWood, 'sidesNear'>, r: number, z: number): number {
   let least = Infinity;
   let inside = false;
-  outline.forEach((a, i) => {
-    const b = outline[(i + 1) % outline.length]!;
+  for (const [a, b] of sidesNear(z)) {
     if (a.z > z !== b.z > z && r < a.r + ((z - a.z) * (b.r - a.r)) / (b.z - a.z)) inside = !inside;
     const surface = Math.max(a.z, b.z) > LEVEL && Math.max(a.r, b.r) > LEVEL;
     if (surface) least = Math.min(least, fromSide(a, b, r, z));
-  });
+  }
   return inside ? least : -least;
 }
 
@@ -56,7 +76,7 @@ export function woodRound(half: HalfWood, drilled: Drilled, aside: number, along
   const x = half.faceMm + drilled.insetMm + along * Math.sin(lean);
   // A hair above the bench, where the outline's own foot is not in the way.
   const z = Math.max(LEVEL * 2, along * Math.cos(lean));
-  return Math.min(x - half.faceMm, within(half.outline, Math.hypot(x, aside), z)) - drilled.rodMm / 2;
+  return Math.min(x - half.faceMm, within(half, Math.hypot(x, aside), z)) - drilled.rodMm / 2;
 }
 
 /** The least of it over the whole hole. */
@@ -83,18 +103,27 @@ export const rowOf = (rods: number, spacingMm: number): number[] =>
 export function widestRow(
   half: HalfWood,
   given: Drilled & { readonly rods: number; readonly marginMm: number },
+  footMm: number,
   deep: number,
 ): { readonly spacingMm: Mm; readonly deepMm: Mm } {
   const { rods, rodMm, marginMm } = given;
-  const foot = Math.max(...half.outline.filter(({ z }) => z <= LEVEL).map(({ r }) => r));
-  const deepest = (spacing: number) =>
-    Math.min(...rowOf(rods, spacing).map((aside) => deepestHole(half, given, Math.abs(aside), marginMm)));
+  const deepest = (spacing: number) => {
+    // A row is the same on both sides of its middle.
+    const asides = rowOf(rods, spacing).filter((aside) => aside >= 0);
+    return Math.min(...asides.map((aside) => deepestHole(half, given, aside, marginMm)));
+  };
   if (rods === 1) return { spacingMm: mm(0), deepMm: mm(deepest(0)) };
   let best = { spacingMm: mm(0), deepMm: mm(0) };
+  const most = Math.floor((2 * footMm) / (rods - 1) / STEP) * STEP;
+  const coarse = Math.max(STEP, Math.ceil(most / ROWS / STEP) * STEP);
   // Neighbours keep the margin from each other too.
-  for (let wide = Math.floor((2 * foot) / (rods - 1) / STEP) * STEP; wide >= rodMm + marginMm; wide -= STEP) {
+  for (let wide = most; wide >= rodMm + marginMm; wide -= coarse) {
     const deepMm = mm(deepest(wide));
-    if (deepMm >= deep) return { spacingMm: mm(wide), deepMm };
+    if (deepMm >= deep) {
+      let spacing = wide;
+      while (spacing + STEP < wide + coarse && deepest(spacing + STEP) >= deep) spacing += STEP;
+      return { spacingMm: mm(spacing), deepMm: mm(deepest(spacing)) };
+    }
     if (deepMm > best.deepMm) best = { spacingMm: mm(wide), deepMm };
   }
   return best;

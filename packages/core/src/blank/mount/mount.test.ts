@@ -15,7 +15,7 @@ import { SHIPPED_WOODS } from '../../wood/catalogue.js';
 import type { MadeBlank } from '../contract.js';
 import { makeBlank } from '../registry.js';
 import { beginMount } from './begin.js';
-import { centreHeight, deepestHole, widestRow, woodRound } from './holes.js';
+import { centreHeight, deepestHole, halfWood, widestRow, woodRound } from './holes.js';
 import type { MountParams } from './params.js';
 
 let kernel: ManifoldToplevel;
@@ -51,7 +51,7 @@ const CONE = [
 ];
 
 describe('holes in half of a solid cylinder (by hand)', () => {
-  const half = { outline: CYLINDER, faceMm: 1 };
+  const half = halfWood(CYLINDER, 1);
   const upright = { rodMm: 6, leanDeg: 0, insetMm: 10 };
 
   test('an upright hole keeps what is between it and the sawn face, or the outside where that is nearer', () => {
@@ -70,10 +70,13 @@ describe('holes in half of a solid cylinder (by hand)', () => {
   });
 
   test('two rods are as far apart as the circle lets them be', () => {
-    const { spacingMm } = widestRow(half, { ...upright, rods: 2, marginMm: 4 }, 20);
+    const { spacingMm } = widestRow(half, { ...upright, rods: 2, marginMm: 4 }, 40, 20);
     expect(Math.abs(spacingMm - 2 * Math.sqrt(33 ** 2 - 11 ** 2))).toBeLessThan(0.25);
-    expect(widestRow(half, { ...upright, rods: 3, marginMm: 4 }, 20).spacingMm).toBeCloseTo(spacingMm / 2, 0);
-    expect(widestRow(half, { ...upright, rods: 2, marginMm: 4 }, 94)).toEqual({
+    expect(widestRow(half, { ...upright, rods: 3, marginMm: 4 }, 40, 20).spacingMm).toBeCloseTo(
+      spacingMm / 2,
+      0,
+    );
+    expect(widestRow(half, { ...upright, rods: 2, marginMm: 4 }, 40, 94)).toEqual({
       spacingMm: expect.anything(),
       deepMm: 93,
     });

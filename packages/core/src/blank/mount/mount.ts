@@ -1,4 +1,5 @@
 import type { Vessel } from '../../form/vessel.js';
+import { remembered } from '../../measure/memo.js';
 import { mm } from '../../measure/quantity.js';
 import { done, type Result } from '../../measure/reason.js';
 import { holdsPoint, type Solid } from '../../ring/space.js';
@@ -32,7 +33,12 @@ function blockOf({ base: { lengthMm, widthMm, heightMm }, freeMm }: MountParams)
 }
 
 /** The finished piece sawn in two through its axis, each half on rods that stand in a base. */
-export function makeMount(given: MountParams, vessel: Vessel): Result<MadeBlank> {
+export const makeMount = (given: MountParams, vessel: Vessel): Result<MadeBlank> => mountOf(vessel, given);
+
+/** Where its rods may be takes some looking, and stays as it is while woods are painted. */
+const mountOf = remembered((vessel: Vessel, given: MountParams) => mounted(given, vessel));
+
+function mounted(given: MountParams, vessel: Vessel): Result<MadeBlank> {
   const size = sizeOf(given, vessel);
   if (!size.ok) return size;
   const { lengthMm, widthMm, heightMm } = given.base;

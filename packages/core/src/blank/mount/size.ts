@@ -1,8 +1,10 @@
+import { radiusAt } from '../../form/curve.js';
 import type { Vessel } from '../../form/vessel.js';
 import { type Mm, mm } from '../../measure/quantity.js';
 import { done, type Result, refuse } from '../../measure/reason.js';
 import { say, sayMm } from '../../measure/said.js';
-import { centreHeight, deepestHole, halfOf, leanOf, leastWood, rowOf, widestRow } from './holes.js';
+import { woodOutline } from '../../surface/drawing.js';
+import { centreHeight, deepestHole, halfWood, leanOf, leastWood, rowOf, widestRow } from './holes.js';
 import type { MountParams } from './params.js';
 
 /** Where everything of a mounted pair of halves is, mm; the middle of the base is 0, its long side along the saw cut. */
@@ -26,8 +28,9 @@ export interface MountSize {
 /** Works out where rods go; refuses what would break out, meet, or go through the base. */
 export function sizeOf(given: MountParams, vessel: Vessel): Result<MountSize> {
   const { rods, rodMm, marginMm, base, drilledMm, insetMm, apartMm, freeMm } = given;
-  const half = halfOf(vessel, given);
-  const widest = widestRow(half, given, drilledMm);
+  const outline = woodOutline(vessel);
+  const half = halfWood(outline, given.kerfMm / 2, marginMm + rodMm);
+  const widest = widestRow(half, given, radiusAt(vessel.outside, 0), drilledMm);
   const spacing = given.spacingMm ?? widest.spacingMm;
   const row = rowOf(rods, spacing);
   const deepest = Math.min(...row.map((aside) => deepestHole(half, given, Math.abs(aside), marginMm)));
@@ -70,7 +73,8 @@ export function sizeOf(given: MountParams, vessel: Vessel): Result<MountSize> {
       say`The base is ${sayMm(base.lengthMm)} × ${sayMm(base.widthMm)} × ${sayMm(base.heightMm)}; with ${sayMm(marginMm)} of wood round its holes it is ${sayMm(long)} × ${sayMm(wide)} × ${sayMm(base.heightMm - under + marginMm)} at least.`,
       { length: long, width: wide, height: base.heightMm - under + marginMm },
     );
-  const high = base.heightMm + freeMm + centreHeight(half.outline);
+  const whole = halfWood(outline, given.kerfMm / 2);
+  const high = base.heightMm + freeMm + centreHeight(outline);
   return done({
     row,
     spacingMm: mm(spacing),
@@ -79,7 +83,7 @@ export function sizeOf(given: MountParams, vessel: Vessel): Result<MountSize> {
     endMm: mm(end),
     rodLengthMm: mm(drilledMm + freeMm / Math.cos(lean) + base.drilledMm),
     deepestMm: mm(deepest),
-    woodMm: mm(Math.min(...row.map((aside) => leastWood(half, given, Math.abs(aside), drilledMm)))),
+    woodMm: mm(Math.min(...row.map((aside) => leastWood(whole, given, Math.abs(aside), drilledMm)))),
     underMm: mm(under),
     tips: Math.atan2(Math.min(base.lengthMm, base.widthMm) / 2, high),
   });
