@@ -20,17 +20,17 @@ export function vase() {
     count: 48,
     woods: ['sugar-maple', 'black-walnut'],
   });
-  const rings = valueOf(begun).rings.map((_, index) => index);
+  const rings = made(begun).rings.map((_, index) => index);
   const motif = {
     kind: 'spiral',
     tones: ['light', 'dark'],
     values: { repeats: 12, columns: 4, wide: 2, step: 1, change: 0 },
   };
   const edits = [edit.startFrom(rings, 'flat'), edit.setCount(rings, 48), edit.layMotif(rings, motif)];
-  return edits.reduce((piece, each) => valueOf(run(piece, each)).project, begun.value);
+  return edits.reduce((piece, each) => made(run(piece, each)).project, begun.value);
 }
 
-function valueOf(result) {
+function made(result) {
   if (!result.ok) throw new Error(JSON.stringify(result.reasons[0].message));
   return result.value;
 }
