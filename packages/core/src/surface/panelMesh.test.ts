@@ -28,6 +28,10 @@ const pieces: readonly (readonly [string, Project])[] = [
   ['a closed ball', ball],
   ['a ball with a mouth', after(ball, edit.setLid(null))],
   ['a ball with a recess', after(ball, edit.setRecess({ radiusMm: mm(15), depthMm: mm(2) }))],
+  [
+    'a ball in a ring that stands over it',
+    { ...ball, rings: [{ ...ball.rings[0]!, heightMm: mm(ball.rings[0]!.heightMm + 4) }] },
+  ],
   ['a bowl of half a globe', bowl],
 ];
 
@@ -50,6 +54,32 @@ describe.each(pieces)('%s', (_, project) => {
     expect(mesh.pieces.map(({ place }) => place)).toEqual(Array.from({ length: places }, (_, i) => i));
     const wood = mesh.pieces.reduce((sum, piece) => sum + enclosed(mesh, piece, 'turned'), 0);
     expect(Math.abs(wood / planned(project).woodMm3 - 1)).toBeLessThan(0.004);
+  });
+
+  test('outer and inner faces are its skin, and come first', () => {
+    const centre = ring!.course.bottomMm + (ring!.made.ok ? ring!.made.value.ball! : 0);
+    for (const { triangle, skin, triangles } of mesh.pieces.slice(0, 16)) {
+      const facing = Array.from({ length: triangles }, (_, t) => {
+        const v = mesh.index[3 * (triangle + t)]!;
+        const [x, y, z] = at('blank', v);
+        const normal = [...mesh.blankNormals.subarray(3 * v, 3 * v + 3)] as [number, number, number];
+        const out = [x, y, z - centre].reduce((sum, c, k) => sum + c * normal[k]!, 0);
+        return Math.abs(out) / Math.hypot(x, y, z - centre);
+      });
+      expect(Math.min(...facing.slice(0, skin))).toBeGreaterThan(0.5);
+    }
+    const inward = mesh.pieces.filter(({ triangle, skin }) =>
+      Array.from({ length: skin }, (_, t) => mesh.index[3 * (triangle + t)]!).some((v) => {
+        const [x, y, z] = at('blank', v);
+        const [nx, ny, nz] = mesh.blankNormals.subarray(3 * v, 3 * v + 3) as unknown as [
+          number,
+          number,
+          number,
+        ];
+        return x * nx + y * ny + (z - centre) * nz < 0;
+      }),
+    );
+    expect(inward).toHaveLength(mesh.pieces.length);
   });
 
   test('nothing of it stands out of the form, or into a hollow that is turned', () => {

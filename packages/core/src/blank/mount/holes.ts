@@ -9,7 +9,7 @@ export interface HalfWood {
   sidesNear(z: number): readonly Side[];
 }
 
-/** Lower than this a side of the outline is the foot, which is what is drilled through; nearer to the axis none is a surface (mm). */
+/** Lower than this a side of the outline is the foot, which is what is drilled through (mm); its axis is always farther off than the sawn face. */
 const LEVEL = 1e-6;
 /** Along a rod it is looked at every so often, and rows of rods are told so closely, mm. */
 const STEP = 0.25;
@@ -45,8 +45,7 @@ export function within({ sidesNear }: Pick<HalfWood, 'sidesNear'>, r: number, z:
   let inside = false;
   for (const [a, b] of sidesNear(z)) {
     if (a.z > z !== b.z > z && r < a.r + ((z - a.z) * (b.r - a.r)) / (b.z - a.z)) inside = !inside;
-    const surface = Math.max(a.z, b.z) > LEVEL && Math.max(a.r, b.r) > LEVEL;
-    if (surface) least = Math.min(least, fromSide(a, b, r, z));
+    if (Math.max(a.z, b.z) > LEVEL) least = Math.min(least, fromSide(a, b, r, z));
   }
   return inside ? least : -least;
 }

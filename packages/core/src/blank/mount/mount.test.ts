@@ -228,11 +228,17 @@ test('the base is cut with the rest; the piece is drilled and sawn before the fi
   expect(with_.blanks[0]!.pieces.map(({ count, kind }) => [count, kind.name])).toEqual([[1, 'Base']]);
   const { base } = piece.blanks![0]!.making as MountParams;
   expect(with_.woodMm3 - plain_.woodMm3).toBeCloseTo(base.lengthMm * base.widthMm * base.heightMm, 3);
+  const waits = new Map<string, string[]>();
   const ids = (project: typeof cup) => {
     const work = workOf(project, DEFAULT_SHOP, SHIPPED_WOODS);
     if (!work.ok) throw new Error('work');
     for (const [i, { needs }] of work.value.jobs.entries())
       for (const { id } of needs) expect(work.value.jobs.findIndex((job) => job.id === id)).toBeLessThan(i);
+    for (const { id, needs } of work.value.jobs)
+      waits.set(
+        id,
+        needs.map((need) => need.id),
+      );
     return work.value.jobs.map(({ id }) => id);
   };
   const [before, now] = [ids(cup), ids(piece)];
@@ -242,4 +248,9 @@ test('the base is cut with the rest; the piece is drilled and sawn before the fi
   expect(at('m/base')).toBeLessThan(at('m/foot-holes'));
   expect([at('m/halve') - at('m/foot-holes'), at('m/sawn-faces') - at('m/halve')]).toEqual([1, 1]);
   expect(now.slice(at('m/sawn-faces') + 1, -1)).toEqual(before.slice(-(now.length - 2 - at('m/sawn-faces'))));
+  // Each waits for what comes before it: turned, drilled and sawn, finished, mounted.
+  const named = (part: string) => now[at(part)]!;
+  expect(waits.get(named('m/foot-holes'))).toEqual([now[at('m/foot-holes') - 1]]);
+  expect(waits.get(now[at('m/sawn-faces') + 1]!)).toEqual([named('m/sawn-faces')]);
+  expect(waits.get(named('m/mount'))).toEqual([now.at(-2)]);
 });
