@@ -5,18 +5,14 @@ import { bindweedVase } from './climbing.js';
 import { openGateVase } from './halves.js';
 import { sheepwashBowl } from './inlaid.js';
 import { shepherdsLantern } from './lantern.js';
-import { inMillimetres } from './metric.js';
 import { bestFleeceBowl, fellRaceCup, honeyClassJar } from './pieces.js';
+import { inInches, inMillimetres } from './scaled.js';
 import { trigPointBall } from './shell.js';
 import { threeBecksVase } from './slanted.js';
 import { beaconGlobe, conjurersVase, gatheringBasket, marchStarDish, whirlpoolGoblet } from './stacks.js';
 
-/** Those that were drawn in inches. */
-const inInches = (): Project[] => [fellRaceCup(), bestFleeceBowl(), honeyClassJar(), shepherdsLantern()];
-
-/** The trophies of the Hollin Tarn Show, an invented upland village show; all of them round in millimetres where those are asked for. */
-export const demoProjects = (units?: UnitSystem): Project[] => [
-  ...(units === 'mm' ? inMillimetres(inInches()) : inInches()),
+const drawnInInches = (): Project[] => [fellRaceCup(), bestFleeceBowl(), honeyClassJar(), shepherdsLantern()];
+const drawnInMillimetres = (): Project[] => [
   drystoneVase(),
   dewpondBowl(),
   secretarysBowl(),
@@ -32,7 +28,13 @@ export const demoProjects = (units?: UnitSystem): Project[] => [
   openGateVase(),
 ];
 
+/** The trophies of the Hollin Tarn Show, an invented upland village show: round in the units that are asked for, or as they were drawn. */
+export const demoProjects = (units?: UnitSystem): Project[] => [
+  ...(units === 'mm' ? inMillimetres(drawnInInches()) : drawnInInches()),
+  ...(units === undefined || units === 'mm' ? drawnInMillimetres() : inInches(drawnInMillimetres(), units)),
+];
+
 export { demoBoards } from './boards.js';
 export { demoJournal } from './journal.js';
-export { inMillimetres } from './metric.js';
+export { inMillimetres } from './scaled.js';
 export { demoStash } from './stash.js';

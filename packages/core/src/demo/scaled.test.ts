@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import type { UnitSystem } from '../measure/format.js';
+import { INCH, type UnitSystem } from '../measure/format.js';
 import { readProject } from '../project/inspect.js';
 import { plan } from '../project/plan.js';
 import { prepare } from '../project/prepare.js';
@@ -49,3 +49,23 @@ it('every piece of the show has sizes of whole and half millimetres where those 
   ))
     expect(offGrid(heightMm, 0.25), name).toBeLessThan(1e-5);
 });
+
+it.each(['inch-fraction', 'inch-decimal'] as const)(
+  'pieces drawn in millimetres become round in inches and stay the same pieces: %s',
+  (units) => {
+    const [drawn, inches] = [demoProjects().slice(4), demoProjects(units).slice(4)];
+    const step = units === 'inch-fraction' ? INCH / 32 : INCH / 25;
+    for (const [i, project] of inches.entries()) {
+      expect(readProject(project).ok).toBe(true);
+      for (const { heightMm } of project.rings)
+        expect(offGrid(heightMm, step / 4), project.name).toBeLessThan(1e-5);
+      const [was, is] = [planned(drawn[i]!, 'mm'), planned(project, units)];
+      expect([is.pieces, is.checks.filter((code) => !was.checks.includes(code))], project.name).toEqual([
+        was.pieces,
+        [],
+      ]);
+      expect(is.heightMm / was.heightMm).toBeCloseTo(step, 6);
+      expect(project.rings.map(({ woods }) => woods)).toEqual(drawn[i]!.rings.map(({ woods }) => woods));
+    }
+  },
+);
