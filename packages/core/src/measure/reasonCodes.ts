@@ -113,6 +113,7 @@ const REASONS = [
   'saw-at-joint',
   'saw-size',
   'saw-slanted',
+  'sawn-already',
   'segment-wide',
   'segment-without-length',
   'shape-unknown',

@@ -208,6 +208,7 @@ describe('halves of turned pieces', () => {
     const piece = after(started('vase'), edit.addBlank('mount', 'm'));
     const begun = piece.blanks![0]!.making as MountParams;
     const set = (change: Partial<MountParams>) => refusal(piece, edit.setBlank(0, { ...begun, ...change }));
+    expect(refusal(piece, edit.addBlank('mount', 'n'))).toMatch(/two halves at most/);
     expect(set({ drilledMm: mm(400) })).toMatch(/down to a depth of [\d.]+ mm/);
     expect(set({ rodMm: mm(60) })).toMatch(/Take thinner rods, fewer, or another place/);
     expect(set({ spacingMm: mm(begun.rodMm + begun.marginMm / 2) })).toMatch(/at least/);

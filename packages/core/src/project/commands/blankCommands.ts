@@ -1,14 +1,23 @@
 import { BLANKS, type BlankKind, type BlankMaking, blankPlaces, makeBlank } from '../../blank/registry.js';
 import { vesselOf } from '../../form/vessel.js';
 import type { UnitSystem } from '../../measure/format.js';
+import type { Reason } from '../../measure/reason.js';
 import type { Project } from '../schema.js';
 import type { Command, Outcome } from './command.js';
 import { spread } from './stack.js';
+
+const SAWN_ALREADY: Reason = {
+  code: 'sawn-already',
+  path: 'blanks',
+  message: 'It is sawn in two already; a piece has two halves at most.',
+};
 
 /** A blank beside the stack, as it usually is in a shop that measures so. */
 export const addBlank = (kind: BlankKind, id: string, units: UnitSystem = 'mm'): Command => ({
   label: `Add a ${BLANKS[kind].name.toLowerCase()}`,
   apply(draft) {
+    if (kind === 'mount' && draft.blanks?.some(({ making }) => making.kind === 'mount'))
+      return { reasons: [SAWN_ALREADY] };
     const vessel = vesselOf(draft.form);
     if (!vessel.ok) return { reasons: vessel.reasons };
     const making: BlankMaking = BLANKS[kind].begin(vessel.value, units);
