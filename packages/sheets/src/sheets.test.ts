@@ -171,6 +171,12 @@ describe('shop sheets', () => {
     const words = (await read({ project: dish })).pages.map(({ text }) => text).join(' ');
     expect(words).toContain(`Ring ${index + 1} from above, full size`);
   });
+  test('halves on rods have base and foot among the templates, at full size', async () => {
+    const gate = demoProjects().find(({ name }) => name.includes('Gate'))!;
+    const words = (await read({ project: gate })).pages.map(({ text }) => text).join(' ');
+    for (const said of ['Halves on rods, full size', 'Base from above', 'Foot from below'])
+      expect(words).toContain(said);
+  });
   test('where nothing is bought, what is short is told beside the boards', async () => {
     const words = (await read({ boards: [], buying: false, templates: false })).pages
       .map(({ text }) => text)

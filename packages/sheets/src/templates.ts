@@ -1,4 +1,5 @@
 import {
+  blankDrawing,
   type FlatDrawing,
   formatLength,
   inlayDrawing,
@@ -43,8 +44,10 @@ export function templateSheets(pages: Pages, shown: Shown): void {
       const name = `${inlay.patch ? 'Patch' : 'Inlay'} ${i + 1}, full size`;
       tiled(pages, inlayDrawing(inlay, placed.value, shown.prepared, shown.shop.units), name);
     }
-  for (const { name, made } of shown.plan.blanks)
-    if (made.ok && made.value.template) tiled(pages, made.value.template, `${name}, full size`);
+  for (const [i, { making }] of (shown.project.blanks ?? []).entries()) {
+    const drawing = blankDrawing(making, shown.prepared.vessel);
+    if (drawing) tiled(pages, drawing, `${shown.plan.blanks[i]!.name}, full size`);
+  }
   for (const { ring, made, turn, course } of shown.prepared.rings)
     if (ring.making.way === 'medallion' && made.ok) {
       const name = `Ring ${course.index + 1} from above, full size`;

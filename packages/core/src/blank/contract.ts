@@ -1,4 +1,3 @@
-import type { FlatDrawing } from '../exchange/drawing.js';
 import type { PieceKind, PlaceGroup } from '../making/contract.js';
 import type { Figure } from '../making/figures.js';
 import type { PicturePart, StepPicture } from '../making/picture.js';
@@ -21,8 +20,6 @@ export interface MadeBlank {
   readonly flat: readonly PicturePart[];
   /** How it looks and where it is drilled, where that says more than a pattern laid flat. */
   readonly pictures?: readonly StepPicture[];
-  /** What is drawn at full size, to drill and saw by. */
-  readonly template?: FlatDrawing;
   /** Which place holds a point (mm); null where there is no wood. */
   placeAt(p: Point3): number | null;
   readonly figures: readonly Figure[];

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import Module, { type ManifoldToplevel } from 'manifold-3d';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { demoProjects } from '../../demo/index.js';
+import { blankDrawing } from '../../exchange/blankDrawing.js';
 import { STARTING_SHAPES } from '../../form/starting.js';
 import { type Vessel, vesselOf } from '../../form/vessel.js';
 import { mm } from '../../measure/quantity.js';
@@ -98,8 +99,8 @@ describe('halves of turned pieces', () => {
     const half = round.trimByPlane([1, 0, 0], given.kerfMm / 2);
     const lean = (given.leanDeg * Math.PI) / 180;
     const radius = given.rodMm / 2 + thickerMm;
-    return made(given, vessel)
-      .template!.lines.filter(({ layer, title, closed }) => layer === 'Holes' && title === 'Foot' && closed)
+    return blankDrawing(given, vessel)!
+      .lines.filter(({ layer, title, closed }) => layer === 'Holes' && title === 'Foot' && closed)
       .map(({ points }) => {
         const ys = points.map(({ y }) => y);
         return (Math.min(...ys) + Math.max(...ys)) / 2;
@@ -189,8 +190,8 @@ describe('halves of turned pieces', () => {
     expect(figure(of, 'tilt-of-the-drill-table')).toBeCloseTo(Math.PI / 18, 9);
     // The template has them where the figures say, and those of the foot where the sawn faces are.
     const crosses = (title: string) =>
-      of
-        .template!.lines.filter(
+      blankDrawing(given, vessel)!
+        .lines.filter(
           (line) =>
             line.layer === 'Crosses' && line.title === title && line.points[0]!.y === line.points[1]!.y,
         )

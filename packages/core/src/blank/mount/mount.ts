@@ -4,7 +4,7 @@ import { mm } from '../../measure/quantity.js';
 import { done, type Result } from '../../measure/reason.js';
 import { holdsPoint, type Solid } from '../../ring/space.js';
 import { finder, type MadeBlank } from '../contract.js';
-import { mountPictures, mountTemplate } from './drawn.js';
+import { mountPictures } from './drawn.js';
 import { leanOf } from './holes.js';
 import type { MountParams } from './params.js';
 import { sizeOf } from './size.js';
@@ -59,7 +59,6 @@ function mounted(given: MountParams, vessel: Vessel): Result<MadeBlank> {
     beside: [],
     flat: [],
     pictures: mountPictures(given, size.value, vessel),
-    template: mountTemplate(given, size.value, vessel),
     placeAt: finder(solids, holdsPoint),
     figures: [
       { key: 'rods', value: 2 * given.rods, unit: 'count' },
