@@ -4,12 +4,12 @@ import type { Project } from '../project/schema.js';
 import { type Course, disc, edited, entry, flat, form, piece } from './build.js';
 
 /** A thick vase, one side light and one dark, their edges toothed by the bond; sawn in two and stood apart on leaning rods. */
-export function openGateVase(): Project {
+export function fieldGateVase(): Project {
   const palette = [entry('sugar-maple', 'light'), entry('black-walnut', 'dark')];
   const count = 12;
   const courses = Array.from({ length: 7 }, (_, i): Course => [22, flat(count), i % 2 === 0 ? 0.5 : 0]);
   const begun = piece(
-    'Open Gate Vase',
+    'Field Gate Vase',
     form(
       [
         [38, 0],

@@ -2,7 +2,7 @@ import type { UnitSystem } from '../measure/format.js';
 import type { Project } from '../project/schema.js';
 import { dewpondBowl, drystoneVase, secretarysBowl } from './bands.js';
 import { bindweedVase } from './climbing.js';
-import { openGateVase } from './halves.js';
+import { fieldGateVase } from './halves.js';
 import { sheepwashBowl } from './inlaid.js';
 import { shepherdsLantern } from './lantern.js';
 import { bestFleeceBowl, fellRaceCup, honeyClassJar } from './pieces.js';
@@ -25,7 +25,7 @@ const drawnInMillimetres = (): Project[] => [
   bindweedVase(),
   sheepwashBowl(),
   trigPointBall(),
-  openGateVase(),
+  fieldGateVase(),
 ];
 
 /** The trophies of the Hollin Tarn Show, an invented upland village show: round in the units that are asked for, or as they were drawn. */
