@@ -108,9 +108,11 @@ export function PaintBar() {
       />
       <Switch label="and mirrored" on={mirror} onChange={(on) => set({ mirror: on })} />
       {tool === 'block' && <BlockActions />}
-      {!brush && tool !== 'block' && tool !== 'pick' && (
+      {/* It stands there whatever is picked: what is under the pointer must not move when a wood is. */}
+      {tool !== 'block' && tool !== 'pick' && (
         <p className="pb-1.5 text-sm text-quiet">
-          Pick a wood to paint; a finger held still, or the second button, takes it from the wall
+          {brush ? 'Press places to paint them' : 'Pick a wood to paint'}; a finger held still, or the second
+          button, takes it from the wall
         </p>
       )}
       {brush && selected.length > 0 && (

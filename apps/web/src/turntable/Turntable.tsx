@@ -6,7 +6,7 @@ import { usePrepared } from '../surfaces/shownPiece.js';
 import { Slider } from '../ui/Slider.js';
 import { Switch } from '../ui/Switch.js';
 import { ExportModel } from './ExportModel.js';
-import type { Stand } from './Orbit.js';
+import type { Stand } from './eye.js';
 import { Scene } from './Scene.js';
 import { useFinest } from './useFinest.js';
 import { useMeshes } from './useMeshes.js';

@@ -11,6 +11,7 @@ import { demoProjects } from '@fellside/core/demo';
 import { Vector3 } from 'three';
 import { describe, expect, test } from 'vitest';
 import { createGeometry } from '../workers/geometry.js';
+import { awayFrom, eyeAt, type Looked, targetOf } from './eye.js';
 import { nextRatio, ratioAtRest } from './Quality.js';
 import { shadowAt } from './Room.js';
 import { metOn } from './Skin.js';
@@ -151,4 +152,49 @@ test('the shadow is darkest under the foot and fades outwards', () => {
   expect(shadow[0]).toBeLessThanOrEqual(0.5);
   for (let i = 1; i < shadow.length; i++) expect(shadow[i]!).toBeLessThan(shadow[i - 1]!);
   expect(shadow.at(-1)).toBeLessThan(0.02);
+});
+
+describe('where the eye stands', () => {
+  const looked: Looked = {
+    stand: 'outside',
+    heightMm: 200,
+    radiusMm: 80,
+    turn: 0.3,
+    half: 0.28,
+    aspect: 1.5,
+  };
+  /** Where a hand has turned it and come nearer. */
+  const held = new Vector3(-150, 90, 320);
+  const side = (eye: Vector3, of: Looked) => eye.clone().sub(targetOf(of)).normalize();
+  const near = (eye: Vector3, of: Looked) => eye.distanceTo(targetOf(of)) / awayFrom(of);
+
+  test('first the whole piece is in sight, from the side that is asked for', () => {
+    const eye = eyeAt(looked, null);
+    expect(Math.atan2(eye.y, eye.x)).toBeCloseTo(0.3, 9);
+    // The ball round the piece, 108 in radius, is seen under less than half the angle.
+    expect(Math.asin(Math.hypot(100, 80) / eye.distanceTo(targetOf(looked)))).toBeLessThan(0.28);
+    const narrow = eyeAt({ ...looked, aspect: 0.5 }, null);
+    expect(narrow.distanceTo(targetOf(looked)) / eye.distanceTo(targetOf(looked))).toBeCloseTo(2, 9);
+  });
+
+  test.each([
+    ['its pane becomes lower', { aspect: 2.4 }],
+    ['its pane becomes narrow', { aspect: 0.6 }],
+    ['it is taken apart', { heightMm: 420 }],
+    ['it becomes wider', { radiusMm: 120 }],
+  ])('a hand has turned it, and %s: it is seen from the same side, as near for its size', (_, change) => {
+    const now = { ...looked, ...change };
+    const eye = eyeAt(now, { looked, eye: held });
+    expect(side(eye, now).distanceTo(side(held, looked))).toBeLessThan(1e-9);
+    expect(near(eye, now)).toBeCloseTo(near(held, looked), 9);
+  });
+
+  test('keys turn it on from where a hand has left it; another stand begins anew', () => {
+    const on = { ...looked, turn: looked.turn + Math.PI / 12 };
+    const eye = eyeAt(on, { looked, eye: held });
+    expect(Math.atan2(eye.y, eye.x) - Math.atan2(held.y, held.x)).toBeCloseTo(Math.PI / 12, 9);
+    expect(eye.z).toBeCloseTo(held.z, 9);
+    const inside: Looked = { ...looked, stand: 'inside' };
+    expect(eyeAt(inside, { looked, eye: held })).toEqual(eyeAt(inside, null));
+  });
 });
