@@ -3,11 +3,11 @@ export { BLANKS, type BlankKind, type BlankMaking, makeBlank } from './blank/reg
 export type { Check } from './check/check.js';
 export { type LayerMargin, layerMargins, marginSaid } from './check/layerMargins.js';
 export { ringsSaid } from './check/said.js';
-export { blankDrawing } from './exchange/blankDrawing.js';
 export { boardsCsv } from './exchange/boardsCsv.js';
 export { type CalendarEvent, calendarFile } from './exchange/calendarFile.js';
 export { cutListCsv } from './exchange/cutListCsv.js';
 export { type DrawingFormat, drawingFile, type FlatDrawing } from './exchange/drawing.js';
+export { fullSizeDrawing } from './exchange/fullSizeDrawing.js';
 export { inlayDrawing } from './exchange/inlayDrawing.js';
 export { layoutDrawing } from './exchange/layoutDrawing.js';
 export { glyphFromLoops, inlayFile, readOutline } from './exchange/outlineFile.js';

@@ -1,7 +1,7 @@
 import {
-  blankDrawing,
   type FlatDrawing,
   formatLength,
+  fullSizeDrawing,
   inlayDrawing,
   mitred,
   profileDrawing,
@@ -44,10 +44,9 @@ export function templateSheets(pages: Pages, shown: Shown): void {
       const name = `${inlay.patch ? 'Patch' : 'Inlay'} ${i + 1}, full size`;
       tiled(pages, inlayDrawing(inlay, placed.value, shown.prepared, shown.shop.units), name);
     }
-  for (const [i, { making }] of (shown.project.blanks ?? []).entries()) {
-    const drawing = blankDrawing(making, shown.prepared.vessel);
-    if (drawing) tiled(pages, drawing, `${shown.plan.blanks[i]!.name}, full size`);
-  }
+  for (const { name, made } of shown.plan.blanks)
+    if (made.ok && made.value.fullSize)
+      tiled(pages, fullSizeDrawing(made.value.fullSize), `${name}, full size`);
   for (const { ring, made, turn, course } of shown.prepared.rings)
     if (ring.making.way === 'medallion' && made.ok) {
       const name = `Ring ${course.index + 1} from above, full size`;

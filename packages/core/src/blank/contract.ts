@@ -1,6 +1,6 @@
 import type { PieceKind, PlaceGroup } from '../making/contract.js';
 import type { Figure } from '../making/figures.js';
-import type { PicturePart, StepPicture } from '../making/picture.js';
+import type { FullSize, PicturePart, StepPicture } from '../making/picture.js';
 import type { Step } from '../making/step.js';
 import type { Warning } from '../making/warnings.js';
 import type { Point3, Solid } from '../ring/space.js';
@@ -20,6 +20,8 @@ export interface MadeBlank {
   readonly flat: readonly PicturePart[];
   /** How it looks and where it is drilled, where that says more than a pattern laid flat. */
   readonly pictures?: readonly StepPicture[];
+  /** What is printed at full size to saw and drill it by. */
+  readonly fullSize?: readonly FullSize[];
   /** Which place holds a point (mm); null where there is no wood. */
   placeAt(p: Point3): number | null;
   readonly figures: readonly Figure[];

@@ -6,7 +6,7 @@ import type { Plan } from '../project/plan.js';
 export const PLAN_VERSION = 3;
 
 /** Geometry of blanks that drawings are made of; a plan of thousands of pieces would be nothing else. */
-const LEFT_OUT = new Set(['solids', 'beside', 'flat', 'pictures']);
+const LEFT_OUT = new Set(['solids', 'beside', 'flat', 'pictures', 'fullSize']);
 
 /** Sentences stay here: what is told goes out as its code with its quantities, a step with what is set for it. */
 function keyed(value: unknown): unknown {

@@ -35,3 +35,21 @@ export interface StepPicture {
   readonly lines: readonly PictureLine[];
   readonly sizes: readonly PictureSize[];
 }
+
+/** What is laid on the work at full size, to saw and drill by: lines by what they are, about its middle (mm). */
+export interface FullSize {
+  readonly title: string;
+  readonly lines: readonly {
+    readonly is: 'outline' | 'middle' | 'saw' | 'hole' | 'cross';
+    readonly points: readonly Point[];
+    readonly closed: boolean;
+  }[];
+}
+
+/** The outline of something with square corners. */
+export const boxOutline = (left: number, low: number, right: number, high: number): Point[] => [
+  { x: left, y: low },
+  { x: right, y: low },
+  { x: right, y: high },
+  { x: left, y: high },
+];

@@ -1,5 +1,8 @@
+import { radiusAt } from '../../form/curve.js';
+import { recessAt } from '../../form/recess.js';
 import type { Vessel } from '../../form/vessel.js';
-import type { StepPicture } from '../../making/picture.js';
+import { boxOutline, type FullSize, type StepPicture } from '../../making/picture.js';
+import { circle } from '../../making/plug.js';
 import { say, sayMm } from '../../measure/said.js';
 import type { Point } from '../../ring/plane.js';
 import { woodOutline } from '../../surface/drawing.js';
@@ -7,32 +10,15 @@ import { leanOf } from './holes.js';
 import type { MountParams } from './params.js';
 import type { MountSize } from './size.js';
 
-/** Corners that a circle is drawn with. */
-const ROUND = 36;
+/** The mouth of a hole that is drilled at a lean: longer across than along the row. */
+const mouthOf = ({ x, y }: Point, given: MountParams): Point[] =>
+  circle(given.rodMm / 2).map((p) => ({ x: x + p.x / Math.cos(leanOf(given)), y: y + p.y }));
 
-export const oval = ({ x, y }: Point, across: number, up: number): Point[] =>
-  Array.from({ length: ROUND }, (_, i) => {
-    const angle = (2 * Math.PI * i) / ROUND;
-    return { x: x + across * Math.cos(angle), y: y + up * Math.sin(angle) };
-  });
+const SIDES = [1, -1] as const;
 
-export const box = (left: number, low: number, right: number, high: number): Point[] => [
-  { x: left, y: low },
-  { x: right, y: low },
-  { x: right, y: high },
-  { x: left, y: high },
-];
-
-export const SIDES = [1, -1] as const;
-
-/** Holes in the top of the base, its middle at 0, the saw cut upright. */
-export const holesIn = (given: MountParams, { row, baseMm }: MountSize): { at: Point; outline: Point[] }[] =>
-  SIDES.flatMap((side) =>
-    row.map((y) => {
-      const at = { x: side * baseMm, y };
-      return { at, outline: oval(at, given.rodMm / 2 / Math.cos(leanOf(given)), given.rodMm / 2) };
-    }),
-  );
+/** Where rods of both halves are, so far from the middle line, which runs upright. */
+const rodsAt = (fromMiddle: number, { row }: MountSize): Point[] =>
+  SIDES.flatMap((side) => row.map((y) => ({ x: side * fromMiddle, y })));
 
 /** The mounted halves cut through in the plane of their axis, and the base from above. */
 export function mountPictures(given: MountParams, size: MountSize, vessel: Vessel): StepPicture[] {
@@ -52,9 +38,8 @@ export function mountPictures(given: MountParams, size: MountSize, vessel: Vesse
     const [bottom, top] = [size.endMm, size.footMm + drilledMm * Math.sin(lean)];
     return [at(bottom, low, -1), at(bottom, low, 1), at(top, high, 1), at(top, high, -1)];
   });
-  const block = box(-base.widthMm / 2, -freeMm - base.heightMm, base.widthMm / 2, -freeMm);
+  const block = boxOutline(-base.widthMm / 2, -freeMm - base.heightMm, base.widthMm / 2, -freeMm);
   const [right, high] = [base.widthMm / 2, vessel.heightMm];
-  const holes = holesIn(given, size);
   return [
     {
       step: 'mount',
@@ -77,9 +62,9 @@ export function mountPictures(given: MountParams, size: MountSize, vessel: Vesse
       says: say`${2 * given.rods} holes, their middles ${sayMm(size.baseMm)} from the line along its middle${given.rods > 1 ? say` and ${sayMm(size.spacingMm)} apart` : ''}.`,
       parts: [
         {
-          outline: box(-right, -base.lengthMm / 2, right, base.lengthMm / 2),
+          outline: boxOutline(-right, -base.lengthMm / 2, right, base.lengthMm / 2),
           place: 0,
-          holes: holes.map(({ outline }) => outline),
+          holes: rodsAt(size.baseMm, size).map((at) => mouthOf(at, given)),
         },
       ],
       lines: [
@@ -97,6 +82,53 @@ export function mountPictures(given: MountParams, size: MountSize, vessel: Vesse
           to: { x: right, y: base.lengthMm / 2 },
           mm: base.lengthMm,
         },
+      ],
+    },
+  ];
+}
+
+/** Arms of a cross, mm. */
+const ARM = 4;
+
+/** Base and foot as they are drilled, at full size: outlines, saw cut, a cross for each hole. The base is seen from above, the foot from below. */
+export function mountFullSize(given: MountParams, size: MountSize, vessel: Vessel): FullSize[] {
+  const { base, kerfMm, insetMm } = given;
+  const foot = radiusAt(vessel.outside, 0);
+  const recess = recessAt(vessel.recess, 0);
+  const closed = (is: FullSize['lines'][number]['is'], points: readonly Point[]) => ({
+    is,
+    points,
+    closed: true,
+  });
+  const line = (is: FullSize['lines'][number]['is'], from: Point, to: Point) => ({
+    is,
+    points: [from, to],
+    closed: false,
+  });
+  const upright = (is: 'middle' | 'saw', x: number, reach: number) =>
+    line(is, { x, y: -reach }, { x, y: reach });
+  const hole = (at: Point) => [
+    closed('hole', mouthOf(at, given)),
+    line('cross', { x: at.x - ARM, y: at.y }, { x: at.x + ARM, y: at.y }),
+    line('cross', { x: at.x, y: at.y - ARM }, { x: at.x, y: at.y + ARM }),
+  ];
+  const [wide, long] = [base.widthMm / 2, base.lengthMm / 2];
+  return [
+    {
+      title: 'Base from above',
+      lines: [
+        closed('outline', boxOutline(-wide, -long, wide, long)),
+        upright('middle', 0, long),
+        ...rodsAt(size.baseMm, size).flatMap(hole),
+      ],
+    },
+    {
+      title: 'Foot from below',
+      lines: [
+        closed('outline', circle(foot)),
+        ...(recess > 0 ? [closed('outline', circle(recess))] : []),
+        ...SIDES.map((side) => upright('saw', (side * kerfMm) / 2, foot)),
+        ...rodsAt(kerfMm / 2 + insetMm, size).flatMap(hole),
       ],
     },
   ];

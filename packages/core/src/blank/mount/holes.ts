@@ -1,4 +1,3 @@
-import { type Mm, mm } from '../../measure/quantity.js';
 import type { SectionPoint } from '../../surface/drawing.js';
 
 type Side = readonly [SectionPoint, SectionPoint];
@@ -16,6 +15,8 @@ const STEP = 0.25;
 /** Sides are kept by heights of so much, mm; and so many rows are tried before the widest is closed in on. */
 const BAND = 4;
 const ROWS = 64;
+/** Times that the last step down a hole is halved: to under a hundredth of a millimetre. */
+const HALVINGS = 5;
 
 /**
  * Half of a half-section, sawn `faceMm` from the axis. Only surfaces nearer than `reachMm` are looked at, all of them where it is left out: farther ones do
@@ -87,45 +88,72 @@ export function leastWood(half: HalfWood, drilled: Drilled, aside: number, deep:
   return least;
 }
 
-/** How deep a hole may be that leaves so much wood all along; 0 where it cannot even begin (mm, to a quarter). */
-export function deepestHole(half: HalfWood, drilled: Drilled, aside: number, marginMm: number): number {
+/** How deep a hole may be that leaves so much wood all along, `most` at the most; 0 where it cannot even begin (mm). */
+export function deepestHole(
+  half: HalfWood,
+  drilled: Drilled,
+  aside: number,
+  marginMm: number,
+  most = Infinity,
+): number {
+  const enough = (deep: number) => woodRound(half, drilled, aside, deep) >= marginMm;
+  if (!enough(0)) return 0;
   let deep = 0;
-  while (woodRound(half, drilled, aside, deep) >= marginMm) deep += STEP;
-  return Math.max(0, deep - STEP);
+  while (deep < most) {
+    const next = Math.min(most, deep + STEP);
+    if (!enough(next)) return lastOf(enough, deep, next);
+    deep = next;
+  }
+  return deep;
+}
+
+/** Up to where something holds that holds at one end of a way and not at the other. */
+function lastOf(holds: (at: number) => boolean, from: number, to: number): number {
+  let [yes, no] = [from, to];
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (yes + no) / 2;
+    if (holds(middle)) yes = middle;
+    else no = middle;
+  }
+  return yes;
 }
 
 /** Places of rods in a row, from its middle (mm). */
 export const rowOf = (rods: number, spacingMm: number): number[] =>
   Array.from({ length: rods }, (_, i) => (i - (rods - 1) / 2) * spacingMm);
 
-/** How far apart rods may be and all leave as much wood as is wanted, and how deep they may be there; the deepest row where none is deep enough. */
+/**
+ * How far apart rods may be and all leave as much wood as is wanted so deep down (mm, to a quarter); where none are deep enough how far apart they are where they
+ * may be deepest; null where they do not go side by side into the foot.
+ */
 export function widestRow(
   half: HalfWood,
   given: Drilled & { readonly rods: number; readonly marginMm: number },
   footMm: number,
   deep: number,
-): { readonly spacingMm: Mm; readonly deepMm: Mm } {
+): number | null {
   const { rods, rodMm, marginMm } = given;
-  const deepest = (spacing: number) => {
-    // A row is the same on both sides of its middle.
-    const asides = rowOf(rods, spacing).filter((aside) => aside >= 0);
-    return Math.min(...asides.map((aside) => deepestHole(half, given, aside, marginMm)));
-  };
-  if (rods === 1) return { spacingMm: mm(0), deepMm: mm(deepest(0)) };
-  let best = { spacingMm: mm(0), deepMm: mm(0) };
+  if (rods === 1) return 0;
+  // A row is the same on both sides of its middle.
+  const asides = (spacing: number) => rowOf(rods, spacing).filter((aside) => aside >= 0);
+  const deepest = (spacing: number) =>
+    Math.min(...asides(spacing).map((aside) => deepestHole(half, given, aside, marginMm)));
+  const isDeep = (spacing: number) =>
+    asides(spacing).every((aside) => deepestHole(half, given, aside, marginMm, deep) >= deep);
   const most = Math.floor((2 * footMm) / (rods - 1) / STEP) * STEP;
   const coarse = Math.max(STEP, Math.ceil(most / ROWS / STEP) * STEP);
+  let best: { readonly spacing: number; readonly deep: number } | null = null;
   // Neighbours keep the margin from each other too.
   for (let wide = most; wide >= rodMm + marginMm; wide -= coarse) {
-    const deepMm = mm(deepest(wide));
-    if (deepMm >= deep) {
+    if (isDeep(wide)) {
       let spacing = wide;
-      while (spacing + STEP < wide + coarse && deepest(spacing + STEP) >= deep) spacing += STEP;
-      return { spacingMm: mm(spacing), deepMm: mm(deepest(spacing)) };
+      while (spacing + STEP < wide + coarse && isDeep(spacing + STEP)) spacing += STEP;
+      return spacing;
     }
-    if (deepMm > best.deepMm) best = { spacingMm: mm(wide), deepMm };
+    const here = deepest(wide);
+    if (here > (best?.deep ?? 0)) best = { spacing: wide, deep: here };
   }
-  return best;
+  return best?.spacing ?? null;
 }
 
 /** Height of the centre of gravity of a turned piece by its half-section: ∮r²z dz over ∮r² dz (Green's theorem). */

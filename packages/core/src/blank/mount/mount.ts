@@ -2,35 +2,28 @@ import type { Vessel } from '../../form/vessel.js';
 import { remembered } from '../../measure/memo.js';
 import { mm } from '../../measure/quantity.js';
 import { done, type Result } from '../../measure/reason.js';
+import { solidBetween } from '../../ring/convex.js';
 import { holdsPoint, type Solid } from '../../ring/space.js';
 import { finder, type MadeBlank } from '../contract.js';
-import { mountPictures } from './drawn.js';
+import { mountFullSize, mountPictures } from './drawn.js';
 import { leanOf } from './holes.js';
 import type { MountParams } from './params.js';
 import { sizeOf } from './size.js';
 import { mountSteps, mountWarnings } from './told.js';
 
 /** The block that the rods stand in, its top `freeMm` under the feet of the halves. */
-function blockOf({ base: { lengthMm, widthMm, heightMm }, freeMm }: MountParams): Solid {
-  const corners = [-freeMm - heightMm, -freeMm].flatMap((z) => [
-    { x: -widthMm / 2, y: -lengthMm / 2, z },
-    { x: widthMm / 2, y: -lengthMm / 2, z },
-    { x: widthMm / 2, y: lengthMm / 2, z },
-    { x: -widthMm / 2, y: lengthMm / 2, z },
-  ]);
-  return {
-    place: 0,
-    corners,
-    faces: [
-      [3, 2, 1, 0],
-      [4, 5, 6, 7],
-      [0, 1, 5, 4],
-      [1, 2, 6, 5],
-      [2, 3, 7, 6],
-      [3, 0, 4, 7],
+const blockOf = ({ base: { lengthMm, widthMm, heightMm }, freeMm }: MountParams): Solid =>
+  solidBetween(
+    [
+      { normal: { x: 1, y: 0, z: 0 }, at: widthMm / 2 },
+      { normal: { x: -1, y: 0, z: 0 }, at: widthMm / 2 },
+      { normal: { x: 0, y: 1, z: 0 }, at: lengthMm / 2 },
+      { normal: { x: 0, y: -1, z: 0 }, at: lengthMm / 2 },
+      { normal: { x: 0, y: 0, z: 1 }, at: -freeMm },
+      { normal: { x: 0, y: 0, z: -1 }, at: freeMm + heightMm },
     ],
-  };
-}
+    0,
+  );
 
 /** The finished piece sawn in two through its axis, each half on rods that stand in a base. */
 export const makeMount = (given: MountParams, vessel: Vessel): Result<MadeBlank> => mountOf(vessel, given);
@@ -59,6 +52,7 @@ function mounted(given: MountParams, vessel: Vessel): Result<MadeBlank> {
     beside: [],
     flat: [],
     pictures: mountPictures(given, size.value, vessel),
+    fullSize: mountFullSize(given, size.value, vessel),
     placeAt: finder(solids, holdsPoint),
     figures: [
       { key: 'rods', value: 2 * given.rods, unit: 'count' },

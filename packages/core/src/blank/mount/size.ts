@@ -30,18 +30,20 @@ export function sizeOf(given: MountParams, vessel: Vessel): Result<MountSize> {
   const { rods, rodMm, marginMm, base, drilledMm, insetMm, apartMm, freeMm } = given;
   const outline = woodOutline(vessel);
   const half = halfWood(outline, given.kerfMm / 2, marginMm + rodMm);
-  const widest = widestRow(half, given, radiusAt(vessel.outside, 0), drilledMm);
-  const spacing = given.spacingMm ?? widest.spacingMm;
+  const fits = given.spacingMm ?? widestRow(half, given, radiusAt(vessel.outside, 0), drilledMm);
+  const spacing = fits ?? 0;
   const row = rowOf(rods, spacing);
-  const deepest = Math.min(...row.map((aside) => deepestHole(half, given, Math.abs(aside), marginMm)));
-  if (deepest < drilledMm)
+  const deepest = (most?: number) =>
+    Math.min(...row.map((aside) => deepestHole(half, given, Math.abs(aside), marginMm, most)));
+  const deepestMm = fits === null ? 0 : deepest();
+  if (fits === null || deepest(drilledMm) < drilledMm)
     return refuse(
       'rods-break-out',
       'drilledMm',
-      deepest > 0
-        ? say`Rods of ${sayMm(rodMm)}, ${sayMm(insetMm)} in from the sawn face, leave ${sayMm(marginMm)} of wood round them down to a depth of ${sayMm(deepest)}. Drill less deep, or take thinner rods.`
+      deepestMm > 0
+        ? say`Rods of ${sayMm(rodMm)}, ${sayMm(insetMm)} in from the sawn face, leave ${sayMm(marginMm)} of wood round them down to a depth of ${sayMm(deepestMm)}. Drill less deep, or take thinner rods.`
         : say`Rods of ${sayMm(rodMm)}, ${sayMm(insetMm)} in from the sawn face, do not have ${sayMm(marginMm)} of wood round them where they enter the foot. Take thinner rods, fewer, or another place.`,
-      { most: deepest },
+      { most: deepestMm },
     );
   if (rods > 1 && spacing < rodMm + marginMm)
     return refuse(
@@ -82,7 +84,7 @@ export function sizeOf(given: MountParams, vessel: Vessel): Result<MountSize> {
     baseMm: mm(onBase),
     endMm: mm(end),
     rodLengthMm: mm(drilledMm + freeMm / Math.cos(lean) + base.drilledMm),
-    deepestMm: mm(deepest),
+    deepestMm: mm(deepestMm),
     woodMm: mm(Math.min(...row.map((aside) => leastWood(whole, given, Math.abs(aside), drilledMm)))),
     underMm: mm(under),
     tips: Math.atan2(Math.min(base.lengthMm, base.widthMm) / 2, high),

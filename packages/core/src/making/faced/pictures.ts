@@ -9,13 +9,6 @@ import { lineAt, trapezoids } from './sweep.js';
 
 const point = ({ u, z }: FacePoint): Point => ({ x: u, y: z });
 
-export const boxOutline = (left: number, low: number, right: number, high: number): Point[] => [
-  { x: left, y: low },
-  { x: right, y: low },
-  { x: right, y: high },
-  { x: left, y: high },
-];
-
 /** A face as it is seen from outside: the parts of its pieces that show, moved to the right by `aside`. */
 function facePart(face: readonly FaceShape[], width: number, heightMm: number, aside: number) {
   const [least, most] = [-width / 2, width / 2];

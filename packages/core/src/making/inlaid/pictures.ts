@@ -1,7 +1,7 @@
 import type { FaceShape } from '../faced/face.js';
 import { type FacedRing, faceWidth } from '../faced/facedRing.js';
-import { boxOutline, segmentAndRing } from '../faced/pictures.js';
-import type { StepPicture } from '../picture.js';
+import { segmentAndRing } from '../faced/pictures.js';
+import { boxOutline, type StepPicture } from '../picture.js';
 import { placeOfPiece, type SegmentGroup } from '../sources/contract.js';
 import type { InlaidRing } from './params.js';
 

@@ -1,7 +1,7 @@
 import { say, sayMm } from '../../measure/said.js';
 import type { FaceShape } from '../faced/face.js';
-import { boxOutline, segmentAndRing } from '../faced/pictures.js';
-import type { PicturePart, StepPicture } from '../picture.js';
+import { segmentAndRing } from '../faced/pictures.js';
+import { boxOutline, type PicturePart, type StepPicture } from '../picture.js';
 import { placeOfPiece, type SegmentGroup } from '../sources/contract.js';
 import { slicePitch } from './board.js';
 import type { Laminate } from './laminate.js';

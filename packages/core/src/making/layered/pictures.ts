@@ -1,6 +1,5 @@
-import { boxOutline } from '../faced/pictures.js';
 import type { Frame } from '../joints/frame.js';
-import type { StepPicture } from '../picture.js';
+import { boxOutline, type StepPicture } from '../picture.js';
 import { wedgeOutline } from '../wedge.js';
 import { facesOf } from './layers.js';
 import { isTurned, type Layers } from './params.js';

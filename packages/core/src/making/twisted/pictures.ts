@@ -1,7 +1,6 @@
 import { say, sayMm } from '../../measure/said.js';
 import { type Point, polar } from '../../ring/plane.js';
-import { boxOutline } from '../faced/pictures.js';
-import type { PictureLine, PicturePart, StepPicture } from '../picture.js';
+import { boxOutline, type PictureLine, type PicturePart, type StepPicture } from '../picture.js';
 import type { TwistedParams } from './params.js';
 import type { SharedBoard } from './scribed.js';
 
