@@ -8,18 +8,24 @@ import { Switch } from '../ui/Switch.js';
 type Mount = Extract<BlankMaking, { kind: 'mount' }>;
 type Lengths<T> = keyof T & `${string}Mm`;
 
-const HOLES: readonly (readonly [Exclude<Lengths<Mount>, 'spacingMm'>, string])[] = [
+type Labelled<K> = readonly (readonly [name: K, label: string])[];
+
+const HOLES: Labelled<Exclude<Lengths<Mount>, 'spacingMm'>> = [
   ['rodMm', 'Rods, thick'],
   ['insetMm', 'In from the sawn face'],
   ['drilledMm', 'Drilled into the half'],
   ['marginMm', 'Wood round the holes'],
 ];
-const STANDS: readonly (readonly [Exclude<Lengths<Mount>, 'spacingMm'>, string])[] = [
+const ANGLES: Labelled<'leanDeg' | 'sawnDeg'> = [
+  ['leanDeg', 'Rods lean'],
+  ['sawnDeg', 'Sawn at'],
+];
+const STANDS: Labelled<Exclude<Lengths<Mount>, 'spacingMm'>> = [
   ['kerfMm', 'Kerf of the saw'],
   ['apartMm', 'Halves, apart'],
   ['freeMm', 'Foot above the base'],
 ];
-const BASE: readonly (readonly [Lengths<Mount['base']>, string])[] = [
+const BASE: Labelled<Lengths<Mount['base']>> = [
   ['lengthMm', 'Base, along the cut'],
   ['widthMm', 'Base, across'],
   ['heightMm', 'Base, high'],
@@ -37,7 +43,7 @@ export function MountControls({ index, making, made }: MountControlsProps) {
   const dispatch = useActions();
   const put = (changed: Mount) => dispatch(editPiece(edit.setBlank(index, changed)));
   const set = (change: Partial<Mount>) => put({ ...making, ...change });
-  const length = ([name, label]: (typeof HOLES)[number] | (typeof STANDS)[number]) => (
+  const length = ([name, label]: (typeof HOLES)[number]) => (
     <LengthField
       key={name}
       label={label}
@@ -72,20 +78,16 @@ export function MountControls({ index, making, made }: MountControlsProps) {
           onChange={(value) => set({ spacingMm: value })}
         />
       )}
-      <NumberField
-        label="Rods lean"
-        className="w-20"
-        unit="°"
-        value={making.leanDeg}
-        onChange={(leanDeg) => set({ leanDeg })}
-      />
-      <NumberField
-        label="Sawn at"
-        className="w-20"
-        unit="°"
-        value={making.sawnDeg}
-        onChange={(sawnDeg) => set({ sawnDeg })}
-      />
+      {ANGLES.map(([name, label]) => (
+        <NumberField
+          key={name}
+          label={label}
+          className="w-20"
+          unit="°"
+          value={making[name]}
+          onChange={(value) => set({ [name]: value })}
+        />
+      ))}
       {STANDS.map(length)}
       {BASE.map(([name, label]) => (
         <LengthField

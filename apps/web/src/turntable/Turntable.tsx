@@ -68,9 +68,9 @@ function Turntable({ size, onPlace }: TurntableProps) {
   const levels = slants.length > 0 ? 2 * slants.length : count.length - 1;
   const radiusMm = Math.max(...count.map(({ cornerMm }) => cornerMm));
   const heightMm = prepared.value.rings.at(-1)!.stands.topMm + apartMm * levels;
-  const { vessel, turned: left } = prepared.value;
+  const { vessel, shut } = prepared.value;
   // Panels that close a hollow are as sawn inside: that is no turned surface, and its pieces show it themselves.
-  const opened = left !== vessel && (cutAway || stand === 'inside');
+  const opened = shut && (cutAway || stand === 'inside');
   const scene = (
     <Scene
       small={size === 'inset'}

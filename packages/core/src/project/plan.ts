@@ -82,7 +82,7 @@ export function plan(
       say`The palette names the wood “${project.palette[unknown]!.wood}”, which is not among the woods here.`,
     );
   const woodOf = woodsBy(project.palette);
-  const { vessel, turned, rings, bands, overTopMm, underFootMm } = prepared.value;
+  const { vessel, shut, rings, bands, overTopMm, underFootMm } = prepared.value;
   const alone = rings.map((ring, i) => ringPlan(ring, rings[i - 1], woodOf, shop));
   const plans = withInlays(withLetIn(alone, project, woodOf), prepared.value, woodOf);
   const blanks = plannedBlanks(project, vessel, woodOf);
@@ -120,7 +120,7 @@ export function plan(
     checks: checksOf({
       shop,
       vessel,
-      shut: turned !== vessel,
+      shut,
       rings: plans,
       bands: bands.map(({ slant, lengthMm, widthMm, leastMm }) => ({
         id: slant.id,

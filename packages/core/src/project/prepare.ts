@@ -36,7 +36,9 @@ export interface PreparedRing extends Omit<SizedRing, 'vessel' | 'size' | 'along
 
 export interface Prepared {
   readonly vessel: Vessel;
-  /** The same as turning leaves it: without a hollow that panels close. */
+  /** Whether panels close the hollow all round. */
+  readonly shut: boolean;
+  /** The form as turning leaves it: without a hollow that is shut. */
   readonly turned: Vessel;
   readonly rings: readonly PreparedRing[];
   /** The slanted cuts through the stack, in the order in which they are made, and what is glued into them. */
@@ -105,9 +107,11 @@ export function stackUp(project: Stacking, ripping = AS_DRAWN): Result<Prepared>
   const sized = rippedTogether(asked, ripping);
   const bodies = bodiesOf(sized);
   const rings = sized.map((ring) => prepareRing(ring, bodyAmong(ring, bodies)));
+  const shut = rings.some((ring) => isShut(vessel.value, ring));
   return done({
     vessel: vessel.value,
-    turned: rings.some((ring) => isShut(vessel.value, ring)) ? unworked(vessel.value) : vessel.value,
+    shut,
+    turned: shut ? unworked(vessel.value) : vessel.value,
     rings,
     cuts,
     bands: bandsOf(slants, cuts, reaches.bands, vessel.value, allowances.outsideMm),
