@@ -155,7 +155,7 @@ export type { After } from './making/segmented/after.js';
 export type { SegmentedParams } from './making/segmented/params.js';
 export { sourceBegun } from './making/segmented/starts.js';
 export type { SawnFrom } from './making/sources/registry.js';
-export { compoundAngles } from './making/staved/staved.js';
+export { compoundAngles } from './making/staves/staves.js';
 export { cautionsOf, type Step, setOf, TOOLS, type Tool } from './making/step.js';
 export { mitred, type Stock } from './making/stock.js';
 export { turnOf } from './making/turnOf.js';

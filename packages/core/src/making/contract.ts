@@ -59,6 +59,8 @@ export interface LayerLine {
   /** Heights above the ring's bottom between which it lies; left out where it goes all the way up. */
   readonly fromMm?: number;
   readonly toMm?: number;
+  /** By how much its radii grow for every mm of height; they are told at half the ring's. Left out where they are the same all the way up. */
+  readonly lean?: number;
 }
 
 /** A ring that can be made: prepared once, then asked as often as a drawing likes. */
@@ -153,7 +155,7 @@ export interface Making<P extends { readonly way: string }> {
   /** What a ring is called; left out where it is called as its starting point. */
   called?(params: P): string;
   /** Whether it is meant for rings that are solid to the centre. */
-  readonly solid: boolean;
+  solid(params: P): boolean;
   /** Whether it is a shell that stands for a whole stack: it grows with the form, and slices of it are no shells. Left out where it is a ring. */
   readonly shell?: boolean;
   /** What can be given a wood; segments come first, numbered from the index mark, counter-clockwise from above. */

@@ -7,18 +7,14 @@ import { type BasketParams, basket } from './basket/basket.js';
 import type { Beginning, BoardRows, Made, Making, PlaceGroup, Start } from './contract.js';
 import { type DiscParams, disc } from './disc/disc.js';
 import { type GlobeParams, globe } from './globe/globe.js';
-import { halves } from './halves/halves.js';
-import type { HalvesParams } from './halves/params.js';
 import { placesIn } from './layOut.js';
 import { madeOnce } from './made.js';
 import { sameStrips } from './measured.js';
 import { medallion } from './medallion/medallion.js';
 import type { MedallionParams } from './medallion/params.js';
-import { type PieParams, pie } from './pie/pie.js';
 import type { SegmentedParams } from './segmented/params.js';
 import { segmented } from './segmented/segmented.js';
 import type { SEGMENTED_STARTS } from './segmented/starts.js';
-import { type StavedParams, staved } from './staved/staved.js';
 import { fromStock, type StockParams } from './stock/fromStock.js';
 import type { MeantTone } from './tone.js';
 import type { TwistedParams } from './twisted/params.js';
@@ -27,14 +23,11 @@ import { twisted } from './twisted/twisted.js';
 /** Ways of making a ring at the saw. */
 export type SawnMaking =
   | SegmentedParams
-  | StavedParams
-  | HalvesParams
   | BasketParams
   | TwistedParams
   | MedallionParams
   | GlobeParams
-  | DiscParams
-  | PieParams;
+  | DiscParams;
 
 /** How a ring is made, with the parameters of that way. */
 export type RingMaking = SawnMaking | StockParams<SawnMaking>;
@@ -47,14 +40,11 @@ export type StartId = keyof typeof SEGMENTED_STARTS | Exclude<Way, 'segmented'>;
 
 const SAWN = {
   segmented,
-  staved,
-  halves,
   basket,
   twisted,
   medallion,
   globe,
   disc,
-  pie,
 } satisfies { [W in SawnWay]: Making<ParamsOf<W>> };
 
 /** Parameters of any of some ways; `way` says which. */
@@ -115,7 +105,7 @@ export const calledOf = (making: RingMaking): string =>
 export const groupsOf = (making: RingMaking): readonly PlaceGroup[] => definition(making).groups(making);
 export const placesOf = (making: RingMaking): number => placesIn(groupsOf(making));
 export const segmentsOf = (making: RingMaking): number | null => definition(making).segments(making);
-export const isSolid = (making: RingMaking): boolean => definition(making).solid;
+export const isSolid = (making: RingMaking): boolean => definition(making).solid(making);
 export const isShell = (making: RingMaking): boolean => definition(making).shell ?? false;
 export const pitchOf = (making: RingMaking): Rad => definition(making).pitch(making);
 export const bodyOf = (making: RingMaking): string | null => definition(making).body?.(making) ?? null;

@@ -76,8 +76,8 @@ const examples: readonly (readonly [string, RingMaking, outer: number, inner: nu
   ['41 segments', { way: 'segmented', count: 41 }, 200, 188, 8],
   ['unequal segments', { way: 'segmented', count: 12, parts: [1, 2, 1.5, 0.7] }, 110, 90, 18],
   ['a disc', { way: 'disc' }, 90, 0, 19],
-  ['a pie', { way: 'pie', count: 8 }, 70, 0, 19],
-  ['a pie with a plug', { way: 'pie', count: 10, plug: plug(25) }, 70, 0, 19],
+  ['a pie', { way: 'segmented', toCentre: true, count: 8 }, 70, 0, 19],
+  ['a pie with a plug', { way: 'segmented', toCentre: true, count: 10, plug: plug(25) }, 70, 0, 19],
   [
     '12 spacers',
     {
@@ -242,9 +242,9 @@ const examples: readonly (readonly [string, RingMaking, outer: number, inner: nu
     85,
     12,
   ],
-  ['upright staves', { way: 'staved', count: 16, leanDeg: 0 }, 100, 85, 80],
-  ['staves leaning out', { way: 'staved', count: 12, leanDeg: 20 }, 100, 85, 60],
-  ['staves leaning in', { way: 'staved', count: 9, leanDeg: -35 }, 100, 80, 40],
+  ['upright staves', { way: 'segmented', count: 16, staves: { leanDeg: 0 } }, 100, 85, 80],
+  ['staves leaning out', { way: 'segmented', count: 12, staves: { leanDeg: 20 } }, 100, 85, 60],
+  ['staves leaning in', { way: 'segmented', count: 9, staves: { leanDeg: -35 } }, 100, 80, 40],
   [
     'tilted to the right',
     { way: 'segmented', count: 12, lean: { tiltDeg: 20, hand: 'right', cut: 'two-fences' } },
@@ -283,12 +283,9 @@ const examples: readonly (readonly [string, RingMaking, outer: number, inner: nu
   [
     'alike halves',
     {
-      way: 'halves',
-      halves: [
-        { count: 6, spacerMm: mm(2) },
-        { count: 6, spacerMm: mm(2) },
-      ],
-      divider: null,
+      way: 'segmented',
+      count: 12,
+      inHalves: { first: 6, spacersMm: [mm(2), mm(2)], divider: null },
     },
     90,
     70,
@@ -297,12 +294,13 @@ const examples: readonly (readonly [string, RingMaking, outer: number, inner: nu
   [
     'unlike halves to be sawn apart',
     {
-      way: 'halves',
-      halves: [
-        { count: 4, spacerMm: mm(3) },
-        { count: 9, spacerMm: mm(0) },
-      ],
-      divider: { leftMm: mm(3), sawn: true, kerfMm: mm(2) },
+      way: 'segmented',
+      count: 13,
+      inHalves: {
+        first: 4,
+        spacersMm: [mm(3), mm(0)],
+        divider: { leftMm: mm(3), sawn: true, kerfMm: mm(2) },
+      },
     },
     90,
     60,

@@ -84,12 +84,13 @@ test('a backing begins so far behind the face: 92 in the middle of a segment of 
 
 test('halves: each closes by itself, and a divider to be sawn starts at 2·s + kerf', () => {
   const made = madeRing({
-    way: 'halves',
-    halves: [
-      { count: 6, spacerMm: mm(3) },
-      { count: 4, spacerMm: mm(0) },
-    ],
-    divider: { leftMm: mm(4), sawn: true, kerfMm: mm(3) },
+    way: 'segmented',
+    count: 10,
+    inHalves: {
+      first: 6,
+      spacersMm: [mm(3), mm(0)],
+      divider: { leftMm: mm(4), sawn: true, kerfMm: mm(3) },
+    },
   });
   expect(made.groups.map(({ name, count }) => `${count} ${name}`)).toEqual([
     '10 Segment',
@@ -114,7 +115,7 @@ test('grain-matched: numbers along the strip; a book has each number twice, and 
 });
 
 test('a plug takes the points; its drill cannot be larger than it', () => {
-  const made = madeRing({ way: 'pie', count: 8, plug: { diameterMm: mm(30), drillMm: mm(25) } });
+  const made = madeRing({ way: 'segmented', toCentre: true, count: 8, plug: { diameterMm: mm(30), drillMm: mm(25) } });
   expect(made.placeAt(14.9, 0, 5)).toBe(8);
   expect(made.placeAt(15.1, 0.1, 5)).toBe(0);
   expect(
@@ -124,7 +125,7 @@ test('a plug takes the points; its drill cannot be larger than it', () => {
       .join(' '),
   ).toMatch(/Drill 25 mm through the middle and bore the hole out to 30 mm/);
   expect(
-    plain(refusalOf({ way: 'pie', count: 8, plug: { diameterMm: mm(220), drillMm: mm(25) } })?.message ?? ''),
+    plain(refusalOf({ way: 'segmented', toCentre: true, count: 8, plug: { diameterMm: mm(220), drillMm: mm(25) } })?.message ?? ''),
   ).toMatch(/220 mm across and the ring 200 mm/);
 });
 
@@ -149,7 +150,13 @@ test('a ring from the stash keeps its sizes and can only be made thinner', () =>
 test.each([
   ['lean.tiltDeg', 89, 20, 80, (tiltDeg: number): RingMaking => leaning(12, tiltDeg, 'two-fences')],
   ['lean.tiltDeg', 24, 25, 40, (tiltDeg: number): RingMaking => leaning(24, tiltDeg, 'turned-over')],
-  ['leanDeg', 75, 60, 8, (leanDeg: number): RingMaking => ({ way: 'staved', count: 12, leanDeg })],
+  [
+    'staves.leanDeg',
+    75,
+    60,
+    8,
+    (leanDeg: number): RingMaking => ({ way: 'segmented', count: 12, staves: { leanDeg } }),
+  ],
 ] as const)(
   '%s: the limit of its refusal is in the measure of its field, and holds',
   (field, steep, high, hole, given) => {

@@ -74,13 +74,21 @@ const ENDS = [-0.5, 0.5] as const;
 const ANYWHERE = [0] as const;
 
 /**
- * The least ao with which pieces hold the circle of radius `outerRadiusMm` at every height: the nearest point of each outer
+ * The least ao with which pieces hold the circle of radius `outerRadiusMm`, which grows by `lean` for every mm of height: the nearest point of each outer
  * face has to lie on it, the foot of the perpendicular from the axis or, where that is off the face, a corner.
  */
-export function leastOuter(wedges: readonly Wedge[], outerRadiusMm: number, heightMm: number): number {
+export function leastOuter(
+  wedges: readonly Wedge[],
+  outerRadiusMm: number,
+  heightMm: number,
+  lean = 0,
+): number {
   let least = 0;
   for (const wedge of wedges)
-    for (const end of ENDS) least = Math.max(least, outerFor(wedge, outerRadiusMm, end * heightMm));
+    for (const end of ENDS) {
+      const [dz, grown] = [end * heightMm, lean * end * heightMm];
+      least = Math.max(least, outerFor(wedge, outerRadiusMm + grown, dz) - grown);
+    }
   return least;
 }
 

@@ -128,8 +128,7 @@ function placeVolumes(made: Made, vessel: Vessel, z0: number, z1: number, whole:
     overHeights(
       (z) => areaLeft(outlineAtHeight(piece, z - z0), vessel, z),
       vessel,
-      z0 + piece.fromMm,
-      Math.min(z1, z0 + piece.toMm),
+      [z0 + piece.fromMm, Math.min(z1, z0 + piece.toMm)],
     );
   return overPlaces(made, (place) => made.lay(place).reduce((sum, piece) => sum + volume(piece), 0));
 }
@@ -146,7 +145,7 @@ function movedVolumes(body: Lying, vessel: Vessel, cuts: Cuts): number[] {
   const slices = reaches.reduce((sum, { fromMm, toMm }) => sum + (toMm - fromMm) / SLICE, 0) * corners;
   const slice = SLICE * Math.max(1, slices / MOST_SLICES);
   const volumes = made.groups.flatMap(({ count }) => Array.from({ length: count }, () => 0));
-  for (const { place, lowMm, highMm, outline } of partsOf(body, vessel, cuts))
-    volumes[place]! += overHeights((z) => areaLeft(outline(z), vessel, z), vessel, lowMm, highMm, slice);
+  for (const { place, heightsMm, bendsMm, outline } of partsOf(body, vessel, cuts))
+    volumes[place]! += overHeights((z) => areaLeft(outline(z), vessel, z), vessel, heightsMm, slice, bendsMm);
   return volumes;
 }

@@ -19,7 +19,7 @@ const from =
     sawnFrom: { is, ...fields },
   });
 
-/** The ways of before version 11 that are segments, joints, what segments are sawn from and what is done after, by their answers. */
+/** The ways of before version 12 that are segments, joints, what segments are sawn from and what is done after, by their answers. */
 const ANSWERS: Readonly<Record<string, (given: Old) => Answers>> = {
   flat: ({ parts }) => ({ parts }),
   spaced: (given) => ({ ...spacers(given), plug: given.plug }),
@@ -38,11 +38,21 @@ const ANSWERS: Readonly<Record<string, (given: Old) => Answers>> = {
   inlaid: (given) => ({ ...everyJoint(given), ...from('plugs')(given) }),
   lettered: (given) => ({ ...everyJoint(given), ...from('letters')(given) }),
   illusion: from('illusion'),
+  staved: ({ leanDeg }) => ({ staves: { leanDeg } }),
+  halves: ({ halves, divider }) => {
+    const [a, b] = halves as readonly (Readonly<Record<string, unknown>>)[];
+    return {
+      count: Number(a?.count) + Number(b?.count),
+      inHalves: { first: a?.count, spacersMm: [a?.spacerMm, b?.spacerMm], divider },
+    };
+  },
+  pie: ({ plug }) => ({ toCentre: true, plug }),
 };
 
-const isOld = (kept: object): kept is Old => 'way' in kept && String(kept.way) in ANSWERS && 'count' in kept;
+const isOld = (kept: object): kept is Old =>
+  'way' in kept && String(kept.way) in ANSWERS && ('count' in kept || ('halves' in kept && Array.isArray(kept.halves)));
 
-/** A ring of before version 11 as it is put together from four answers; the same pieces at the same places. */
+/** A ring of before version 12 as it is put together from four answers; the same pieces at the same places. */
 function answered(old: Old): Readonly<Record<string, unknown>> {
   const answers = Object.entries(ANSWERS[old.way]!(old)).filter(([, value]) => value !== undefined);
   return { way: 'segmented', count: old.count, ...Object.fromEntries(answers) };
@@ -57,14 +67,16 @@ export function fourAnswers(kept: unknown): unknown {
 }
 
 /**
- * Whether a step to undo, or any of several, leads into a ring's parameters: they have another shape since version 11, and
- * such a step no longer fits. Steps that put a ring's parameters whole do.
+ * Whether a step to undo, or any of several, leads into a ring's parameters, or to one of them: where they have another shape
+ * now, such a step no longer fits. Steps that put a ring's parameters whole do.
  */
-export function leadsIntoRings(steps: unknown): boolean {
+export function leadsIntoRings(steps: unknown, parameter?: string): boolean {
   if (typeof steps !== 'object' || steps === null) return false;
   if ('path' in steps && Array.isArray(steps.path)) {
     const at = steps.path.indexOf('making');
-    if (steps.path.includes('rings') && at >= 0 && at < steps.path.length - 1) return true;
+    const into: unknown = steps.path[at + 1];
+    if (steps.path.includes('rings') && at >= 0 && into !== undefined)
+      if (parameter === undefined || into === parameter) return true;
   }
-  return Object.values(steps).some(leadsIntoRings);
+  return Object.values(steps).some((each) => leadsIntoRings(each, parameter));
 }

@@ -17,17 +17,22 @@ export const SLICE = 2;
 export const hollowAt = (vessel: Vessel, z: number): number =>
   Math.max(insideAt(vessel, z) ?? 0, recessAt(vessel.recess, z));
 
-/** The integral over heights, between the knots of the outside and where the hollow begins and ends, in slices. */
+/**
+ * The integral over heights, between the knots of the outside, where the hollow begins and ends and what further `bends` there
+ * are, in slices.
+ */
 export function overHeights(
   of: (z: number) => number,
   vessel: Vessel,
-  low: number,
-  high: number,
+  [low, high]: readonly [low: number, high: number],
   slice = SLICE,
+  bends: readonly number[] = [],
 ): number {
   if (high <= low) return 0;
   const { hollowFromMm, hollowToMm, recess } = vessel;
-  const floors = [hollowFromMm, hollowToMm, recess?.depthMm ?? 0].filter((z) => z > low && z < high);
+  const floors = [hollowFromMm, hollowToMm, recess?.depthMm ?? 0, ...bends].filter(
+    (z) => z > low && z < high,
+  );
   const knots = [...knotsBetween(vessel.outside, low, high), ...floors].sort((a, b) => a - b);
   let sum = 0;
   for (let k = 1; k < knots.length; k++) {
@@ -45,8 +50,9 @@ export type Lying = Pick<PreparedBand, 'made' | 'turn' | 'bottomMm' | 'reaches'>
 /** A part of a piece within one region: its place, between which heights of the piece it lies, and its outline at one of them. */
 export interface Part {
   readonly place: number;
-  readonly lowMm: number;
-  readonly highMm: number;
+  readonly heightsMm: readonly [low: number, high: number];
+  /** Heights at which a cut enters it or leaves it: its area falls off between them, and steeply where the cut is nearly level. */
+  readonly bendsMm: readonly number[];
   outline(z: number): readonly Point[];
 }
 
@@ -59,12 +65,31 @@ export function partsOf({ made, turn, bottomMm, reaches }: Lying, vessel: Vessel
       const base = bottomMm + shift.z;
       const sides = sidesMet(part, base, sidesOf(cuts, region));
       if (!sides) return [];
-      const lowMm = Math.max(fromMm, base + piece.fromMm);
-      const highMm = Math.min(toMm, base + piece.toMm, vessel.heightMm);
+      let lowMm = Math.max(fromMm, base + piece.fromMm);
+      let highMm = Math.min(toMm, base + piece.toMm, vessel.heightMm);
+      const bendsMm: number[] = [];
+      for (const side of sides) {
+        const [enters, leaves] = crossed(part, side);
+        bendsMm.push(enters, leaves);
+        if (side.normal.z > 0) highMm = Math.min(highMm, leaves);
+        else lowMm = Math.max(lowMm, enters);
+      }
       const outline = (z: number) => within(outlineAtHeight(part, z - base), sides, z);
-      return highMm > lowMm ? [{ place: piece.place, lowMm, highMm, outline }] : [];
+      return highMm > lowMm ? [{ place: piece.place, heightsMm: [lowMm, highMm], bendsMm, outline }] : [];
     }),
   );
+}
+
+/** Between which heights the plane of a side crosses the outlines of a piece. */
+function crossed({ bottom, top }: LaidPiece, { normal, most }: HalfSpace): [low: number, high: number] {
+  let [low, high] = [Infinity, -Infinity];
+  for (const corners of [bottom, top])
+    for (const { x, y } of corners) {
+      const z = (most - normal.x * x - normal.y * y) / normal.z;
+      low = Math.min(low, z);
+      high = Math.max(high, z);
+    }
+  return [low, high];
 }
 
 /** The sides of a region that go through a piece, by its corners; null where it lies without one of them altogether. */

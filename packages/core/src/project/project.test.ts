@@ -119,9 +119,9 @@ describe('what is refused, by name and with what is allowed', () => {
     [
       'a newer version',
       (p) => {
-        p.schema = 12;
+        p.schema = 13;
       },
-      /newer Fellside \(version 12\)/,
+      /newer Fellside \(version 13\)/,
     ],
     [
       'an older version than any',

@@ -108,7 +108,12 @@ describe('what is given is judged before anything loops over it', () => {
 
 describe('what is accepted is planned, whatever its numbers', () => {
   test('a strip step wider than a solid ring leaves its pieces a length', () => {
-    const pie = { way: 'pie', count: 12, plug: { diameterMm: mm(20), drillMm: mm(20) } } as const;
+    const pie = {
+      way: 'segmented',
+      toCentre: true,
+      count: 12,
+      plug: { diameterMm: mm(20), drillMm: mm(20) },
+    } as const;
     const wood = cup().palette[0]!.key;
     const rings = cup().rings.map((ring, i) =>
       i === 0 ? { ...ring, making: pie, woods: Array(13).fill(wood) } : ring,

@@ -21,7 +21,7 @@ export function turnedBalance(
   const densityOf = densitiesOf(project, woods);
   const weights: Weight[] = [];
   const weigh = (lying: Lying, vessel: Vessel, keyOf: (place: number) => string | undefined) => {
-    for (const { place, lowMm, highMm, outline } of partsOf(lying, vessel, cuts)) {
+    for (const { place, heightsMm, bendsMm, outline } of partsOf(lying, vessel, cuts)) {
       const over = (of: (outer: number, inner: number, z: number) => number) =>
         overHeights(
           (z) => {
@@ -29,9 +29,9 @@ export function turnedBalance(
             return of(outer, Math.min(outer, hollowAt(vessel, z)), z);
           },
           vessel,
-          lowMm,
-          highMm,
+          heightsMm,
           SLICE,
+          bendsMm,
         );
       const volume = over((outer, inner, z) => areaBetween(outline(z), inner, outer));
       if (volume <= 0) continue;

@@ -20,6 +20,7 @@ export const UPGRADES: Readonly<Record<number, (document: Document) => Document>
   8: throughTheShop,
   9: combinedWays,
   10: answersApart,
+  11: restAnswered,
 };
 
 /** Documents of this version and later have the shape that undo steps saved with them speak of, but for the names of radii and layers. */
@@ -27,6 +28,9 @@ const STEPS_STAND_SINCE = 2;
 const RADII_NAMED_SINCE = 8;
 const LAYERS_LISTED_SINCE = 10;
 const FOUR_ANSWERS_SINCE = 11;
+const REST_ANSWERED_SINCE = 12;
+/** Parameters of rings that have another place since. */
+const MOVED = ['leanDeg', 'halves', 'divider'] as const;
 
 /** Undo steps saved with a document of version `schema`, as they speak of its shape today; null where they no longer fit. */
 export function upgradedSteps<T>(history: T, schema: number): T | null {
@@ -34,7 +38,8 @@ export function upgradedSteps<T>(history: T, schema: number): T | null {
   if (schema < FOUR_ANSWERS_SINCE && leadsIntoRings(history)) return null;
   const named = schema < RADII_NAMED_SINCE ? radiiByName(history) : history;
   const listed = schema < LAYERS_LISTED_SINCE ? layersListed(named) : named;
-  return (schema < FOUR_ANSWERS_SINCE ? fourAnswers(listed) : listed) as T;
+  if (schema < REST_ANSWERED_SINCE && MOVED.some((field) => leadsIntoRings(history, field))) return null;
+  return (schema < REST_ANSWERED_SINCE ? fourAnswers(listed) : listed) as T;
 }
 
 /** A part of a document that is kept by itself, a ring of the stash, as it is said today. */
@@ -94,6 +99,11 @@ function combinedWays(document: Document): Document {
 /** Version 11: rings of segments are put together from four answers; every ring stays what it was. */
 function answersApart(document: Document): Document {
   return { ...(fourAnswers(document) as Document), schema: 11 };
+}
+
+/** Version 12: staves, pies and rings of two halves are put together from the same four answers; every ring stays what it was. */
+function restAnswered(document: Document): Document {
+  return { ...(fourAnswers(document) as Document), schema: 12 };
 }
 
 /** Brings a document of any older version up to date, one step at a time; leaves judging its fields to the schema. */

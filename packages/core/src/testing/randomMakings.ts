@@ -219,6 +219,21 @@ const ringsOf = (
     .map((given) => tidy(given) as unknown as Segmented)
     .filter((given) => againstEachOther(given) === null);
 
+const leaningStaves = fc
+  .oneof(fc.constant(0), between(-40, 40))
+  .map((leanDeg) => ({ leanDeg }));
+/** Two halves, and how many segments they have together. */
+const halved = fc
+  .record({ a: count(2, 12), b: count(2, 12), s: between(0, 4), t: between(0, 4), d: between(0, 6) })
+  .map(({ a, b, s, t, d }) => ({
+    count: a + b,
+    inHalves: {
+      first: a,
+      spacersMm: [mm(s < 1 ? 0 : s), mm(t < 1 ? 0 : t)] as [Mm, Mm],
+      divider: d < 2 ? null : { leftMm: mm(d), sawn: d > 4, kerfMm: mm(2) },
+    },
+  }));
+
 const maybe = <T>(given: fc.Arbitrary<T>) => fc.option(given, { nil: undefined });
 const source = fc.oneof(layers, laminated, plugs, letters, illusion) as fc.Arbitrary<SawnFrom>;
 
@@ -274,6 +289,31 @@ const SEGMENTED: Readonly<Record<SegmentedStart | 'any', fc.Arbitrary<Segmented>
   inlaid: ringsOf(even(30), { sawnFrom: plugs, between: maybe(inJoints), lean: maybe(lean(CUTS)) }),
   lettered: ringsOf(even(24), { sawnFrom: letters, between: maybe(inJoints), lean: maybe(lean(CUTS)) }),
   illusion: ringsOf(count(3, 40), { sawnFrom: illusion, between: maybe(put) }),
+  halves: halved.chain(({ count: segments, inHalves }) =>
+    ringsOf(fc.constant(segments), {
+      inHalves: fc.constant(inHalves),
+      sawnFrom: maybe(layers),
+      after: maybe(sliced),
+      plug: maybe(plug),
+    }),
+  ),
+  staved: ringsOf(even(40), {
+    staves: leaningStaves,
+    parts: maybe(parts),
+    between: maybe(put),
+    sawnFrom: maybe(fc.oneof(layers, plugs, letters)),
+    plug: maybe(plug),
+  }),
+  pie: ringsOf(even(40), {
+    toCentre: fc.constant(true as const),
+    plug: maybe(plug),
+    parts: maybe(parts),
+    inOrder: fc.constantFrom(undefined, true as const),
+    between: maybe(put),
+    lean: maybe(lean(CUTS)),
+    sawnFrom: maybe(source),
+    after: maybe(fc.oneof(sliced, opened)),
+  }),
   any: even(24).chain((segments) =>
     ringsOf(fc.constant(segments), {
       parts: maybe(parts),
@@ -292,18 +332,6 @@ const OTHERS: {
   readonly [W in Exclude<SawnMaking['way'], 'segmented'>]: fc.Arbitrary<Extract<SawnMaking, { way: W }>>;
 } = {
   disc: fc.constant({ way: 'disc' as const }),
-  pie: fc.record({ way: fc.constant('pie' as const), count: count(), plug }).map(tidy),
-  staved: fc.record({ way: fc.constant('staved' as const), count: count(4, 40), leanDeg: between(-40, 40) }),
-  halves: fc
-    .record({ a: count(2, 12), b: count(2, 12), s: between(0, 4), t: between(0, 4), d: between(0, 6) })
-    .map(({ a, b, s, t, d }) => ({
-      way: 'halves' as const,
-      halves: [
-        { count: a, spacerMm: mm(s < 1 ? 0 : s) },
-        { count: b, spacerMm: mm(t < 1 ? 0 : t) },
-      ] as [{ count: number; spacerMm: Mm }, { count: number; spacerMm: Mm }],
-      divider: d < 2 ? null : { leftMm: mm(d), sawn: d > 4, kerfMm: mm(2) },
-    })),
   basket: fc.record({
     way: fc.constant('basket' as const),
     count: count(4, 40),

@@ -26,7 +26,7 @@ describe('wood and finish', () => {
         .map((row) => row.textContent!);
     expect(rows()[0]).toMatch(/Black cherry disc, ring 1, on ring 2.*0\.02\d".*will open or crack/);
     await userEvent.setup().click(screen.getByRole('button', { name: 'Make ring 1 of wedges with a plug' }));
-    expect(project().rings[0]!.making.way).toBe('pie');
+    expect(project().rings[0]!.making).toMatchObject({ toCentre: true });
     expect(rows().some((text) => text.includes('disc, ring 1'))).toBe(false);
   });
   test('a finish is chosen for the piece: its schedule, its colours; undone it is the shop’s again', async () => {

@@ -8,6 +8,7 @@ import { Choice } from '../../ui/Choice.js';
 import { LengthField } from '../../ui/LengthField.js';
 import { shared } from '../targets.js';
 import { GapFields } from './GapFields.js';
+import { HalvesJoints } from './HalvesJoints.js';
 import { LeanFields } from './LeanFields.js';
 import { MixedJoints } from './MixedJoints.js';
 import { type ControlsProps, useParams } from './params.js';
@@ -30,11 +31,12 @@ export function JointControls({ targets }: ControlsProps) {
   const between = put === null ? undefined : all[0]!.between;
   const spacers = spacersIn(between);
   const { count } = all[0]!;
+  if (all.every(({ inHalves }) => inHalves)) return <HalvesJoints targets={targets} />;
   const choose = (next: Put): Result<unknown> =>
     set({ between: next === 'nothing' ? undefined : betweenBegun(next, count, between) });
   return (
     <>
-      <LeanFields targets={targets} />
+      {all.every(({ staves }) => !staves) && <LeanFields targets={targets} />}
       <Choice label="Between segments" className="w-32" value={put} options={PUTS} onChange={choose} />
       {between?.put === 'spacers' && (
         <SpacerFields

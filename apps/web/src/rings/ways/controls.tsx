@@ -5,25 +5,20 @@ import { useApp } from '../../store/store.js';
 import { shared } from '../targets.js';
 import { BasketControls } from './Basket.js';
 import { GlobeControls } from './Globe.js';
-import { HalvesControls } from './Halves.js';
 import { MedallionControls } from './Medallion.js';
 import type { ControlsProps } from './params.js';
 import { SegmentedControls } from './Segmented.js';
-import { PieControls, StockControls } from './Simple.js';
-import { StavedControls } from './Staved.js';
+import { StockControls } from './Stock.js';
 import { TwistedControls } from './Twisted.js';
 
 /** What is set for each way of making besides its number of segments; null where there is nothing. */
 const CONTROLS = {
   segmented: SegmentedControls,
-  staved: StavedControls,
-  halves: HalvesControls,
   basket: BasketControls,
   twisted: TwistedControls,
   medallion: MedallionControls,
   globe: GlobeControls,
   disc: null,
-  pie: PieControls,
   stock: StockControls,
 } satisfies Record<Way, ComponentType<ControlsProps> | null>;
 

@@ -103,8 +103,8 @@ describe('each way has its controls', () => {
     await type('Kerf of that cut', '3mm');
     await type('Left at each end', '5mm');
     expect(making()).toMatchObject({
-      halves: [{ count: 12 }, { count: 9 }],
-      divider: { leftMm: 5, sawn: true, kerfMm: 3 },
+      count: 21,
+      inHalves: { first: 12, divider: { leftMm: 5, sawn: true, kerfMm: 3 } },
     });
   });
 
@@ -190,7 +190,7 @@ describe('each way has its controls', () => {
 });
 
 test('rings of three ways at once show no controls but say what to do', () => {
-  const lantern = ['spaced', 'staved', 'halves'] as const;
+  const lantern = ['spaced', 'basket', 'medallion'] as const;
   const { store } = showWith(<SelectionBar />);
   lantern.forEach((start, i) => void store.dispatch(editPiece(edit.startFrom([8 + i], start))));
   store.dispatch(selectRings([8, 9, 10]));
@@ -212,9 +212,9 @@ test('spacers are painted by their name, without touching the segments', async (
 test('staves lean by hand or like the wall; a ring from the stash has nothing to set', async () => {
   const { store, making } = await bar('staved', [6]);
   await userEvent.click(screen.getByRole('button', { name: 'Lean like the wall' }));
-  expect((making() as { leanDeg: number }).leanDeg).toBeGreaterThan(10);
+  expect((making() as SegmentedParams).staves?.leanDeg).toBeGreaterThan(10);
   await type('Lean outwards', '-3.5');
-  expect(making()).toMatchObject({ leanDeg: -3.5 });
+  expect(making()).toMatchObject({ staves: { leanDeg: -3.5 } });
   store.dispatch(
     editPiece(
       edit.useStashed(6, {

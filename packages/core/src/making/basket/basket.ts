@@ -53,7 +53,7 @@ export const basket: Making<BasketParams> = {
     },
   },
   params,
-  solid: false,
+  solid: () => false,
   strict: () => true,
   groups: ({ count }) => [
     { name: 'Segment', count },

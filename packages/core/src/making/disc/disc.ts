@@ -26,7 +26,7 @@ export const disc: Making<DiscParams> = {
     },
   },
   params,
-  solid: true,
+  solid: () => true,
   groups: () => [{ name: 'Disc', count: 1 }],
   segments: () => null,
   withSegments: (given) => given,

@@ -5,10 +5,11 @@ import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import type { LayerLine, PieceKind } from '../contract.js';
 import { type Frame, lineBehind } from '../joints/frame.js';
-import { HOW, sawAll } from '../joints/frameSteps.js';
+import { cutStaves, HOW, ripSegments, sawAll } from '../joints/frameSteps.js';
 import { type Planing, planedThickness } from '../planing.js';
-import { planeAndRip, segmentStock } from '../segments.js';
+import { segmentStock } from '../segments.js';
 import { placesOfSegments, type SegmentGroup } from '../sources/contract.js';
+import { layeredBoards } from '../staves/steps.js';
 import { type Step, step } from '../step.js';
 import type { StripStock } from '../stock.js';
 import { box, FAR, type FaceShape, THROUGH } from './face.js';
@@ -97,17 +98,23 @@ export const sawnPlain = (
   planing: Planing,
 ): readonly Step[] =>
   backingMm === undefined
-    ? [planeAndRip(ring.segment, planing), ...sawAll(frame)]
-    : [backedBoard(backingMm, ring, planing), ...sawAll(frame, `the board on edge, ${HOW['same-edge']}`)];
+    ? [ripSegments(frame, planing), ...sawAll(frame)]
+    : [
+        backedBoard(backingMm, frame, ring, planing),
+        ...(frame.framing.staves ? [cutStaves(frame, true)] : []),
+        ...sawAll(frame, `the board on edge, ${HOW['same-edge']}`),
+      ];
 
 /** Gluing a strip and its backing up to a board that segments are sawn from. */
-const backedBoard = (fromMm: number, { segment }: FacedRing, planing: Planing): Step =>
-  step(
-    'board',
-    'planer',
-    say`Plane one strip to ${sayMm(fromMm, 'thickness')} and one for the backing to ${sayMm(segment.widthMm - fromMm, 'thickness')}, both ${sayMm(planedThickness(segment.thicknessMm, planing), 'width')} wide, and glue them face to face into a board ${sayMm(segment.widthMm)} thick.`,
-    ['dust'],
-  );
+const backedBoard = (fromMm: number, frame: Frame, { segment }: FacedRing, planing: Planing): Step =>
+  frame.framing.staves
+    ? layeredBoards([fromMm, segment.widthMm - fromMm])
+    : step(
+        'board',
+        'planer',
+        say`Plane one strip to ${sayMm(fromMm, 'thickness')} and one for the backing to ${sayMm(segment.widthMm - fromMm, 'thickness')}, both ${sayMm(planedThickness(segment.thicknessMm, planing), 'width')} wide, and glue them face to face into a board ${sayMm(segment.widthMm)} thick.`,
+        ['dust'],
+      );
 
 /** Gluing the backing behind faces that are put together first. */
 export const gluedBehind = ({ backingMm }: Backed, { segment }: FacedRing): Step[] =>

@@ -3,12 +3,24 @@ import type { Against, Beside } from '../sources/contract.js';
 /** Why segments with figured faces do not go with the other answers; null where they do. */
 export function facesAgainst(
   { backingMm }: { readonly backingMm?: number | undefined },
-  { parts, plug, lean, after, inOrder }: Beside,
+  { parts, plug, lean, after, inOrder, staves, inHalves }: Beside,
 ): Against | null {
+  if (staves && staves.leanDeg !== 0)
+    return {
+      path: ['staves', 'leanDeg'],
+      message:
+        'What is let into a face goes straight in, and the faces of leaning staves are not upright; let the staves stand upright, or take layers.',
+    };
   if (backingMm !== undefined && lean && lean.cut !== 'same-edge')
     return {
       path: ['lean', 'cut'],
       message: 'A board with a backing is sawn with the same edge out; cut the leaning joints so too.',
+    };
+  if (inHalves)
+    return {
+      path: ['inHalves'],
+      message:
+        'Faces that are put together are of one width all round; let the segments close the ring together, or take one wood or layers.',
     };
   if (parts)
     return {
@@ -40,7 +52,13 @@ export const wholeFacesAgainst = (
   of: { readonly backingMm?: number | undefined },
   beside: Beside,
 ): Against | null =>
-  beside.lean
+  beside.staves
+    ? {
+        path: ['staves'],
+        message:
+          'Faces that are put together have their grain round the ring; let the segments lie flat, or take layers from outside to inside, plugs or letters.',
+      }
+    : beside.lean
     ? {
         path: ['lean'],
         message:

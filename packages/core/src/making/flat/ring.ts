@@ -4,9 +4,9 @@ import { say, sayRad } from '../../measure/said.js';
 import { SAME_ANGLE } from '../../measure/tolerance.js';
 import type { RingNeed } from '../../ring/need.js';
 import type { Band } from '../../ring/overlap.js';
-import type { Rising } from '../assemble.js';
 import type { PieceKind } from '../contract.js';
 import { segmentStock, WIDEST, withoutWidth } from '../segments.js';
+import { LYING, type Stance, tooSteep } from '../staves/staves.js';
 import type { StripStock } from '../stock.js';
 import {
   asAsked,
@@ -16,7 +16,6 @@ import {
   mostInner,
   radialWedge,
   type Wedge,
-  wedgeOutline,
 } from '../wedge.js';
 
 /**
@@ -32,7 +31,6 @@ export interface FlatRing {
   readonly repeats: number;
   readonly kinds: readonly (PieceKind & { readonly stock: StripStock })[];
   wedge(place: number): Wedge;
-  lay(place: number): Rising;
 }
 
 /** Included angles of equal or unequal segments that are repeated round a ring of `count`, from the index mark. */
@@ -41,8 +39,16 @@ export function anglesOf(count: number, parts: readonly number[] = [1]): number[
   return parts.map((part) => (TURN * part) / round);
 }
 
-/** `count` segments of the angles of `pattern`, again and again; `count` is a multiple of the pattern's length. */
-export function flatRing(count: number, pattern: readonly number[], need: RingNeed): Result<FlatRing> {
+/**
+ * `count` segments of the angles of `pattern`, again and again; `count` is a multiple of the pattern's length. Radii are those
+ * at half the height.
+ */
+export function flatRing(
+  count: number,
+  pattern: readonly number[],
+  need: RingNeed,
+  { slope, called }: Stance = LYING,
+): Result<FlatRing> {
   const widest = Math.max(...pattern);
   if (widest > WIDEST)
     return refuse(
@@ -59,10 +65,13 @@ export function flatRing(count: number, pattern: readonly number[], need: RingNe
   });
   const repeat = sum;
   const { heightMm } = need;
+  const inner = mostInner(wedges, need.innerRadiusMm, heightMm, slope);
+  const steep = tooSteep(slope, inner, widest / 2, need);
+  if (steep) return steep;
   const faces: Faces = {
-    outerRadiusMm: leastOuter(wedges, need.outerRadiusMm, heightMm),
-    innerRadiusMm: mostInner(wedges, need.innerRadiusMm, heightMm)!,
-    lean: 0,
+    outerRadiusMm: leastOuter(wedges, need.outerRadiusMm, heightMm, slope),
+    innerRadiusMm: inner!,
+    lean: slope,
   };
   const wedge = (place: number): Wedge => {
     const member = wedges[place % pattern.length]!;
@@ -76,17 +85,13 @@ export function flatRing(count: number, pattern: readonly number[], need: RingNe
     faces,
     repeats: count / pattern.length,
     kinds: alike.map((members) => ({
-      name: alike.length === 1 ? 'Segment' : say`Segment of ${sayRad(pattern[members[0]!]!)}`,
+      name: alike.length === 1 ? called : say`${called} of ${sayRad(pattern[members[0]!]!)}`,
       heightMm,
       grain: 'along',
       stock: segmentStock(faces, wedges[members[0]!]!.half, heightMm),
       places: placesOfMembers(count, pattern.length, members),
     })),
     wedge,
-    lay(place) {
-      const outline = wedgeOutline(wedge(place), faces, 0);
-      return { place, bottom: outline, top: outline };
-    },
   });
 }
 

@@ -41,7 +41,7 @@ export const globe: Making<GlobeParams> = {
     },
   },
   params,
-  solid: false,
+  solid: () => false,
   shell: true,
   usuallySanded: () => 'none',
   groups({ part }) {

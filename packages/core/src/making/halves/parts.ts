@@ -1,12 +1,12 @@
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import type { RingNeed } from '../../ring/need.js';
 import type { Point } from '../../ring/plane.js';
-import type { PieceKind } from '../contract.js';
+import type { StripKind } from '../joints/sized.js';
 import { type Side, slabOutline, slabStock } from '../joints/slab.js';
 import { segmentStock } from '../segments.js';
 import { wedgeOutline } from '../wedge.js';
 import type { HalfRing } from './halfRing.js';
-import type { HalvesParams } from './params.js';
+import type { InHalves } from './params.js';
 
 /** A piece where it lies, and the half that it belongs to. */
 export interface Part {
@@ -16,7 +16,10 @@ export interface Part {
 }
 
 /** Every piece in the order of the places: segments, spacers of each half, dividers. */
-export function partsOf(pair: readonly [HalfRing, HalfRing], given: HalvesParams): Part[] {
+export function partsOf(
+  pair: readonly [HalfRing, HalfRing],
+  { spacersMm, divider }: InHalves,
+): Part[] {
   const sideOf = ({ wedges, faces }: HalfRing, i: number): Side => ({ wedge: wedges.at(i)!, faces });
   const segments = pair.flatMap((half, side) =>
     half.wedges.map(
@@ -24,14 +27,14 @@ export function partsOf(pair: readonly [HalfRing, HalfRing], given: HalvesParams
     ),
   );
   const spacers = pair.flatMap((half, side) =>
-    given.halves[side]!.spacerMm === 0
+    spacersMm[side] === 0
       ? []
       : half.wedges.slice(1).map((wedge, i): Part => {
           const outline = slabOutline(wedge.middle - wedge.half, sideOf(half, i), sideOf(half, i + 1));
           return { name: 'Spacer', side, outline };
         }),
   );
-  const dividers = given.divider
+  const dividers = divider
     ? pair.map((half, side): Part => {
         const before = sideOf(pair[1 - side]!, -1);
         return {
@@ -48,14 +51,14 @@ export function kindsOf(
   parts: readonly Part[],
   pair: readonly [HalfRing, HalfRing],
   need: RingNeed,
-): PieceKind[] {
+): StripKind[] {
   const { heightMm } = need;
   const both =
     pair[0].wedges.length === pair[1].wedges.length &&
     Math.abs(pair[0].faces.outerRadiusMm - pair[1].faces.outerRadiusMm) < SAME_LENGTH &&
     Math.abs(pair[0].faces.innerRadiusMm - pair[1].faces.innerRadiusMm) < SAME_LENGTH;
   const kinds = (['Segment', 'Spacer', 'Divider'] as const).flatMap((name) =>
-    (both || name === 'Divider' ? [[0, 1]] : [[0], [1]]).map((sides): PieceKind => {
+    (both || name === 'Divider' ? [[0, 1]] : [[0], [1]]).map((sides): StripKind => {
       const places = parts.flatMap((part, place) =>
         part.name === name && sides.includes(part.side) ? [place] : [],
       );

@@ -83,7 +83,11 @@ export const inlaid: Source<Plugs> = {
   most: { count: 120, of: 'a ring with plugs' },
   strict: true,
   groups: groupsFor,
-  against: (of, beside) => (of.edge.sidesMm > 0 ? wholeFacesAgainst : facesAgainst)(of, beside),
+  against: (of, beside) =>
+    (of.edge.sidesMm > 0 || (beside.staves && edgePieces(of.edge) > 0) ? wholeFacesAgainst : facesAgainst)(
+      of,
+      beside,
+    ),
   repeats: ({ lens }, count) => (!lens ? count : count % lens.times === 0 ? lens.times : 1),
   mirror: (given, count) => ({
     ...given,

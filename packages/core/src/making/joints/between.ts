@@ -75,8 +75,8 @@ export function wrongBetween(
   return wrong && { ...wrong, path: [...(between.put === 'spacers' ? ['spacers'] : []), ...wrong.path] };
 }
 
-/** The joints of a ring of `count` with what lies between its segments, upright or leaning. */
-export function jointingOf(count: number, between: Between | undefined, lean?: Lean): Jointing {
+/** The joints of a ring of `count` with what lies between its segments, upright or leaning, or staves that lean by a slope. */
+export function jointingOf(count: number, between: Between | undefined, lean?: Lean, slope = 0): Jointing {
   const spacers = spacersIn(between);
   const wood = spacers ? thicknessesOf({ count, spacers }) : Array.from({ length: count }, () => 0);
   const thicknesses = [...wood];
@@ -88,6 +88,7 @@ export function jointingOf(count: number, between: Between | undefined, lean?: L
     wood,
     layers: spacers?.layers,
     lean,
+    slope,
     ...(between?.put === 'gaps' && between.gap.sides === 'tapered' && { share: between.gap.share }),
   };
 }

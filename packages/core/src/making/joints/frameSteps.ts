@@ -2,7 +2,11 @@ import { fromDegrees } from '../../measure/quantity.js';
 import { say, sayRad } from '../../measure/said.js';
 import type { CautionId } from '../../settings/cautions.js';
 import { plugSteps } from '../plug.js';
-import { GLUE_LEANING, GLUE_RING, setTheSaw } from '../segments.js';
+import { joiningHalves } from '../halves/steps.js';
+import type { Planing } from '../planing.js';
+import { GLUE_LEANING, GLUE_RING, planeAndRip, setTheSaw } from '../segments.js';
+import { bevelling, cuttingStaves, gluingStaves } from '../staves/steps.js';
+import { betweenOf, staveOf } from '../staves/stock.js';
 import { numbered, type Step, step } from '../step.js';
 import type { StripStock } from '../stock.js';
 import { gapIn, spacersIn } from './between.js';
@@ -17,16 +21,38 @@ export const HOW: Readonly<Record<Leaning['cut'], string>> = {
   'turned-over': 'turning the strip over between cuts',
 };
 
+/** Planing and ripping what segments are sawn off: strips, or of staves boards, which may be glued up in layers already. */
+export function ripSegments(frame: Frame, planing: Planing): Step {
+  const { framing, segments } = frame;
+  return framing.staves ? cutStaves(frame, false) : planeAndRip(segments[0]!.stock, planing);
+}
+
+/** Cutting staves to length and width. */
+export const cutStaves = (frame: Frame, layered: boolean): Step =>
+  cuttingStaves(
+    frame.segments.map(({ stock, places }) => ({ stock: staveOf(stock, frame), pieces: places.length })),
+    frame.faces,
+    layered,
+  );
+
 /** Sawing so many segments of one width; `how` where it is not as the joints alone would have it. */
-export function sawSegments(
-  { framing: { lean } }: Frame,
-  stock: StripStock,
-  pieces: number,
-  how?: string,
-): Step {
+export function sawSegments(frame: Frame, stock: StripStock, pieces: number, how?: string): Step {
+  const { lean, staves } = frame.framing;
+  if (staves) return bevelling(staveOf(stock, frame));
   if (!lean) return setTheSaw(stock, pieces, how);
   const cautions: readonly CautionId[] = ['tilted-blade'];
   return setTheSaw(stock, lean.cut === 'two-fences' ? 2 * pieces : pieces, how ?? HOW[lean.cut], cautions);
+}
+
+/** Ripping strips and sawing all segments off them: one width of strips for all, or half by half where halves differ. */
+export function ripAndSaw(frame: Frame, planing: Planing, how?: string): Step[] {
+  const { segments, framing } = frame;
+  if (!framing.inHalves || segments.length === 1) return [ripSegments(frame, planing), ...sawAll(frame, how)];
+  return segments.flatMap(({ stock, places }, i) =>
+    [planeAndRip(stock, planing), sawSegments(frame, stock, places.length, how)].map((each) =>
+      numbered(each, i + 1),
+    ),
+  );
 }
 
 /** Sawing all segments, width by width; where several come from one piece that is sawn apart later, as many fewer. */
@@ -39,7 +65,7 @@ export const sawAll = (frame: Frame, how?: string, each = 1): Step[] =>
 /** Bringing the sawn segments into their order. */
 export function arranging({ framing, segments }: Frame): Step[] {
   const { count, lean } = framing;
-  if (segments.length > 1) {
+  if (segments.length > 1 && !framing.inHalves) {
     const widest = Math.max(...segments.map(({ stock }) => stock.cutAngle));
     return [
       step(
@@ -60,9 +86,19 @@ export function arranging({ framing, segments }: Frame): Step[] {
 }
 
 /** Gluing segments and what lies between them; a plug last. */
-export function joining({ framing, jointed }: Frame): Step[] {
-  const { count, lean, between, plug } = framing;
-  const spacers = jointed ? [planeSpacers(jointed, fromDegrees(lean?.tiltDeg ?? 0))] : [];
+export function joining(frame: Frame): Step[] {
+  const { framing, jointed } = frame;
+  const { count, lean, between, plug, staves, inHalves } = framing;
+  if (inHalves) return [...joiningHalves(inHalves, frame.groups.length > 0), ...plugSteps(plug)];
+  const standing = staves && jointed ? betweenOf(jointed.stripStock(0), frame) : undefined;
+  const spacers = jointed ? [planeSpacers(jointed, fromDegrees(lean?.tiltDeg ?? 0), standing)] : [];
+  if (staves)
+    return [
+      ...spacers,
+      ...(jointed ? [FIT_WITH_SPACERS] : []),
+      ...gluingStaves(jointed !== null),
+      ...plugSteps(plug),
+    ];
   const glue = lean ? GLUE_LEANING : spacersIn(between) ? GLUE_SPACERS : GLUE_RING;
   const glued =
     between?.put === 'mixed' && gapIn(between)

@@ -2,6 +2,8 @@ import { fromDegrees, rad } from '../../measure/quantity.js';
 import type { RingNeed } from '../../ring/need.js';
 import type { Figure } from '../figures.js';
 import { anglesOf, stepBetween } from '../flat/ring.js';
+import { dividerMm } from '../halves/params.js';
+import { compoundOf } from '../staves/staves.js';
 import type { Warning } from '../warnings.js';
 import type { Faces, Wedge } from '../wedge.js';
 import { gapIn, jointingOf, spacersIn } from './between.js';
@@ -19,7 +21,7 @@ interface Sized {
 
 /** What the segments and joints of a ring come to. */
 export function frameFigures(framing: Framing, { faces, wedge }: Sized, need: RingNeed): Figure[] {
-  const { count, parts, lean, between } = framing;
+  const { count, parts, lean, between, staves, inHalves } = framing;
   const figures: Figure[] = [];
   if (parts && new Set(parts).size > 1)
     figures.push({
@@ -43,6 +45,16 @@ export function frameFigures(framing: Framing, { faces, wedge }: Sized, need: Ri
       },
     );
   }
+  if (staves) {
+    const { mitre, bladeTilt } = compoundOf(wedge(0).half, Math.atan(faces.lean));
+    figures.push(
+      { key: 'blade-tilt', value: bladeTilt, unit: 'rad' },
+      { key: 'taper-from-the-grain', value: mitre, unit: 'rad' },
+      { key: 'angle-between-faces', value: Math.PI - 2 * bladeTilt, unit: 'rad' },
+    );
+  }
+  if (inHalves?.divider)
+    figures.push({ key: 'divider-as-glued', value: dividerMm(inHalves), unit: 'mm' });
   const gap = gapIn(between);
   if (gap) figures.push(...holdFigures(gap, count, need));
   if (!spacersIn(between)) return figures;

@@ -38,7 +38,7 @@ export function jointed(given: Jointing, need: RingNeed): Result<Jointed> {
   const tau = lean?.tau ?? 0;
   const level = thicknesses.map((s) => levelThickness(s, tau));
   const upright = pushed(shiftsOf(level), share);
-  const sized = pushedRing(lean ? leaning(upright, lean) : upright, level, need, wood, lean);
+  const sized = pushedRing(lean ? leaning(upright, lean) : upright, level, need, given);
   if (!sized.ok) return sized;
   const { wedges, faces } = sized.value;
   const count = wedges.length;
@@ -54,18 +54,18 @@ export function jointed(given: Jointing, need: RingNeed): Result<Jointed> {
   const slab = (joint: number, dz: number) => slabs.get(joint)!(dz);
   const ends = ENDS.map((end) => end * heightMm);
   const { gives, cornerMm } = bandOf(wedges, faces, heightMm);
-  const outlines = joints.flatMap((joint) => ends.map((dz) => slab(joint, dz)));
+  const outlines = joints.flatMap((joint) => ends.map((dz) => ({ dz, at: slab(joint, dz) })));
   return done({
     wedges,
     faces,
     gives: asAsked(
       {
-        outerRadiusMm: Math.min(gives.outerRadiusMm, ...outlines.map(([from, to]) => nearest(from!, to!))),
+        outerRadiusMm: Math.min(gives.outerRadiusMm, ...outlines.map(({ dz, at: [from, to] }) => nearest(from!, to!) - faces.lean * dz)),
         innerRadiusMm: gives.innerRadiusMm,
       },
       need,
     ),
-    cornerMm: mm(Math.max(cornerMm, ...outlines.map(farthest))),
+    cornerMm: mm(Math.max(cornerMm, ...outlines.map(({ at }) => farthest(at)))),
     strips,
     stripOutline(strip, dz) {
       const { joint, from, to } = strips[strip]!;

@@ -11,6 +11,8 @@ export interface Jointing {
   readonly layers?: SpacerLayers | undefined;
   /** Joints that lean; left out where they stand upright. */
   readonly lean?: Lean | undefined;
+  /** How much radii grow for every mm of height where segments are staves that lean; left out where faces are upright. */
+  readonly slope?: number;
   /** What tapered gaps take of every segment's angle, from 0 to 1. */
   readonly share?: number;
 }

@@ -5,7 +5,9 @@ import { SAME_ANGLE, SAME_LENGTH } from '../../measure/tolerance.js';
 import type { RingNeed } from '../../ring/need.js';
 import type { Point } from '../../ring/plane.js';
 import { withoutWidth } from '../segments.js';
+import { tooSteep } from '../staves/staves.js';
 import { type Faces, leastOuter, mostInner, radialWedge, type Wedge } from '../wedge.js';
+import type { Jointing } from './jointing.js';
 import { type Lean, TILT_FIELD } from './lean.js';
 import { outerForSlab } from './slab.js';
 
@@ -32,33 +34,36 @@ const leastOut = (wedges: readonly Wedge[]): number =>
  * The faces of segments with things of these (level) thicknesses between them, or air, so that the round ring Ri..Ro is
  * held: all have the same apothems, measured from their own apexes. Where `wood` lies between it has to reach the circle as
  * well. Gives exactly the formulas for evenly spread spacers of docs/how-it-computes.md; joints that
- * lean are moved at top and bottom by h·tan τ / 2.
+ * lean are moved at top and bottom by h·tan τ / 2. Of staves the radii grow by `slope` for every mm of height.
  */
 export function pushedRing(
   wedges: readonly Wedge[],
   level: readonly number[],
-  { outerRadiusMm, innerRadiusMm, heightMm }: RingNeed,
-  wood: readonly number[],
-  lean?: Lean,
+  need: RingNeed,
+  { wood, lean, slope = 0 }: Pick<Jointing, 'wood' | 'lean' | 'slope'>,
 ): Result<PushedRing> {
+  const { outerRadiusMm, innerRadiusMm, heightMm } = need;
   const narrow = withoutWidth(outerRadiusMm, innerRadiusMm);
   if (narrow) return narrow;
   const { half } = wedges[0]!;
   // As it is planed, square to its faces.
   const thick = Math.max(...level) * (lean ? Math.cos(lean.tau) : 1);
   const aside = lean ? ((heightMm / 2) * Math.tan(lean.tau)) / Math.cos(half) : 0;
-  const edge = 2 * outerRadiusMm * Math.tan(half);
+  const spread = (Math.abs(slope) * heightMm) / 2;
+  const inner = mostInner(wedges, innerRadiusMm, heightMm, slope);
+  const steep = tooSteep(slope, inner, half, need);
+  if (steep) return steep;
+  const edge = 2 * (outerRadiusMm - spread) * Math.tan(half);
   const left = edge - 2 * leastOut(wedges) * Math.tan(half);
   if (left <= SAME_LENGTH) return nothingLeft(thick, edge);
   if (lean && 2 * aside >= left) return eaten(lean, aside, left, half, heightMm);
   const slabs = level.flatMap((s, joint) =>
     s > 0 && wood[joint]! > 0
-      ? [outerForSlab((joint * 2 * Math.PI) / wedges.length, wedges[joint]!, outerRadiusMm)]
+      ? [outerForSlab((joint * 2 * Math.PI) / wedges.length, wedges[joint]!, outerRadiusMm, spread)]
       : [],
   );
-  const outer = Math.max(leastOuter(wedges, outerRadiusMm, heightMm), ...slabs);
+  const outer = Math.max(leastOuter(wedges, outerRadiusMm, heightMm, slope), ...slabs);
   if (2 * outer * Math.tan(half) <= SAME_LENGTH) return nothingLeft(thick, edge);
-  const inner = mostInner(wedges, innerRadiusMm, heightMm);
   if (inner === null)
     return holeTooSmall(largestShift(wedges) + aside, thick, innerRadiusMm, openIn(level, wood, half), lean);
   if (outer - inner <= SAME_LENGTH)
@@ -69,7 +74,7 @@ export function pushedRing(
           say`With ${sayMm(thick)} between the segments nothing is left of their width.`,
         )
       : withoutWidth(outerRadiusMm, outerRadiusMm)!;
-  return done({ wedges, faces: { outerRadiusMm: outer, innerRadiusMm: inner, lean: 0 } });
+  return done({ wedges, faces: { outerRadiusMm: outer, innerRadiusMm: inner, lean: slope } });
 }
 
 const nothingLeft = (thick: number, edge: number) =>

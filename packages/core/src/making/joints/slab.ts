@@ -12,7 +12,7 @@ export interface Side {
 /**
  * A parallel spacer at the joint in direction `angle`, by height from the middle of the ring: it fills the gap between two
  * wedges and ends where the farther of their outer corners and the nearer of their inner ones come at any height, so that
- * it is sawn square. Where its joint leans it moves aside as it climbs.
+ * it is sawn square. Where its joint leans it moves aside as it climbs; between staves that lean it leans with them.
  */
 export function slabBetween(
   angle: number,
@@ -24,8 +24,9 @@ export function slabBetween(
   const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
   const along = ({ x, y }: Point) => x * cos + y * sin;
   const across = ({ x, y }: Point) => y * cos - x * sin;
-  // Corners of leaning segments slide along their faces.
-  const corners = ENDS.map((end) => [
+  // Corners of leaning segments slide along their faces; faces that lean take the ends of the slab with them.
+  const slope = beforeFaces.lean / Math.cos(before.half);
+  const corners = (slope === 0 ? ENDS : ANYWHERE).map((end) => [
     wedgeOutline(before, beforeFaces, end * heightMm),
     wedgeOutline(after, afterFaces, end * heightMm),
   ]);
@@ -34,7 +35,8 @@ export function slabBetween(
   const at = (t: number, s: number) => ({ x: t * cos - s * sin, y: t * sin + s * cos });
   return (dz) => {
     const [from, to] = [across(before.shift) + dz * before.tiltTo, across(after.shift) + dz * after.tiltFrom];
-    return [at(outer, from), at(outer, to), at(inner, to), at(inner, from)];
+    const [far, near] = [outer + slope * dz, inner + slope * dz];
+    return [at(far, from), at(far, to), at(near, to), at(near, from)];
   };
 }
 
@@ -53,10 +55,15 @@ export const slabOutline = (angle: number, before: Side, after: Side): Point[] =
   slabBetween(angle, before.wedge, after.wedge, { beforeFaces: before.faces, afterFaces: after.faces }, 0)(0);
 
 const ENDS = [-0.5, 0.5] as const;
+const ANYWHERE = [0] as const;
 
-/** The least ao of a wedge with which a spacer beside it, as long as its joint, reaches the circle of `outerRadiusMm`. */
-export function outerForSlab(angle: number, { shift, half }: Wedge, outerRadiusMm: number): number {
-  return (outerRadiusMm - shift.x * Math.cos(angle) - shift.y * Math.sin(angle)) * Math.cos(half);
+/**
+ * The least ao of a wedge with which a spacer beside it, as long as its joint, reaches the circle of `outerRadiusMm`, which is
+ * `spread` larger and smaller at the ends of staves that lean.
+ */
+export function outerForSlab(angle: number, { shift, half }: Wedge, outerRadiusMm: number, spread = 0): number {
+  const along = shift.x * Math.cos(angle) + shift.y * Math.sin(angle);
+  return (outerRadiusMm - along) * Math.cos(half) + spread * (1 - Math.cos(half));
 }
 
 /**

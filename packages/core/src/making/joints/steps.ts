@@ -1,10 +1,11 @@
 import { say, sayList, sayMade, sayMm, sayRad } from '../../measure/said.js';
 import { SAME_SETTING } from '../../measure/tolerance.js';
 import { type Step, step } from '../step.js';
+import type { PanelStock } from '../stock.js';
 import type { Jointed } from './jointed.js';
 
-/** Planing the spacers of a ring; where they lean their edges are bevelled with the ring. */
-export function planeSpacers({ strips, stripStock }: Jointed, tau = 0): Step {
+/** Planing the spacers of a ring: where they lean their edges are bevelled with the ring; between staves they are of the size `standing`. */
+export function planeSpacers({ strips, stripStock }: Jointed, tau = 0, standing?: PanelStock): Step {
   const layers = Math.max(...strips.map(({ layer }) => layer + 1));
   const distinct: number[] = [];
   for (const { thicknessMm: s } of strips)
@@ -16,14 +17,17 @@ export function planeSpacers({ strips, stripStock }: Jointed, tau = 0): Step {
     layers === 1
       ? ''
       : say`; glue ${layers} layers face to face into each spacer, in the order of the list, before they are cut to length`;
-  const leaning =
+  const high =
     tau === 0
       ? ''
       : say` and ${sayMm(thicknessMm, 'width')} high, and bevel their top and bottom edges by ${sayRad(tau)} when the ring is sanded`;
+  const cut = standing
+    ? say`${sayMm(standing.lengthMm, 'length')} long and ${sayMm(standing.widthMm, 'width')} wide`
+    : say`${sayMm(longEdgeMm, 'length')} long${high}`;
   return step(
     'spacers',
     'planer',
-    say`Plane ${layers === 1 ? '' : 'strips for '}${sayMade(number)} spacers to ${sayList(sizes, ' and ')}, grain along their length, each ${sayMm(longEdgeMm, 'length')} long${leaning}${glued}.`,
+    say`Plane ${layers === 1 ? '' : 'strips for '}${sayMade(number)} spacers to ${sayList(sizes, ' and ')}, grain along their length, each ${cut}${glued}.`,
     ['thin-stock', 'dust'],
   );
 }

@@ -87,9 +87,21 @@ function outsideIn({ lean }: Beside): Against | null {
 
 function bottomUp(
   board: Extract<Layers, { laid: 'bottom-up' }>,
-  { count, lean, after, inOrder }: Beside,
+  { count, lean, after, inOrder, staves, inHalves }: Beside,
 ): Against | null {
+  if (staves)
+    return {
+      path: ['sawnFrom', 'laid'],
+      message:
+        'One above the other, layers of staves would meet end grain to end grain, which hardly holds; let them lie from outside to inside, or let the segments lie flat.',
+    };
   const turned = board.turned !== 'none';
+  if (turned && inHalves)
+    return {
+      path: ['sawnFrom', 'turned'],
+      message:
+        'Where two halves meet, segments that stand upside down would not come in turn; let none stand upside down, or let the segments close the ring together.',
+    };
   if (turned && count % 2 === 1)
     return {
       path: ['count'],

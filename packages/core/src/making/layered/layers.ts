@@ -8,17 +8,20 @@ import type { StripStock } from '../stock.js';
 import type { Faces } from '../wedge.js';
 import { isTurned, type Layers, layerNames } from './params.js';
 
-/** What the layers share: the width of the strip, or the height of the ring. */
-export const wholeOf = ({ laid }: Layers, { faces, heightMm }: Frame): number =>
-  laid === 'outside-in' ? faces.outerRadiusMm - faces.innerRadiusMm : heightMm;
+/** What the layers share: the width of the strip, of two halves of the narrower, or the height of the ring. */
+export const wholeOf = ({ laid }: Layers, { segments, heightMm }: Frame): number =>
+  laid === 'outside-in' ? Math.min(...segments.map(({ stock }) => stock.widthMm)) : heightMm;
 
-/** The faces between which a layer lies that goes from outside to inside. */
-export const facesOf = ({ faces }: Frame, borders: readonly number[], layer: number): Faces => ({
+/** The faces between which a layer lies that goes from outside to inside, in a segment with these faces. */
+export const layerFaces = (faces: Faces, borders: readonly number[], layer: number): Faces => ({
   ...faces,
   outerRadiusMm: faces.outerRadiusMm - borders[layer]!,
   innerRadiusMm:
     layer === borders.length - 2 ? faces.innerRadiusMm : faces.outerRadiusMm - borders[layer + 1]!,
 });
+
+/** What sorts of segments are called where they are those of two halves. */
+const HALVES = ['first half', 'second half'] as const;
 
 /** The layers of all segments, each as it is sawn with the others of its board; `ordered` where pieces keep their order. */
 export const layerKinds = (
@@ -28,16 +31,16 @@ export const layerKinds = (
   ordered: boolean,
 ): PieceKind[] =>
   layerNames(board).flatMap((name, layer) =>
-    frame.segments.map(({ stock, places, heightMm }): PieceKind => {
+    frame.segments.map(({ stock, places, heightMm }, index): PieceKind => {
       const { count } = frame.framing;
       const kind = {
-        name: frame.segments.length === 1 ? name : say`${name}, ${sayRad(2 * stock.cutAngle)}`,
+        name: frame.segments.length === 1 ? name : say`${name}, ${frame.framing.inHalves ? HALVES[index]! : sayRad(2 * stock.cutAngle)}`,
         grain: 'along' as const,
         places: places.map((segment) => layer * count + segment),
       };
       if (board.laid === 'outside-in') {
         const { longEdgeMm, shortEdgeMm, widthMm } = segmentStock(
-          facesOf(frame, borders, layer),
+          layerFaces(frame.facesOf(places[0]!), borders, layer),
           stock.cutAngle,
           stock.thicknessMm,
         );
@@ -71,10 +74,10 @@ export function layLayer(
   frame: Frame,
   place: number,
 ): LaidPiece[] {
-  const { framing, outline, upright, heightMm } = frame;
+  const { framing, facesOf, outline, upright, heightMm } = frame;
   const [layer, segment] = [Math.floor(place / framing.count), place % framing.count];
   if (board.laid === 'outside-in')
-    return laid(0, heightMm, (z) => outline(segment, z, facesOf(frame, borders, layer)));
+    return laid(0, heightMm, (z) => outline(segment, z, layerFaces(facesOf(segment), borders, layer)));
   const [low, high] = [borders[layer]!, borders[layer + 1]!];
   return isTurned(board, segment)
     ? laid(heightMm - high, heightMm - low, (z) => outline(segment, z))

@@ -1,19 +1,33 @@
 import type { Frame } from '../joints/frame.js';
 import { boxOutline, type StepPicture } from '../picture.js';
 import { wedgeOutline } from '../wedge.js';
-import { facesOf } from './layers.js';
+import { layerFaces } from './layers.js';
 import { isTurned, type Layers } from './params.js';
 
 /** The board from its end, and what is sawn off it. */
 export function layeredPictures(board: Layers, borders: readonly number[], frame: Frame): StepPicture[] {
   const { count } = frame.framing;
-  const saw = frame.segments.length > 1 ? 'saw-1' : 'saw';
+  const several = frame.segments.length > 1;
+  const saw = several ? 'saw-1' : 'saw';
+  const glued = several && frame.framing.inHalves ? 'board-1' : 'board';
   const { widthMm: wide, longEdgeMm: long, thicknessMm: high } = frame.segments[0]!.stock;
   const layers = borders.slice(1).map((to, layer) => ({ from: borders[layer]!, to, layer }));
   if (board.laid === 'outside-in') {
+    const segment: StepPicture = {
+      step: saw,
+      title: 'Segment',
+      says: 'A segment from above, its outer layer away from the axis.',
+      parts: layers.map(({ layer }) => ({
+        outline: wedgeOutline(frame.wedge(0), layerFaces(frame.faces, borders, layer), 0),
+        place: layer * count,
+      })),
+      lines: [],
+      sizes: [],
+    };
+    if (frame.framing.staves) return [segment];
     return [
       {
-        step: 'board',
+        step: glued,
         title: 'Board',
         says: 'The board on edge, from its end: the inner layer lies against the fence.',
         parts: layers.map(({ from, to, layer }) => ({
@@ -30,17 +44,7 @@ export function layeredPictures(board: Layers, borders: readonly number[], frame
           })),
         ],
       },
-      {
-        step: saw,
-        title: 'Segment',
-        says: 'A segment from above, its outer layer away from the axis.',
-        parts: layers.map(({ layer }) => ({
-          outline: wedgeOutline(frame.wedge(0), facesOf(frame, borders, layer), 0),
-          place: layer * count,
-        })),
-        lines: [],
-        sizes: [],
-      },
+      segment,
     ];
   }
   const stacked = (x: number, across: number, segment: number) =>
@@ -57,7 +61,7 @@ export function layeredPictures(board: Layers, borders: readonly number[], frame
   }));
   return [
     {
-      step: 'board',
+      step: glued,
       title: 'Strip',
       says: 'The strip from its end, its bottom layer below.',
       parts: stacked(0, wide, isTurned(board, 0) ? 1 : 0),

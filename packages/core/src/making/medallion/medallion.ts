@@ -40,7 +40,7 @@ export const medallion: Making<MedallionParams> = {
     },
   },
   params: medallionParams,
-  solid: true,
+  solid: () => true,
   strict: () => true,
   groups: groupsOf,
   segments: () => null,

@@ -3,10 +3,22 @@ import type { SegmentedParams } from './params.js';
 import { SEGMENTED_STARTS, type SegmentedStart, START_OF } from './starts.js';
 
 /** The starting points that a ring has something of, the one that says most of it first. */
-function startsIn({ sawnFrom, after, lean, between, inOrder }: SegmentedParams): SegmentedStart[] {
+function startsIn({
+  sawnFrom,
+  after,
+  lean,
+  between,
+  inOrder,
+  staves,
+  toCentre,
+  inHalves,
+}: SegmentedParams): SegmentedStart[] {
   const climbing = lean !== undefined && spacersIn(between) !== undefined;
   return [
     ...(sawnFrom ? [START_OF[sawnFrom.is]] : []),
+    ...(staves ? (['staved'] as const) : []),
+    ...(inHalves ? (['halves'] as const) : []),
+    ...(toCentre ? (['pie'] as const) : []),
     ...(after?.done === 'sliced' ? (['resawn'] as const) : []),
     ...(climbing ? (['climbing'] as const) : lean ? (['tilted'] as const) : []),
     ...(gapIn(between) ? (['open'] as const) : []),
@@ -20,6 +32,9 @@ export const startOfSegmented = (given: SegmentedParams): SegmentedStart => star
 
 /** What the others are called beside the first. */
 const BESIDE: Partial<Record<SegmentedStart, string>> = {
+  staved: 'of staves',
+  pie: 'to the centre',
+  halves: 'in two halves',
   resawn: 'sliced',
   climbing: 'leaning with spacers',
   tilted: 'leaning',

@@ -1,3 +1,4 @@
+import { LEAST_OF_A_HALF } from '../halves/params.js';
 import { gapIn, spacersIn, wrongBetween } from '../joints/between.js';
 import type { Against, Beside } from '../sources/contract.js';
 import { type SawnFrom, sourceOf } from '../sources/registry.js';
@@ -58,6 +59,76 @@ const RULES: readonly ((given: Answers) => Against | null)[] = [
           'A ring with gaps between its segments has a hole; leave the plug out or close the gaps.',
         )
       : null,
+  ({ count, inHalves }) =>
+    inHalves && count - inHalves.first < LEAST_OF_A_HALF
+      ? against(
+          'inHalves.first',
+          `The first half has ${inHalves.first} of ${count} segments; each half has ${LEAST_OF_A_HALF} at least.`,
+        )
+      : null,
+  ({ inHalves, parts, lean, between, staves, toCentre, inOrder }) =>
+    inHalves && (parts || lean || between || staves || toCentre || inOrder)
+      ? against(
+          'inHalves',
+          'Each half closes by itself, of equal segments that lie flat with upright joints, the same spacer in all of them or none, round a hole; make it so, or let the segments close the ring together.',
+        )
+      : null,
+  ({ inHalves, after }) =>
+    inHalves?.divider?.sawn && after
+      ? against(
+          'after',
+          'Slices of a ring that is sawn in two would be sawn twice; let the divider stay whole, or leave the ring whole.',
+        )
+      : null,
+  ({ toCentre, between }) =>
+    toCentre && gapIn(between)
+      ? against(
+          'toCentre',
+          'A ring with gaps between its segments has a hole; let the segments end short of the middle, or close the gaps.',
+        )
+      : null,
+  ({ staves, toCentre }) =>
+    staves && toCentre
+      ? against(
+          'toCentre',
+          'Staves stand round a hole; let the segments lie flat, or let the staves end short of the middle.',
+        )
+      : null,
+  ({ staves, plug }) =>
+    staves && staves.leanDeg !== 0 && plug
+      ? against(
+          'plug',
+          'The hole between leaning staves widens, and a plug is as wide below as above; let the staves stand upright, or leave the plug out.',
+        )
+      : null,
+  ({ staves, lean }) =>
+    staves && lean
+      ? against(
+          'lean',
+          'The joints of staves follow from how the staves lean; let the joints stand upright, or let the segments lie flat.',
+        )
+      : null,
+  ({ staves, between }) =>
+    staves && gapIn(between)
+      ? against(
+          'between',
+          'Staves with gaps between them would be held by their end grain alone, which hardly holds; close the gaps, or let the segments lie flat.',
+        )
+      : null,
+  ({ staves, inOrder }) =>
+    staves && inOrder
+      ? against(
+          'inOrder',
+          'Staves come off wide boards side by side and not off one strip; leave their order out, or let the segments lie flat.',
+        )
+      : null,
+  ({ staves, after }) =>
+    staves && after
+      ? against(
+          'after',
+          'Sawn off staves, rings would meet end grain to end grain, which hardly holds; leave the ring whole, or let the segments lie flat.',
+        )
+      : null,
   ({ lean, inOrder }) =>
     inOrder && lean && lean.cut !== 'same-edge'
       ? against(
@@ -76,8 +147,8 @@ const RULES: readonly ((given: Answers) => Against | null)[] = [
     after?.done === 'opened' && count % 2 === 1
       ? against('count', `Segment count is ${count}; two halves opened like a book need an even count.`)
       : null,
-  ({ parts, lean, between, plug, after }) =>
-    after?.done === 'opened' && (parts || lean || between || plug)
+  ({ parts, lean, between, plug, inHalves, after }) =>
+    after?.done === 'opened' && (parts || lean || between || plug || inHalves)
       ? against(
           'after',
           'Two leaves of one half-ring make a ring of equal segments, glued to each other with upright joints, without a plug; make it so, or leave the ring whole.',

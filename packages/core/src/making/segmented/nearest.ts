@@ -37,6 +37,13 @@ function* proposals(
     const diameterMm = mm(Math.ceil(2 * limit('least') + PLUG_TO_SPARE));
     yield { ...given, plug: { diameterMm, drillMm: diameterMm } };
   }
+  if (code === 'plug-too-large' && given.plug && !given.sawnFrom) {
+    const diameterMm = mm(need.outerRadiusMm / 2);
+    yield { ...given, plug: { diameterMm, drillMm: mm(Math.min(given.plug.drillMm, diameterMm)) } };
+  }
+  if (code === 'lean-too-steep' && given.staves)
+    for (let leanDeg = Math.trunc(given.staves.leanDeg / 2); leanDeg !== 0; leanDeg = Math.trunc(leanDeg / 2))
+      yield { ...given, staves: { leanDeg } };
   if (code === 'tilt-eats-segment' && lean)
     for (let tiltDeg = Math.floor(limit('most')); tiltDeg >= 1; tiltDeg = Math.floor(tiltDeg * 0.8))
       yield { ...given, lean: { ...lean, tiltDeg } };

@@ -1,10 +1,12 @@
 import { z } from 'zod';
 import { doesNotGoIn, goesIn, partsField } from '../flat/parts.js';
+import { inHalvesSchema } from '../halves/params.js';
 import { betweenSchema } from '../joints/between.js';
 import { leanSchema } from '../joints/lean.js';
 import { plugSchema } from '../plug.js';
 import { segmentCount } from '../segments.js';
 import { sawnFromSchema } from '../sources/registry.js';
+import { stavesSchema } from '../staves/staves.js';
 import { afterSchema } from './after.js';
 import { againstEachOther } from './goes.js';
 
@@ -19,6 +21,10 @@ export const segmentedParams = z
     parts: partsField,
     /** Segments are glued in the order in which they come off the strip, so that its figure runs on. */
     inOrder: z.literal(true).optional(),
+    inHalves: inHalvesSchema.optional(),
+    staves: stavesSchema.optional(),
+    /** Segments go to the middle: their points meet, or a plug takes their place. */
+    toCentre: z.literal(true).optional(),
     plug: plugSchema.optional(),
     lean: leanSchema.optional(),
     between: betweenSchema.optional(),

@@ -5,6 +5,7 @@ import { assemble } from '../assemble.js';
 import type { Making, PlaceGroup } from '../contract.js';
 import { mirroredParts, withCount } from '../flat/parts.js';
 import { anglesOf } from '../flat/ring.js';
+import { inHalvesFor, LEAST_OF_A_HALF, mirroredHalves } from '../halves/params.js';
 import { betweenFor, gapIn, mirroredBetween, thickerBetween } from '../joints/between.js';
 import { common, frameOf } from '../joints/frame.js';
 import { arranging, joining } from '../joints/frameSteps.js';
@@ -12,6 +13,9 @@ import { otherGroups } from '../joints/framing.js';
 import { jointRuns } from '../joints/stripe.js';
 import { placesOfSegments } from '../sources/contract.js';
 import { sourceOf } from '../sources/registry.js';
+import { LYING, stanceOf } from '../staves/staves.js';
+import { ofStaves } from '../staves/steps.js';
+import { standing } from '../staves/stock.js';
 import { type Step, step } from '../step.js';
 import { gluedUp, openBook, sawnWith, slicedSteps, slicingFigures } from './after.js';
 import { boardsOf } from './boards.js';
@@ -28,36 +32,47 @@ export const segmented: Making<SegmentedParams> = {
   starts: SEGMENTED_STARTS,
   nearest: startOfSegmented,
   called: calledOf,
-  solid: false,
+  solid: ({ toCentre }) => toCentre === true,
   groups(given): PlaceGroup[] {
     const { source, of } = sourceOf(given.sawnFrom);
+    const { called } = stanceOf(given.staves);
     const sawn = source.groups(of).filter(({ each }) => each > 0);
-    return [...sawn.map(({ name, each }) => ({ name, count: each * given.count })), ...otherGroups(given)];
+    return [
+      ...sawn.map(({ name, each }) => ({
+        name: name === LYING.called ? called : name,
+        count: each * given.count,
+      })),
+      ...otherGroups(given),
+    ];
   },
   segments: ({ count }) => count,
   withSegments(given, wanted) {
     const { source, of } = sourceOf(given.sawnFrom);
-    const count = Math.min(wanted, source.most?.count ?? wanted);
+    const least = given.inHalves ? 2 * LEAST_OF_A_HALF : 0;
+    const count = Math.max(least, Math.min(wanted, source.most?.count ?? wanted));
     const { between: _, ...rest } = withCount(given, count);
     const between = given.between && betweenFor(given.between, count);
     return {
       ...rest,
       ...(between && { between }),
+      ...(given.inHalves && { inHalves: inHalvesFor(given.inHalves, count) }),
       ...(given.sawnFrom && { sawnFrom: source.withCount?.(of, count) ?? of }),
     };
   },
-  pitch: ({ count, parts }) => rad((2 * Math.PI * (parts?.length ?? 1)) / count),
+  pitch: ({ count, parts, inHalves }) =>
+    rad(inHalves ? Math.PI / inHalves.first : (2 * Math.PI * (parts?.length ?? 1)) / count),
   thicker(given, times) {
     const between = thickerBetween(given.between, times);
     return between && { ...given, between };
   },
   mirror(given) {
     const { source, of } = sourceOf(given.sawnFrom);
-    const { count, lean, between } = given;
+    const { count, lean, between, inHalves } = given;
     return {
       ...mirroredParts(given),
       ...(lean && { lean: { ...lean, hand: lean.hand === 'left' ? ('right' as const) : ('left' as const) } }),
       ...(between && { between: mirroredBetween(between, count) }),
+      ...(inHalves && { inHalves: mirroredHalves(inHalves, count) }),
       ...(given.sawnFrom && { sawnFrom: source.mirror?.(of, count) ?? of }),
     };
   },
@@ -87,8 +102,8 @@ export const segmented: Making<SegmentedParams> = {
   },
   boards: boardsOf,
   stripWidth(given, size) {
-    const { parts, plug, between, lean, after, sawnFrom } = given;
-    if (plug || after || sawnFrom) return null;
+    const { parts, plug, between, lean, after, sawnFrom, staves, toCentre, inHalves } = given;
+    if (plug || after || sawnFrom || staves || toCentre || inHalves) return null;
     if (!between && !lean)
       return (
         size.outerRadiusMm - size.innerRadiusMm * Math.cos(Math.max(...anglesOf(given.count, parts)) / 2)
@@ -109,10 +124,10 @@ export const segmented: Making<SegmentedParams> = {
     const sawn = sawing.value;
     const places = placesOfSegments(source.groups(of), count);
     const later = places - count;
-    const others = frame.others.map((kind) => ({
-      ...kind,
-      places: kind.places.map((place) => place + later),
-    }));
+    const kinds = [
+      ...sawn.kinds.map((kind) => (given.staves ? standing(kind, frame) : kind)),
+      ...frame.others.map((kind) => ({ ...kind, places: kind.places.map((place) => place + later) })),
+    ];
     const gluing = (planing: Parameters<typeof sawn.steps>[0]): Step[] => {
       const steps = [...sawn.steps(planing), ...arranging(frame)];
       if (inOrder || opened) steps.push(numbering(opened ? count / 2 : count, count, !opened));
@@ -128,7 +143,8 @@ export const segmented: Making<SegmentedParams> = {
         radial: frame.radial && sawn.radial,
         repeats: common(frame.repeats, source.repeats(of, count)),
         groups: segmented.groups(given),
-        kinds: [...sawn.kinds, ...others].map((kind) => sawnWith(glued, kind)),
+        kinds: kinds.map((kind) => sawnWith(glued, kind)),
+        lean: frame.faces.lean,
         together: sawn.together,
         hidesGlue: sawn.hidesGlue,
         reads: sawn.reads,
@@ -142,7 +158,9 @@ export const segmented: Making<SegmentedParams> = {
         mark: marksOf(given, places),
         steps: (planing) =>
           after?.done === 'sliced' ? slicedSteps(after, glued, gluing(planing)) : gluing(planing),
-        ...(sawn.pictures && { pictures: sawn.pictures }),
+        ...(sawn.pictures && {
+          pictures: () => (given.staves ? sawn.pictures!().map(ofStaves) : sawn.pictures!()),
+        }),
       }),
     );
   },

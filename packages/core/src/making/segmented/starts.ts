@@ -1,5 +1,6 @@
 import { mm } from '../../measure/quantity.js';
 import type { Beginning, Start } from '../contract.js';
+import { halvesBegun, LEAST_OF_A_HALF } from '../halves/params.js';
 import { betweenBegun, SPACER_BEGUN } from '../joints/begun.js';
 import { LEAN_BEGUN } from '../joints/lean.js';
 import { FIRST_GLYPH } from '../lettered/lettered.js';
@@ -157,6 +158,34 @@ export const SEGMENTED_STARTS = {
       () => ({ sawnFrom: { is: 'illusion', figure: 'blocks', rows: 1, seen: 'outside', by: 'wood' } }),
       120,
     ),
+  },
+  halves: {
+    name: 'Half and half',
+    says: 'two half-rings of different make-up, or a ring to be cut in two',
+    bond: AS_IT_WAS,
+    keeps: [],
+    begin({ segments }) {
+      const count = 2 * Math.max(LEAST_OF_A_HALF, Math.round(segments / 2));
+      return {
+        way: 'segmented',
+        count,
+        inHalves: { ...halvesBegun(count), spacersMm: [SPACER_BEGUN, SPACER_BEGUN] },
+      };
+    },
+  },
+  staved: {
+    name: 'Staves',
+    says: 'grain upright, like a bucket: tall bands, and feature rings with a figured face',
+    bond: AS_IT_WAS,
+    keeps: ['parts', 'between'],
+    begin: begin(() => ({ staves: { leanDeg: 0 } })),
+  },
+  pie: {
+    name: 'Pie with a plug',
+    says: 'segments to the centre: patterned floors and feet; a plug hides where the points meet',
+    bond: AS_IT_WAS,
+    keeps: ['parts'],
+    begin: begin(() => ({ toCentre: true, plug: { diameterMm: mm(25), drillMm: mm(25) } })),
   },
 } satisfies Record<string, Start<SegmentedParams>>;
 

@@ -2,9 +2,8 @@ import { z } from 'zod';
 import { done } from '../../measure/reason.js';
 import { say, sayMm } from '../../measure/said.js';
 import type { Frame } from '../joints/frame.js';
-import { HOW, sawAll } from '../joints/frameSteps.js';
+import { HOW, ripAndSaw, sawAll } from '../joints/frameSteps.js';
 import { type Planing, planedThickness } from '../planing.js';
-import { planeAndRip } from '../segments.js';
 import { type Step, step } from '../step.js';
 import type { StripStock } from '../stock.js';
 import type { Source } from './contract.js';
@@ -27,8 +26,9 @@ export const oneWood: Source<z.infer<typeof params>> = {
       radial: true,
       lay: (place) => whole(frame, place),
       steps: (planing) => [
-        opened ? ripForBook(first, planing) : planeAndRip(first, planing),
-        ...sawAll(frame, how, opened ? 2 : 1),
+        ...(opened
+          ? [ripForBook(first, planing), ...sawAll(frame, how, 2)]
+          : ripAndSaw(frame, planing, how)),
       ],
     });
   },

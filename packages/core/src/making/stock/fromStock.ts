@@ -57,7 +57,7 @@ export function fromStock<P>(others: OtherWays<P>): Making<StockParams<P>> {
       ...madeRingFields,
       of: others.schema,
     }) as unknown as z.ZodType<StockParams<P>>,
-    solid: false,
+    solid: () => false,
     groups: ({ of }) => others.groups(of),
     segments: ({ of }) => others.segments(of),
     withSegments: (given) => given,

@@ -32,7 +32,7 @@ export const twisted: Making<TwistedParams> = {
     },
   },
   params: twistedParams,
-  solid: true,
+  solid: () => true,
   strict: () => true,
   groups: ({ stripsMm }) => [{ name: 'Strip', count: stripsMm.length }],
   boards: () => [BOARD],

@@ -1,5 +1,7 @@
+import { halvesBegun, LEAST_OF_A_HALF } from '../../making/halves/params.js';
 import type { Leaning } from '../../making/joints/lean.js';
 import { type After, RESAW } from '../../making/segmented/after.js';
+import type { SegmentedParams } from '../../making/segmented/params.js';
 import type { SawnFrom } from '../../making/sources/registry.js';
 import type { Command } from './command.js';
 import type { Rings } from './each.js';
@@ -17,6 +19,32 @@ export const setSource = <I extends SawnFrom['is']>(
   changeParams(rings, 'segmented', ({ sawnFrom }) =>
     sawnFrom?.is === is ? { sawnFrom: without({ ...sawnFrom, ...change }) as unknown as SawnFrom } : {},
   );
+
+/** How the segments of a ring stand together: flat round a hole or to the centre, on end as staves, or in two halves. */
+export type Stand = 'round' | 'centre' | 'staves' | 'halves';
+
+/** How the segments of a ring stand. */
+export const standOf = ({ toCentre, staves, inHalves }: SegmentedParams): Stand =>
+  toCentre ? 'centre' : staves ? 'staves' : inHalves ? 'halves' : 'round';
+
+type Stance = Change<Pick<SegmentedParams, 'count' | 'toCentre' | 'staves' | 'inHalves'>>;
+
+/** Lets the segments of rings stand in another way; staves begin upright, halves as equal as they go. */
+export const setStand = (rings: Rings, stand: Stand): Command =>
+  changeParams(rings, 'segmented', (given): Stance => {
+    if (standOf(given) === stand) return {};
+    const count = stand === 'halves' ? Math.max(given.count, 2 * LEAST_OF_A_HALF) : given.count;
+    return {
+      count,
+      toCentre: stand === 'centre' ? true : undefined,
+      staves: stand === 'staves' ? { leanDeg: 0 } : undefined,
+      inHalves: stand === 'halves' ? halvesBegun(count) : undefined,
+    };
+  });
+
+/** How far staves lean that there are. */
+export const setStavesLean = (rings: Rings, leanDeg: number): Command =>
+  changeParams(rings, 'segmented', ({ staves }) => (staves ? { staves: { leanDeg } } : {}));
 
 /** How joints lean that lean already: other values for some of it. */
 export const setLean = (rings: Rings, change: Partial<Leaning>): Command =>

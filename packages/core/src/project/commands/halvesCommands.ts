@@ -1,23 +1,34 @@
-import { groupsOf } from '../../making/registry.js';
-import { mostUsed } from './carry.js';
+import { halvesIn, type InHalves } from '../../making/halves/params.js';
 import type { Command } from './command.js';
+import { mostUsed } from './carry.js';
 import { each, named, type Rings } from './each.js';
+import { changeParams } from './wayCommands.js';
+
+/** Other values for some of how rings are made of two halves, and how many segments the second has; other rings stay as they are. */
+export const setHalves = (rings: Rings, change: Partial<InHalves> & { readonly second?: number }): Command =>
+  changeParams(rings, 'segmented', ({ count, inHalves }) => {
+    if (!inHalves) return {};
+    const { second = count - inHalves.first, ...of } = change;
+    const next = { ...inHalves, ...of };
+    return { count: next.first + second, inHalves: next };
+  });
 
 /**
  * Gives the second half of rings the woods of the first, swapped: its segments the wood of the first half's spacers, its
- * spacers that of the first half's segments. Rings without spacers in both halves stay as they are.
+ * spacers that of the first half's segments. Rings without spacers in both halves, or of several woods within a segment,
+ * stay as they are.
  */
 export const swapSecondHalf = (rings: Rings): Command => ({
   label: `Woods swapped in the second half of ${named(rings)}`,
-  apply: each(rings, (ring) => {
-    const { making, woods } = ring;
-    if (making.way !== 'halves' || making.halves.some(({ spacerMm }) => spacerMm === 0)) return undefined;
-    const [a, b] = making.halves;
-    const segments = groupsOf(making)[0]!.count;
-    const firstSpacers = segments + a.count - 1;
+  apply: each(rings, ({ making, woods }) => {
+    if (making.way !== 'segmented' || !making.inHalves || making.sawnFrom) return undefined;
+    const { count } = making;
+    const [a, b] = halvesIn(count, making.inHalves);
+    if (a.spacerMm === 0 || b.spacerMm === 0) return undefined;
+    const firstSpacers = count + a.count - 1;
     const segmentWood = mostUsed(woods.slice(0, a.count));
-    const spacerWood = mostUsed(woods.slice(segments, firstSpacers));
-    for (let i = a.count; i < segments; i++) woods[i] = spacerWood;
+    const spacerWood = mostUsed(woods.slice(count, firstSpacers));
+    for (let i = a.count; i < count; i++) woods[i] = spacerWood;
     for (let i = 0; i < b.count - 1; i++) woods[firstSpacers + i] = segmentWood;
     return undefined;
   }),

@@ -102,11 +102,11 @@ export const leanLikeWall = (rings: Rings): Command => ({
     const { outside, heightMm } = vessel.value;
     const stack = stackOf(draft.rings);
     const lean = each(rings, (ring, index) => {
-      if (ring.making.way !== 'staved') return undefined;
+      if (ring.making.way !== 'segmented' || !ring.making.staves) return undefined;
       const { bottomMm, topMm } = stack[index]!;
       const top = Math.min(topMm, heightMm);
       const slope = (radiusAt(outside, top) - radiusAt(outside, bottomMm)) / (top - bottomMm);
-      ring.making.leanDeg = Math.round((Math.atan(slope) * 18000) / Math.PI) / 100;
+      ring.making.staves.leanDeg = Math.round((Math.atan(slope) * 18000) / Math.PI) / 100;
       return undefined;
     });
     return lean(draft);

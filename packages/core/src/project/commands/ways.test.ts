@@ -28,7 +28,7 @@ describe('from one way to another', () => {
     const plugged = after(
       cup,
       edit.startFrom([0], 'pie'),
-      edit.setParams([0], 'pie', { plug: { diameterMm: mm(31), drillMm: mm(20) } }),
+      edit.setParams([0], 'segmented', { plug: { diameterMm: mm(31), drillMm: mm(20) } }),
     );
     expect(after(plugged, edit.startFrom([0], 'tilted')).rings[0]!.making).toMatchObject({
       plug: { diameterMm: 31 },

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { fromDegrees, mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
 import { EXAMPLE_NEED, madeRing, refusalOf } from '../../testing/rings.js';
-import { compoundAngles } from './staved.js';
+import { compoundAngles } from './staves.js';
 
 describe('staves', () => {
   test('a square corner leaning 38°: mitre 31.6°, blade 33.9°', () => {
@@ -21,7 +21,7 @@ describe('staves', () => {
   });
 
   test('their faces meet at the angle that the figures tell (normals of two laid staves)', () => {
-    const made = madeRing({ way: 'staved', count: 8, leanDeg: 25 });
+    const made = madeRing({ way: 'segmented', count: 8, staves: { leanDeg: 25 } });
     const normal = (place: number) => {
       const { bottom, top } = made.lay(place)[0]!;
       const [a, b, c] = [bottom[0]!, bottom[1]!, top[0]!];
@@ -42,7 +42,7 @@ describe('staves', () => {
     expect(
       plain(
         refusalOf(
-          { way: 'staved', count: 8, leanDeg: 70 },
+          { way: 'segmented', count: 8, staves: { leanDeg: 70 } },
           { ...EXAMPLE_NEED, innerRadiusMm: mm(30), heightMm: mm(60) },
         )?.message ?? '',
       ),
