@@ -1,6 +1,7 @@
 import { copiesOf, type InlayLies } from '../inlay/placed.js';
 import type { Inlay } from '../inlay/schema.js';
 import type { RingPlan } from '../lumber/ringPlan.js';
+import type { LayerLine } from '../making/contract.js';
 import { TURN } from '../measure/quantity.js';
 import { type Said, say, sayList, sayMm } from '../measure/said.js';
 import type { Check, Subject } from './check.js';
@@ -73,13 +74,14 @@ function throughLayers(
   met: readonly RingPlan[],
 ): Check[] {
   const floorMm = frame.radiusMm - depthMm * frame.out.r;
-  const cut = met.filter(({ layers }) =>
-    layers.some(({ nearMm }) => nearMm > floorMm && nearMm < frame.radiusMm),
-  );
+  const linesIn = ({ layers, course }: RingPlan): LayerLine[] =>
+    layers.filter(({ nearMm, lean = 0 }) => {
+      const near = nearMm + lean * (frame.heightMm - (course.bottomMm + course.topMm) / 2);
+      return near > floorMm && near < frame.radiusMm;
+    });
+  const cut = met.filter((ring) => linesIn(ring).length > 0);
   if (cut.length === 0) return [];
-  const lines = cut.flatMap(({ layers }) =>
-    layers.flatMap(({ name: line, nearMm }) => (nearMm > floorMm && nearMm < frame.radiusMm ? [line] : [])),
-  );
+  const lines = cut.flatMap((ring) => linesIn(ring).map(({ name: line }) => line));
   return [
     {
       code: 'inlay-cut-through',

@@ -57,6 +57,7 @@ const LETTERS = sawn(
   { depthMm: mm(8), backingMm: mm(8) },
   { between: { put: 'spacers', spacers: { at: 'every', thicknessMm: mm(3) } } },
 );
+const staved = (leanDeg: number) => ({ way: 'segmented', count: 12, staves: { leanDeg } }) as const;
 const EVERY_OTHER = { at: 'even', number: 6, thicknessMm: mm(3) } as const;
 const LEANING = {
   way: 'segmented',
@@ -319,6 +320,70 @@ const examples: readonly (readonly [string, RingMaking, outer: number, inner: nu
     100,
     80,
     20,
+  ],
+  [
+    'staves leaning out, with a spacer at every joint',
+    { ...staved(15), between: { put: 'spacers', spacers: { at: 'every', thicknessMm: mm(3) } } },
+    100,
+    80,
+    60,
+  ],
+  [
+    'staves leaning in, of layers, with a spacer at every other joint',
+    {
+      ...staved(-20),
+      between: { put: 'spacers', spacers: EVERY_OTHER },
+      sawnFrom: { is: 'layers', laid: 'outside-in', layersMm: [mm(7)] },
+    },
+    100,
+    80,
+    40,
+  ],
+  ['unequal staves leaning out', { ...staved(10), parts: [1, 2, 1] }, 100, 80, 50],
+  ['letters in upright staves', sawn('letters', 12, {}, { staves: { leanDeg: 0 } }), 90, 70, 20],
+  [
+    'layers in halves that differ, round a plug',
+    {
+      way: 'segmented',
+      count: 11,
+      plug: plug(50),
+      inHalves: {
+        first: 4,
+        spacersMm: [mm(3), mm(1)],
+        divider: { leftMm: mm(3), sawn: false, kerfMm: mm(2) },
+      },
+      sawnFrom: { is: 'layers', laid: 'outside-in', layersMm: [mm(9)] },
+    },
+    90,
+    60,
+    15,
+  ],
+  [
+    'a pie of unequal segments, one layer above the other',
+    {
+      way: 'segmented',
+      toCentre: true,
+      count: 12,
+      parts: [1, 2],
+      sawnFrom: { is: 'layers', laid: 'bottom-up', layersMm: [mm(6)], turned: 'none' },
+    },
+    70,
+    0,
+    18,
+  ],
+  [
+    'a slice of a pie with spacers and a plug',
+    {
+      way: 'segmented',
+      toCentre: true,
+      count: 12,
+      plug: plug(30),
+      between: { put: 'spacers', spacers: { at: 'every', thicknessMm: mm(2) } },
+      after: { done: 'sliced', from: 'thick', kerfMm: mm(2), cleanUpMm: mm(1) },
+    },
+    70,
+    0,
+    8,
   ],
   ['a zigzag of slices', sawn('laminated', 12, { angleDeg: 25 }), 100, 80, 30],
   ['chevrons', sawn('laminated', 16, { figure: 'chevron', angleDeg: 35 }), 90, 70, 36],

@@ -115,7 +115,12 @@ test('grain-matched: numbers along the strip; a book has each number twice, and 
 });
 
 test('a plug takes the points; its drill cannot be larger than it', () => {
-  const made = madeRing({ way: 'segmented', toCentre: true, count: 8, plug: { diameterMm: mm(30), drillMm: mm(25) } });
+  const made = madeRing({
+    way: 'segmented',
+    toCentre: true,
+    count: 8,
+    plug: { diameterMm: mm(30), drillMm: mm(25) },
+  });
   expect(made.placeAt(14.9, 0, 5)).toBe(8);
   expect(made.placeAt(15.1, 0.1, 5)).toBe(0);
   expect(
@@ -125,7 +130,14 @@ test('a plug takes the points; its drill cannot be larger than it', () => {
       .join(' '),
   ).toMatch(/Drill 25 mm through the middle and bore the hole out to 30 mm/);
   expect(
-    plain(refusalOf({ way: 'segmented', toCentre: true, count: 8, plug: { diameterMm: mm(220), drillMm: mm(25) } })?.message ?? ''),
+    plain(
+      refusalOf({
+        way: 'segmented',
+        toCentre: true,
+        count: 8,
+        plug: { diameterMm: mm(220), drillMm: mm(25) },
+      })?.message ?? '',
+    ),
   ).toMatch(/220 mm across and the ring 200 mm/);
 });
 

@@ -125,11 +125,10 @@ function placeVolumes(made: Made, vessel: Vessel, z0: number, z1: number, whole:
     return overPlaces(made, (place) => areaBetween(made.lay(place)[0]!.bottom, innerRadiusMm, outerRadiusMm));
   }
   const volume = (piece: LaidPiece) =>
-    overHeights(
-      (z) => areaLeft(outlineAtHeight(piece, z - z0), vessel, z),
-      vessel,
-      [z0 + piece.fromMm, Math.min(z1, z0 + piece.toMm)],
-    );
+    overHeights((z) => areaLeft(outlineAtHeight(piece, z - z0), vessel, z), vessel, [
+      z0 + piece.fromMm,
+      Math.min(z1, z0 + piece.toMm),
+    ]);
   return overPlaces(made, (place) => made.lay(place).reduce((sum, piece) => sum + volume(piece), 0));
 }
 

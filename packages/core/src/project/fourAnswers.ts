@@ -40,7 +40,7 @@ const ANSWERS: Readonly<Record<string, (given: Old) => Answers>> = {
   illusion: from('illusion'),
   staved: ({ leanDeg }) => ({ staves: { leanDeg } }),
   halves: ({ halves, divider }) => {
-    const [a, b] = halves as readonly (Readonly<Record<string, unknown>>)[];
+    const [a, b] = halves as readonly Readonly<Record<string, unknown>>[];
     return {
       count: Number(a?.count) + Number(b?.count),
       inHalves: { first: a?.count, spacersMm: [a?.spacerMm, b?.spacerMm], divider },
@@ -50,7 +50,9 @@ const ANSWERS: Readonly<Record<string, (given: Old) => Answers>> = {
 };
 
 const isOld = (kept: object): kept is Old =>
-  'way' in kept && String(kept.way) in ANSWERS && ('count' in kept || ('halves' in kept && Array.isArray(kept.halves)));
+  'way' in kept &&
+  String(kept.way) in ANSWERS &&
+  ('count' in kept || ('halves' in kept && Array.isArray(kept.halves)));
 
 /** A ring of before version 12 as it is put together from four answers; the same pieces at the same places. */
 function answered(old: Old): Readonly<Record<string, unknown>> {

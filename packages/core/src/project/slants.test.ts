@@ -226,14 +226,17 @@ describe('what is left of each wood', () => {
     expect(turned / woodMm3).toBeCloseTo(1, 1);
   });
   // A nearly level cut passes through a ring within less height than a slice is thick.
-  test.each([1e-6, 0.02, 0.3, 2])('a cut that leans by %f° leaves as much wood as the form holds', (slantDeg) => {
-    const bowl = demoProjects()[1]!;
-    const slant = { id: 's', wood: bowl.palette[0]!.key, towardDeg: 20, thicknessMm: mm(3), kerfMm: mm(2) };
-    const slants = [{ ...slant, slantDeg, heightMm: mm(31) }];
-    const { vessel } = prepared({ ...bowl, slants });
-    const { woodMm3 } = planned({ ...bowl, slants });
-    expect(woodMm3 / woodVolume(vessel, 0, vessel.heightMm)).toBeCloseTo(1, 3);
-  });
+  test.each([1e-6, 0.02, 0.3, 2])(
+    'a cut that leans by %f° leaves as much wood as the form holds',
+    (slantDeg) => {
+      const bowl = demoProjects()[1]!;
+      const slant = { id: 's', wood: bowl.palette[0]!.key, towardDeg: 20, thicknessMm: mm(3), kerfMm: mm(2) };
+      const slants = [{ ...slant, slantDeg, heightMm: mm(31) }];
+      const { vessel } = prepared({ ...bowl, slants });
+      const { woodMm3 } = planned({ ...bowl, slants });
+      expect(woodMm3 / woodVolume(vessel, 0, vessel.heightMm)).toBeCloseTo(1, 3);
+    },
+  );
   test('random pieces: woods together are no more than the turned wood', () => {
     fc.assert(
       fc.property(anySlanted, (project) => {

@@ -122,10 +122,59 @@ describe('documents of earlier versions and of this one', () => {
         plug: { diameterMm: 20, drillMm: 20 },
       },
     ],
-  ] as const)('a ring of version 10, %j', (old, now) => {
+    [
+      { way: 'staved', count: 9, leanDeg: -4 },
+      { count: 9, staves: { leanDeg: -4 } },
+    ],
+    [
+      { way: 'pie', count: 8, plug: { diameterMm: 20, drillMm: 20 } },
+      { count: 8, toCentre: true, plug: { diameterMm: 20, drillMm: 20 } },
+    ],
+    [
+      { way: 'pie', count: 8 },
+      { count: 8, toCentre: true },
+    ],
+    [
+      {
+        way: 'halves',
+        halves: [
+          { count: 5, spacerMm: 2 },
+          { count: 7, spacerMm: 0 },
+        ],
+        divider: { leftMm: 3, sawn: true, kerfMm: 2 },
+      },
+      {
+        count: 12,
+        inHalves: { first: 5, spacersMm: [2, 0], divider: { leftMm: 3, sawn: true, kerfMm: 2 } },
+      },
+    ],
+  ] as const)('a ring of version 10 or 11, %j', (old, now) => {
     const upgraded = fourAnswers(old);
     expect(upgraded).toEqual({ way: 'segmented', ...now });
     expect(makingSchema.safeParse(upgraded).success).toBe(true);
+  });
+  test('a version 11 piece of staves comes in with its steps, but for those that led to where they lean', () => {
+    const cup = stored(demoProjects()[0]!) as Project;
+    const staved = run(cup, edit.startFrom([6], 'staved'));
+    if (!staved.ok) throw new Error(plain(staved.reasons[0]!.message));
+    const { project, patches, inverse } = staved.value;
+    const older = (kept: unknown) =>
+      JSON.parse(
+        JSON.stringify(kept).replace(
+          /"way":"segmented","count":(\d+),"staves":\{("leanDeg":0)\}/g,
+          '"way":"staved","count":$1,$2',
+        ),
+      );
+    expect(JSON.stringify(older(project))).toContain('"staved"');
+    expect(readProject({ ...older(project), schema: 11 })).toEqual({ ok: true, value: stored(project) });
+    expect(readProject(older(project)).ok).toBe(false);
+    expect(upgradedSteps(older([...patches, ...inverse]), 11)).toEqual(stored([...patches, ...inverse]));
+    for (const field of ['leanDeg', 'halves', 'divider'])
+      expect(
+        upgradedSteps([{ path: ['rings', 6, 'making', field], op: 'replace', value: 3 }], 11),
+      ).toBeNull();
+    const other = [{ path: ['rings', 6, 'making', 'count'], op: 'replace', value: 9 }];
+    expect(upgradedSteps(other, 11)).toEqual(other);
   });
   test.each(demoProjects().map((project) => [project.name, project] as const))(
     '%s goes out as a file and comes back',

@@ -9,6 +9,11 @@ export const lean = (cut: 'two-fences' | 'same-edge' | 'turned-over', tiltDeg = 
   ({ tiltDeg, hand: 'right', cut }) as const;
 export const SPACERS: Answers = { between: { put: 'spacers', spacers: { at: 'every', thicknessMm: mm(3) } } };
 export const GAPS: Answers = { between: { put: 'gaps', gap: { sides: 'tapered', share: 0.2 } } };
+export const CENTRE: Answers = { toCentre: true };
+export const staves = (leanDeg = 0): Answers => ({ staves: { leanDeg } });
+export const halves = (first: number, a = 0, b = 0): Answers => ({
+  inHalves: { first, spacersMm: [mm(a), mm(b)], divider: null },
+});
 export const SLICED: Answers = { after: { done: 'sliced', from: 'a', kerfMm: mm(2), cleanUpMm: mm(1) } };
 export const BOOK: Answers = { after: { done: 'opened', kerfMm: mm(2), cleanUpMm: mm(1) } };
 export const OUTSIDE_IN: Answers = { sawnFrom: { is: 'layers', laid: 'outside-in', layersMm: [mm(6)] } };

@@ -219,9 +219,7 @@ const ringsOf = (
     .map((given) => tidy(given) as unknown as Segmented)
     .filter((given) => againstEachOther(given) === null);
 
-const leaningStaves = fc
-  .oneof(fc.constant(0), between(-40, 40))
-  .map((leanDeg) => ({ leanDeg }));
+const leaningStaves = fc.oneof(fc.constant(0), between(-40, 40)).map((leanDeg) => ({ leanDeg }));
 /** Two halves, and how many segments they have together. */
 const halved = fc
   .record({ a: count(2, 12), b: count(2, 12), s: between(0, 4), t: between(0, 4), d: between(0, 6) })

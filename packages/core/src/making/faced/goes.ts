@@ -59,9 +59,9 @@ export const wholeFacesAgainst = (
           'Faces that are put together have their grain round the ring; let the segments lie flat, or take layers from outside to inside, plugs or letters.',
       }
     : beside.lean
-    ? {
-        path: ['lean'],
-        message:
-          'The face of a leaning segment is no rectangle, and its figure is put together as one; let the joints stand upright, or take layers, plugs or letters.',
-      }
-    : facesAgainst(of, beside);
+      ? {
+          path: ['lean'],
+          message:
+            'The face of a leaning segment is no rectangle, and its figure is put together as one; let the joints stand upright, or take layers, plugs or letters.',
+        }
+      : facesAgainst(of, beside);

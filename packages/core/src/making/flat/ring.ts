@@ -8,15 +8,7 @@ import type { PieceKind } from '../contract.js';
 import { segmentStock, WIDEST, withoutWidth } from '../segments.js';
 import { LYING, type Stance, tooSteep } from '../staves/staves.js';
 import type { StripStock } from '../stock.js';
-import {
-  asAsked,
-  bandOf,
-  type Faces,
-  leastOuter,
-  mostInner,
-  radialWedge,
-  type Wedge,
-} from '../wedge.js';
+import { asAsked, bandOf, type Faces, leastOuter, mostInner, radialWedge, type Wedge } from '../wedge.js';
 
 /**
  * A closed ring of mitred segments whose apexes lie on the axis. All outer flats touch the circle Ro, so that a flat's

@@ -16,7 +16,12 @@ export interface HalfRing {
  * A half of n segments, θ = 90°/n, with spacers of s between them: the apex of the first is moved by (s·cot θ / 2) along
  * the dividing line, that of the last as much the other way, and all by half the divider away from it.
  */
-export function sizedHalf({ count, spacerMm }: Half, side: number, divider: number, need: RingNeed): Result<HalfRing> {
+export function sizedHalf(
+  { count, spacerMm }: Half,
+  side: number,
+  divider: number,
+  need: RingNeed,
+): Result<HalfRing> {
   const half = Math.PI / (2 * count);
   const turn = side * Math.PI;
   let [x, y] = [spacerMm / Math.tan(half) / 2, divider / 2];

@@ -29,7 +29,8 @@ export function halved(framing: Framing, inHalves: InHalves, need: RingNeed): Re
   return done({
     faces: pair[0].faces,
     facesOf: (segment) => ofHalf(segment).faces,
-    wedge: (segment) => ofHalf(segment).wedges[segment < inHalves.first ? segment : segment - inHalves.first]!,
+    wedge: (segment) =>
+      ofHalf(segment).wedges[segment < inHalves.first ? segment : segment - inHalves.first]!,
     gives: {
       outerRadiusMm: Math.min(...bands.map(({ outerRadiusMm }) => outerRadiusMm), ...ends),
       innerRadiusMm: Math.max(...bands.map(({ innerRadiusMm }) => innerRadiusMm)),

@@ -16,10 +16,7 @@ export interface Part {
 }
 
 /** Every piece in the order of the places: segments, spacers of each half, dividers. */
-export function partsOf(
-  pair: readonly [HalfRing, HalfRing],
-  { spacersMm, divider }: InHalves,
-): Part[] {
+export function partsOf(pair: readonly [HalfRing, HalfRing], { spacersMm, divider }: InHalves): Part[] {
   const sideOf = ({ wedges, faces }: HalfRing, i: number): Side => ({ wedge: wedges.at(i)!, faces });
   const segments = pair.flatMap((half, side) =>
     half.wedges.map(

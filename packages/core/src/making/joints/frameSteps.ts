@@ -1,9 +1,9 @@
 import { fromDegrees } from '../../measure/quantity.js';
 import { say, sayRad } from '../../measure/said.js';
 import type { CautionId } from '../../settings/cautions.js';
-import { plugSteps } from '../plug.js';
 import { joiningHalves } from '../halves/steps.js';
 import type { Planing } from '../planing.js';
+import { plugSteps } from '../plug.js';
 import { GLUE_LEANING, GLUE_RING, planeAndRip, setTheSaw } from '../segments.js';
 import { bevelling, cuttingStaves, gluingStaves } from '../staves/steps.js';
 import { betweenOf, staveOf } from '../staves/stock.js';

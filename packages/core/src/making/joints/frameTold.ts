@@ -53,8 +53,7 @@ export function frameFigures(framing: Framing, { faces, wedge }: Sized, need: Ri
       { key: 'angle-between-faces', value: Math.PI - 2 * bladeTilt, unit: 'rad' },
     );
   }
-  if (inHalves?.divider)
-    figures.push({ key: 'divider-as-glued', value: dividerMm(inHalves), unit: 'mm' });
+  if (inHalves?.divider) figures.push({ key: 'divider-as-glued', value: dividerMm(inHalves), unit: 'mm' });
   const gap = gapIn(between);
   if (gap) figures.push(...holdFigures(gap, count, need));
   if (!spacersIn(between)) return figures;

@@ -60,7 +60,10 @@ export function jointed(given: Jointing, need: RingNeed): Result<Jointed> {
     faces,
     gives: asAsked(
       {
-        outerRadiusMm: Math.min(gives.outerRadiusMm, ...outlines.map(({ dz, at: [from, to] }) => nearest(from!, to!) - faces.lean * dz)),
+        outerRadiusMm: Math.min(
+          gives.outerRadiusMm,
+          ...outlines.map(({ dz, at: [from, to] }) => nearest(from!, to!) - faces.lean * dz),
+        ),
         innerRadiusMm: gives.innerRadiusMm,
       },
       need,

@@ -61,7 +61,12 @@ const ANYWHERE = [0] as const;
  * The least ao of a wedge with which a spacer beside it, as long as its joint, reaches the circle of `outerRadiusMm`, which is
  * `spread` larger and smaller at the ends of staves that lean.
  */
-export function outerForSlab(angle: number, { shift, half }: Wedge, outerRadiusMm: number, spread = 0): number {
+export function outerForSlab(
+  angle: number,
+  { shift, half }: Wedge,
+  outerRadiusMm: number,
+  spread = 0,
+): number {
   const along = shift.x * Math.cos(angle) + shift.y * Math.sin(angle);
   return (outerRadiusMm - along) * Math.cos(half) + spread * (1 - Math.cos(half));
 }

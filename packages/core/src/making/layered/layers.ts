@@ -34,7 +34,10 @@ export const layerKinds = (
     frame.segments.map(({ stock, places, heightMm }, index): PieceKind => {
       const { count } = frame.framing;
       const kind = {
-        name: frame.segments.length === 1 ? name : say`${name}, ${frame.framing.inHalves ? HALVES[index]! : sayRad(2 * stock.cutAngle)}`,
+        name:
+          frame.segments.length === 1
+            ? name
+            : say`${name}, ${frame.framing.inHalves ? HALVES[index]! : sayRad(2 * stock.cutAngle)}`,
         grain: 'along' as const,
         places: places.map((segment) => layer * count + segment),
       };

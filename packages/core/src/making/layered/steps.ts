@@ -1,9 +1,9 @@
 import { say, sayList, sayMm } from '../../measure/said.js';
 import type { Frame } from '../joints/frame.js';
 import { cutStaves, HOW, sawAll } from '../joints/frameSteps.js';
-import { layeredBoards } from '../staves/steps.js';
 import { type Planing, planedThickness } from '../planing.js';
 import type { Beside } from '../sources/contract.js';
+import { layeredBoards } from '../staves/steps.js';
 import { numbered, type Step, step } from '../step.js';
 import type { StripStock } from '../stock.js';
 import type { Layers } from './params.js';
@@ -36,11 +36,7 @@ export const layeredSteps =
     const layers = borders.slice(1).map((to, i) => to - borders[i]!);
     if (frame.framing.staves) {
       const square = Math.cos(Math.atan(frame.faces.lean));
-      return [
-        layeredBoards(layers.map((thick) => thick * square)),
-        cutStaves(frame, true),
-        ...sawAll(frame),
-      ];
+      return [layeredBoards(layers.map((thick) => thick * square)), cutStaves(frame, true), ...sawAll(frame)];
     }
     if (board.laid === 'outside-in')
       return [

@@ -47,6 +47,7 @@ const BESIDE: Partial<Record<SegmentedStart, string>> = {
 export function calledOf(given: SegmentedParams): string {
   const [first = 'flat', ...others] = startsIn(given);
   const { name } = SEGMENTED_STARTS[first];
-  if (others.length === 0) return given.parts && first === 'flat' ? 'Unequal segments' : name;
-  return `${name}, ${others.map((other) => BESIDE[other]).join(', ')}`;
+  if (others.length === 0 && given.parts && first === 'flat') return 'Unequal segments';
+  const called = first === 'pie' && !given.plug ? 'Segments to the centre' : name;
+  return [called, ...others.map((other) => BESIDE[other])].join(', ');
 }

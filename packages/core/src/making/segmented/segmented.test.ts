@@ -3,7 +3,7 @@ import { sawn } from '../../demo/build.js';
 import type { Made } from '../../making/contract.js';
 import { placesIn, volumeOfAll } from '../../making/layOut.js';
 import { FIRST_GLYPH } from '../../making/lettered/lettered.js';
-import { calledOf, type RingMaking } from '../../making/registry.js';
+import { calledOf, insteadOf, type RingMaking } from '../../making/registry.js';
 import { mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
 import { leastContact } from '../../surface/contact.js';
@@ -11,14 +11,17 @@ import {
   type Answers,
   BOOK,
   bottomUp,
+  CENTRE,
   from,
   GAPS,
+  halves,
   lean,
   OUTSIDE_IN,
   plug,
   ring,
   SLICED,
   SPACERS,
+  staves,
 } from '../../testing/answers.js';
 import { EXAMPLE_NEED, madeRing, refusalOf } from '../../testing/rings.js';
 
@@ -45,6 +48,22 @@ describe('what segments are sawn from, in joints of every kind', () => {
       ring({ lean: lean('two-fences') }),
     ],
     ['an illusion between gaps', { ...from('illusion'), ...GAPS }, ring(GAPS)],
+    [
+      'leaning staves of layers, with spacers',
+      { ...staves(12), ...OUTSIDE_IN, ...SPACERS },
+      ring({ ...staves(12), ...SPACERS }),
+    ],
+    ['letters in staves', { ...staves(), ...from('letters') }, ring(staves())],
+    [
+      'layers in two halves that differ',
+      { ...halves(5, 2, 0), ...OUTSIDE_IN },
+      ring({ count: 12, ...halves(5, 2, 0) }),
+    ],
+    [
+      'layers one above the other to the centre',
+      { ...CENTRE, ...bottomUp('first'), ...plug(20) },
+      ring({ ...CENTRE, ...plug(20) }),
+    ],
     ['a zigzag between spacers', { ...from('laminated'), ...SPACERS }, ring(SPACERS)],
   ])('%s: their pieces are together the ring of one wood', (_, answers, whole) => {
     const need = { ...EXAMPLE_NEED, heightMm: mm(24) };
@@ -96,6 +115,18 @@ describe('what segments are sawn from, in joints of every kind', () => {
       path: 'plug.diameterMm',
     });
   });
+  test('segments to the centre meet there, or come as near as the plug where spacers push them out', () => {
+    const wide = (answers: Answers) => {
+      const { stock } = madeRing(ring({ ...CENTRE, ...answers }), EXAMPLE_NEED).kinds[0]!;
+      return stock.from === 'strip' ? stock.widthMm : 0;
+    };
+    expect(wide({})).toBeCloseTo(100, 9);
+    expect(wide(plug(30))).toBeCloseTo(100, 9);
+    expect(wide({ ...plug(30), ...SPACERS })).toBeLessThan(100 - 15 * Math.cos(Math.PI / 12) + 3);
+    expect(refusalOf(ring({ ...CENTRE, ...SPACERS }), EXAMPLE_NEED)?.code).toBe('hole-too-small');
+    const near = insteadOf(ring({ ...CENTRE, ...SPACERS }), EXAMPLE_NEED);
+    expect(near).toMatchObject({ toCentre: true, plug: { diameterMm: expect.any(Number) } });
+  });
   test('segments of layers with gaps between them are glued to the ring below as those of one wood are', () => {
     const contact = (answers: Answers) =>
       leastContact(
@@ -117,6 +148,12 @@ test('a ring is called by what there is most of, and what is beside it', () => {
     [{ lean: lean('same-edge'), ...SPACERS, ...OUTSIDE_IN }, 'Segments of layers, leaning with spacers'],
     [{ ...OUTSIDE_IN, ...SLICED, lean: lean('same-edge') }, 'Segments of layers, sliced, leaning'],
     [BOOK, 'Grain-matched'],
+    [staves(4), 'Staves'],
+    [{ ...staves(), ...SPACERS }, 'Staves, with spacers'],
+    [{ ...OUTSIDE_IN, ...staves() }, 'Segments of layers, of staves'],
+    [CENTRE, 'Segments to the centre'],
+    [{ ...CENTRE, ...plug(20), ...SPACERS }, 'Pie with a plug, with spacers'],
+    [{ ...halves(6), ...SLICED }, 'Half and half, sliced'],
   ];
   for (const [answers, name] of names) expect(calledOf(ring(answers))).toBe(name);
 });

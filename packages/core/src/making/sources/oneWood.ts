@@ -26,9 +26,7 @@ export const oneWood: Source<z.infer<typeof params>> = {
       radial: true,
       lay: (place) => whole(frame, place),
       steps: (planing) => [
-        ...(opened
-          ? [ripForBook(first, planing), ...sawAll(frame, how, 2)]
-          : ripAndSaw(frame, planing, how)),
+        ...(opened ? [ripForBook(first, planing), ...sawAll(frame, how, 2)] : ripAndSaw(frame, planing, how)),
       ],
     });
   },

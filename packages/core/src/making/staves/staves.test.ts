@@ -2,7 +2,13 @@ import { describe, expect, test } from 'vitest';
 import { fromDegrees, mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
 import { EXAMPLE_NEED, madeRing, refusalOf } from '../../testing/rings.js';
+import type { PieceKind } from '../contract.js';
+import { volumeOfAll } from '../layOut.js';
+import type { PanelStock } from '../stock.js';
 import { compoundAngles } from './staves.js';
+
+const NEED = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(60) };
+const LEANING = { way: 'segmented', count: 12, staves: { leanDeg: 15 } } as const;
 
 describe('staves', () => {
   test('a square corner leaning 38°: mitre 31.6°, blade 33.9°', () => {
@@ -47,5 +53,58 @@ describe('staves', () => {
         )?.message ?? '',
       ),
     ).toMatch(/Leaning by 70° over 60 mm/);
+  });
+
+  test('a spacer as it is planed has the volume of the spacer as it lies, and stands like the staves', () => {
+    const making = {
+      ...LEANING,
+      between: { put: 'spacers', spacers: { at: 'every', thicknessMm: mm(3) } },
+    } as const;
+    const made = madeRing(making, NEED);
+    const [stave, spacer] = made.kinds as [
+      PieceKind & { stock: PanelStock },
+      PieceKind & { stock: PanelStock },
+    ];
+    const { lengthMm, widthMm, thicknessMm } = spacer.stock;
+    expect(lengthMm * widthMm * thicknessMm).toBeCloseTo(volumeOfAll(made.lay(12)), 6);
+    expect(thicknessMm).toBe(3);
+    expect([stave.grain, spacer.grain]).toEqual(['upright', 'upright']);
+    expect(lengthMm).toBe(stave.stock.lengthMm);
+  });
+
+  test('spacers move staves out by s/(2·sin θ), and narrow them by as much as they take of the circle', () => {
+    // Apexes lie s/(2·sin θ) from the axis along the middle: by plane geometry.
+    const apex = 3 / (2 * Math.sin(Math.PI / 12));
+    const bare = madeRing(LEANING, NEED).kinds[0]!.stock as PanelStock;
+    const spaced = madeRing(
+      { ...LEANING, between: { put: 'spacers', spacers: { at: 'every', thicknessMm: mm(3) } } },
+      NEED,
+    ).kinds[0]!.stock as PanelStock;
+    // Spacers end square at the corners, and the joint in the middle of one is the farthest in: the flat holds the circle.
+    expect(bare.widthMm - spaced.widthMm).toBeCloseTo(2 * apex * Math.tan(Math.PI / 12), 1);
+    expect(spaced.mitre).toBe(bare.mitre);
+  });
+
+  test('layers of leaning staves: boards planed square to the face, lines told at half height', () => {
+    const made = madeRing(
+      { ...LEANING, sawnFrom: { is: 'layers', laid: 'outside-in', layersMm: [mm(8)] } },
+      NEED,
+    );
+    const [outer, inner] = made.kinds.map(({ stock }) => stock as PanelStock);
+    const whole = madeRing(LEANING, NEED).kinds[0]!.stock as PanelStock;
+    expect(outer!.thicknessMm).toBeCloseTo(8 * Math.cos(fromDegrees(15)), 9);
+    expect(outer!.thicknessMm + inner!.thicknessMm).toBeCloseTo(whole.thicknessMm, 9);
+    expect([outer!.widthMm, inner!.widthMm]).toEqual([whole.widthMm, whole.widthMm]);
+    const [line] = made.layers;
+    expect(line).toMatchObject({ lean: Math.tan(fromDegrees(15)), nearMm: expect.closeTo(92, 9) });
+    for (const z of [0, 30, 60]) {
+      const behind = (mm: number) => {
+        const radius = 92 + (z - 30) * line!.lean! - mm;
+        return made.placeAt(radius * Math.cos(Math.PI / 12), radius * Math.sin(Math.PI / 12), z);
+      };
+      expect([behind(-0.01), behind(0.01)]).toEqual([0, 12]);
+    }
+    const steps = made.steps({ sandedMm: 0, stepMm: 0 }).map(({ id }) => id);
+    expect(steps).toEqual(['board', 'staves', 'bevel', 'glue', 'flatten']);
   });
 });

@@ -21,7 +21,9 @@ export function cuttingStaves(sorts: readonly StaveSort[], { lean }: Faces, laye
       : say`${sayMade(pieces)} of them ${sayMm(stock.widthMm, 'width')}`,
   );
   const ends =
-    lean === 0 ? '' : say`, both ends bevelled alike by ${sayRad(rad(Math.abs(Math.atan(lean))), 'cut-angle')}`;
+    lean === 0
+      ? ''
+      : say`, both ends bevelled alike by ${sayRad(rad(Math.abs(Math.atan(lean))), 'cut-angle')}`;
   return step(
     'staves',
     'planer',

@@ -22,7 +22,10 @@ export function standing(kind: PieceKind, ring: StavedRing): PieceKind {
 }
 
 /** What lies between staves stands like them, and is as long as they are. */
-export const standingBetween = (kind: PieceKind & { readonly stock: StripStock }, ring: StavedRing): PieceKind => ({
+export const standingBetween = (
+  kind: PieceKind & { readonly stock: StripStock },
+  ring: StavedRing,
+): PieceKind => ({
   ...kind,
   grain: 'upright',
   heightMm: mm(ring.heightMm),

@@ -1,6 +1,6 @@
 import { halvesIn, type InHalves } from '../../making/halves/params.js';
-import type { Command } from './command.js';
 import { mostUsed } from './carry.js';
+import type { Command } from './command.js';
 import { each, named, type Rings } from './each.js';
 import { changeParams } from './wayCommands.js';
 
