@@ -95,7 +95,7 @@ const CASES: readonly Case[] = [
   {
     way: 'Staves',
     ring: 6,
-    set: (page) => bar(page).getByRole('button', { name: 'Lean like the wall' }).click(),
+    set: (page) => bar(page).getByRole('button', { name: 'Like the wall' }).click(),
     reads: [['Lean outwards', '26.85°']],
     says: [/24 × Stave/, /along the grain/, /Taper from the grain/],
   },
@@ -103,11 +103,11 @@ const CASES: readonly Case[] = [
     way: 'Half and half',
     ring: 6,
     async set(page) {
-      await type(page, 'First half: segments', '8');
+      await type(page, 'First half', '8');
       await bar(page).getByLabel('Divider between the halves').check();
       await bar(page).getByLabel('Sawn in two later').check();
     },
-    reads: [['First half: segments', '8']],
+    reads: [['First half', '8']],
     says: [/8 × Segment of the first half/, /2 × Divider/, /Saw the ring in two/],
   },
   {

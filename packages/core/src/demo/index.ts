@@ -5,6 +5,7 @@ import { bindweedVase } from './climbing.js';
 import { fieldGateVase } from './halves.js';
 import { sheepwashBowl } from './inlaid.js';
 import { shepherdsLantern } from './lantern.js';
+import { peatPail } from './pail.js';
 import { bestFleeceBowl, fellRaceCup, honeyClassJar } from './pieces.js';
 import { inInches, inMillimetres } from './scaled.js';
 import { trigPointBall } from './shell.js';
@@ -26,6 +27,7 @@ const drawnInMillimetres = (): Project[] => [
   sheepwashBowl(),
   trigPointBall(),
   fieldGateVase(),
+  peatPail(),
 ];
 
 /** The trophies of the Hollin Tarn Show, an invented upland village show: round in the units that are asked for, or as they were drawn. */

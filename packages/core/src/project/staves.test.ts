@@ -44,7 +44,7 @@ test('layers of staves that lean like the wall keep their line at every height, 
   // Half way up the ring, 42 mm: outside 60 + 42·tan 15°, the flats 4 mm farther out, the line 8 mm behind them, and its ends
   // 1/cos 15° as far from the axis: most of all at the top, where all is 30·tan 15° larger.
   const outside = 60 + 42 * TILT;
-  const near = outside + 4 - 8;
+  const near = outside + 4 - 8 / Math.cos(fromDegrees(15));
   const [across, grown] = [1 / Math.cos(Math.PI / 12), 30 * TILT];
   const far = (near + grown) * across - grown;
   const { nearMm, farMm, outsideMm, outsideLeftMm, insideLeftMm } = margin(layered(15));

@@ -9,7 +9,7 @@ import { SegmentControls } from './Segments.js';
 export function SegmentedControls({ targets }: ControlsProps) {
   return (
     <div className="@container w-full">
-      <div className="grid grid-cols-1 content-start gap-x-5 gap-y-3 @min-[700px]:grid-cols-[17rem_minmax(0,1fr)] @min-[1080px]:grid-cols-[11rem_minmax(17rem,1fr)_minmax(26rem,1.6fr)_14.5rem]">
+      <div className="grid grid-cols-1 content-start gap-x-5 gap-y-3 @min-[700px]:grid-cols-[17rem_minmax(0,1fr)] @min-[1080px]:grid-cols-[14rem_minmax(17rem,1fr)_minmax(26rem,1.6fr)_14.5rem]">
         <Answer title="Segments">
           <SegmentControls targets={targets} />
         </Answer>

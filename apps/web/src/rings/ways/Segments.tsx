@@ -60,12 +60,12 @@ function Lean({ targets }: ControlsProps) {
     <>
       <NumberField
         label="Lean outwards"
-        className="w-24"
+        className="w-22"
         unit="°"
         value={common(({ staves }) => staves?.leanDeg ?? 0)}
         onChange={(leanDeg) => dispatch(editPiece(edit.setStavesLean(targets, leanDeg)))}
       />
-      <Button onClick={() => dispatch(editPiece(edit.leanLikeWall(targets)))}>Lean like the wall</Button>
+      <Button onClick={() => dispatch(editPiece(edit.leanLikeWall(targets)))}>Like the wall</Button>
     </>
   );
 }
@@ -77,14 +77,14 @@ function Halves({ targets }: ControlsProps) {
   return (
     <>
       <NumberField
-        label="First half: segments"
-        className="w-32"
+        label="First half"
+        className="w-22"
         value={common(({ inHalves }) => inHalves!.first)}
         onChange={(first) => dispatch(editPiece(edit.setHalves(targets, { first })))}
       />
       <NumberField
-        label="Second half: segments"
-        className="w-36"
+        label="Second half"
+        className="w-22"
         value={common(({ count, inHalves }) => count - inHalves!.first)}
         onChange={(second) => dispatch(editPiece(edit.setHalves(targets, { second })))}
       />

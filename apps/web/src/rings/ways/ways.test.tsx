@@ -97,7 +97,7 @@ describe('each way has its controls', () => {
 
   test('halves: each half by itself, a divider that is sawn', async () => {
     const { making } = await bar('halves');
-    await type('Second half: segments', '9');
+    await type('Second half', '9');
     await userEvent.click(screen.getByLabelText('Divider between the halves'));
     await userEvent.click(screen.getByLabelText('Sawn in two later'));
     await type('Kerf of that cut', '3mm');
@@ -211,7 +211,7 @@ test('spacers are painted by their name, without touching the segments', async (
 
 test('staves lean by hand or like the wall; a ring from the stash has nothing to set', async () => {
   const { store, making } = await bar('staved', [6]);
-  await userEvent.click(screen.getByRole('button', { name: 'Lean like the wall' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Like the wall' }));
   expect((making() as SegmentedParams).staves?.leanDeg).toBeGreaterThan(10);
   await type('Lean outwards', '-3.5');
   expect(making()).toMatchObject({ staves: { leanDeg: -3.5 } });

@@ -5,7 +5,7 @@ import { joiningHalves } from '../halves/steps.js';
 import type { Planing } from '../planing.js';
 import { plugSteps } from '../plug.js';
 import { GLUE_LEANING, GLUE_RING, planeAndRip, setTheSaw } from '../segments.js';
-import { bevelling, cuttingStaves, gluingStaves } from '../staves/steps.js';
+import { bevelling, cuttingStaves, glueStaves } from '../staves/steps.js';
 import { betweenOf, staveOf } from '../staves/stock.js';
 import { numbered, type Step, step } from '../step.js';
 import type { StripStock } from '../stock.js';
@@ -96,7 +96,7 @@ export function joining(frame: Frame): Step[] {
     return [
       ...spacers,
       ...(jointed ? [FIT_WITH_SPACERS] : []),
-      ...gluingStaves(jointed !== null),
+      glueStaves(jointed !== null),
       ...plugSteps(plug),
     ];
   const glue = lean ? GLUE_LEANING : spacersIn(between) ? GLUE_SPACERS : GLUE_RING;

@@ -3,8 +3,8 @@ import { done, refuse } from '../../measure/reason.js';
 import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { type Against, type Beside, type Source, togetherOf } from '../sources/contract.js';
-import { layerFigures, layerKinds, layLayer, linesOf, wholeOf } from './layers.js';
-import { bordersOf, type Layers, layerNames, layersSchema } from './params.js';
+import { bordersIn, layerFigures, layerKinds, layLayer, linesOf, squareTo, wholeOf } from './layers.js';
+import { type Layers, layerNames, layersSchema } from './params.js';
 import { layeredPictures } from './pictures.js';
 import { layeredSteps } from './steps.js';
 
@@ -24,7 +24,13 @@ export const layered: Source<Layers> = {
     left({ laid, layersMm }, { kinds }) {
       // The last layer is that of the first segment's last place; there are as many kinds of each layer as widths.
       const { stock, heightMm } = kinds.find(({ places }) => places.includes(layersMm.length * count))!;
-      return laid === 'bottom-up' ? heightMm : stock.from === 'strip' ? stock.widthMm : null;
+      return laid === 'bottom-up'
+        ? heightMm
+        : stock.from === 'strip'
+          ? stock.widthMm
+          : stock.from === 'panel'
+            ? stock.thicknessMm
+            : null;
     },
   }),
   mirror: (board) =>
@@ -33,16 +39,17 @@ export const layered: Source<Layers> = {
       : board,
   saw(board, frame, beside) {
     const whole = wholeOf(board, frame);
-    const borders = bordersOf(board, whole);
+    const borders = bordersIn(board, frame);
     const taken = borders.at(-2)!;
+    const square = squareTo(frame);
     if (taken >= whole - SAME_LENGTH)
       return refuse(
         'layer-too-thick',
         'sawnFrom.layersMm',
         board.laid === 'outside-in'
-          ? say`The layers outside the innermost are ${sayMm(taken)} thick and the strip ${sayMm(whole)} wide; nothing is left for the inner layer.`
+          ? say`The layers outside the innermost are ${sayMm(square * taken)} thick and the ${frame.framing.staves ? 'staves' : 'strip'} ${sayMm(square * whole)} ${frame.framing.staves ? 'thick' : 'wide'}; nothing is left for the inner layer.`
           : say`The layers under the topmost are ${sayMm(taken)} thick and the ring ${sayMm(whole)} high; nothing is left for the top layer.`,
-        { most: whole },
+        { most: square * whole },
       );
     const lines = linesOf(board, borders, frame);
     const plugMm = (frame.framing.plug?.diameterMm ?? 0) / 2;
@@ -66,7 +73,7 @@ export const layered: Source<Layers> = {
     });
   },
   instead(board, frame) {
-    const whole = wholeOf(board, frame);
+    const whole = squareTo(frame) * wholeOf(board, frame);
     const { layersMm } = board;
     const taken = layersMm.reduce((sum, layer) => sum + layer, 0);
     if (taken < whole - SAME_LENGTH) return null;

@@ -6,11 +6,21 @@ import { segmentStock } from '../segments.js';
 import { inOrderOf } from '../sources/oneWood.js';
 import type { StripStock } from '../stock.js';
 import type { Faces } from '../wedge.js';
-import { isTurned, type Layers, layerNames } from './params.js';
+import { bordersOf, isTurned, type Layers, layerNames } from './params.js';
 
 /** What the layers share: the width of the strip, of two halves of the narrower, or the height of the ring. */
 export const wholeOf = ({ laid }: Layers, { segments, heightMm }: Frame): number =>
   laid === 'outside-in' ? Math.min(...segments.map(({ stock }) => stock.widthMm)) : heightMm;
+
+/** How much less thick a layer is square to the face of its segments than level, as a share: 1 but in staves that lean. */
+export const squareTo = ({ faces }: Frame): number => Math.cos(Math.atan(faces.lean));
+
+/** Where layers begin and end, level (mm). Those of staves that lean are as thick as they are planed, square to the face. */
+export const bordersIn = (board: Layers, frame: Frame): number[] =>
+  bordersOf(
+    board.layersMm.map((layer) => layer / squareTo(frame)),
+    wholeOf(board, frame),
+  );
 
 /** The faces between which a layer lies that goes from outside to inside, in a segment with these faces. */
 export const layerFaces = (faces: Faces, borders: readonly number[], layer: number): Faces => ({

@@ -34,7 +34,7 @@ export function layerNames({ laid, layersMm }: Layers): string[] {
 }
 
 /** Where layers begin and end, from 0 to `whole` (mm): one more number than layers. Layers thicker than the whole run beyond it. */
-export const bordersOf = ({ layersMm }: Layers, whole: number): number[] => {
+export const bordersOf = (layersMm: readonly number[], whole: number): number[] => {
   let sum = 0;
   return [0, ...layersMm.map((layer) => (sum += layer)), whole];
 };

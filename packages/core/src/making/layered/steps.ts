@@ -6,6 +6,7 @@ import type { Beside } from '../sources/contract.js';
 import { layeredBoards } from '../staves/steps.js';
 import { numbered, type Step, step } from '../step.js';
 import type { StripStock } from '../stock.js';
+import { squareTo } from './layers.js';
 import type { Layers } from './params.js';
 
 const inOrder = (layers: readonly number[]) =>
@@ -34,10 +35,12 @@ export const layeredSteps =
     const each = after?.done === 'opened' ? 2 : 1;
     const high = planedThickness(segment.thicknessMm, planing);
     const layers = borders.slice(1).map((to, i) => to - borders[i]!);
-    if (frame.framing.staves) {
-      const square = Math.cos(Math.atan(frame.faces.lean));
-      return [layeredBoards(layers.map((thick) => thick * square)), cutStaves(frame, true), ...sawAll(frame)];
-    }
+    if (frame.framing.staves)
+      return [
+        layeredBoards(layers.map((thick) => thick * squareTo(frame))),
+        cutStaves(frame, true),
+        ...sawAll(frame),
+      ];
     if (board.laid === 'outside-in')
       return [
         ...boards(({ widthMm }) =>

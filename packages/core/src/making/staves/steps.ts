@@ -55,22 +55,13 @@ export const bevelling = ({ mitre, bladeTilt, widthMm, narrowMm }: PanelStock): 
     ['tapers', 'dust'],
   );
 
-/** Gluing staves into a ring and making it true. */
-export const gluingStaves = (spaced: boolean): Step[] => [
+/** Gluing staves into a ring. */
+export const glueStaves = (spaced: boolean): Step =>
   step(
     'glue',
     'clamps',
-    spaced
-      ? 'Tape them side by side, outside up, a spacer at every joint that has one, roll them up, check the last joint, then glue.'
-      : 'Tape them side by side, outside up, roll them up, check the last joint, then glue.',
-  ),
-  step(
-    'flatten',
-    'sander',
-    'Flatten top and bottom square to the axis. Upright grain does not move along its length as flat rings do across theirs: keep the glued width small.',
-    ['dust'],
-  ),
-];
+    say`Tape them side by side, outside up${spaced ? ', a spacer at every joint that has one' : ''}, roll them up, check the last joint, then glue. Upright grain does not move along its length as that of flat rings does: keep the glued width small.`,
+  );
 
 /** What steps of segments that lie flat are where they stand as staves. */
 const INSTEAD: Readonly<Record<string, string>> = { rip: 'staves', saw: 'bevel', 'saw-1': 'bevel-1' };

@@ -10,8 +10,12 @@ export interface RingJoining {
   readonly because: Said | null;
 }
 
-/** Joints of a ring that is glued from segments in one go; null where it is glued otherwise, or is one piece. */
-export function jointsOf({ pieces }: Pick<RingPlan, 'pieces'>): number | null {
+/** The step of rings that are glued as two halves in any case. */
+const HALF_BY_HALF = 'glue-halves';
+
+/** Joints of a ring that is glued from segments in one go; null where it is glued otherwise, half by half too, or is one piece. */
+export function jointsOf({ pieces, steps }: Pick<RingPlan, 'pieces' | 'steps'>): number | null {
+  if (steps.some(({ id }) => id === HALF_BY_HALF)) return null;
   const count = pieces.reduce(
     (sum, { kind, count }) => sum + ((mitred(kind.stock)?.cutAngle ?? 0) > 0 ? count : 0),
     0,

@@ -1,11 +1,13 @@
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../../demo/index.js';
+import { START_IDS } from '../../making/registry.js';
 import { plain } from '../../measure/said.js';
+import { startFrom } from '../../project/commands/edits.js';
 import { workOf } from '../../project/ordered.js';
 import type { Project } from '../../project/schema.js';
 import { ringOwner } from '../../ring/owner.js';
 import { DEFAULT_SHOP, type Shop } from '../../settings/shop.js';
-import { planned } from '../../testing/pieces.js';
+import { after, planned } from '../../testing/pieces.js';
 import { SHIPPED_WOODS } from '../../wood/catalogue.js';
 import type { OrderedPiece } from './order.js';
 import { JOINING_IDS, SAWING_IDS, type Schools, STACKING_IDS } from './schools.js';
@@ -71,6 +73,17 @@ describe.each(shown.map((piece) => [piece.name, piece] as const))('the order of 
     }
   });
 });
+
+test.each(START_IDS.filter((start) => start !== 'stock'))(
+  'a ring begun as %s: every job once, after what it needs',
+  (start) => {
+    const { jobs } = worked(after(named('Fell Race Cup'), startFrom([8], start)));
+    const at = new Map(jobs.map(({ id }, i) => [id, i]));
+    expect(at.size).toBe(jobs.length);
+    for (const [i, { needs }] of jobs.entries())
+      for (const { id } of needs) expect(at.get(id) ?? -1).toBeLessThan(i);
+  },
+);
 
 test('one setting of the saw after the other, each with its head; ring by ring under one', () => {
   const lantern = named('Lantern');

@@ -29,6 +29,10 @@ const TITLES: Readonly<Record<string, string>> = {
   plane: 'plane',
   disc: 'saw round',
   spacers: 'plane spacers',
+  staves: 'cut staves',
+  bevel: 'bevel the edges',
+  'glue-halves': 'glue each half',
+  'dry-fit': 'dry-fit',
   glue: 'glue up',
   board: 'plane and glue the board',
   slices: 'cut slices',
@@ -55,6 +59,9 @@ const BY_TOOL: Readonly<Record<Step['tool'], string>> = {
   lathe: 'turn',
   bench: 'lay out',
 };
+
+/** The number by which steps for several kinds of pieces are told apart. */
+const NUMBERED = /-\d+$/;
 
 /** What a step is set to for a purpose; null where nothing is. */
 export const setFor = (says: Said, purpose: Purpose): number | null =>
@@ -93,7 +100,7 @@ export function jobsOfPart({ owner, title, steps }: Part, workshop: Workshop): P
       also: [],
       stage: bay,
       owners: [owner],
-      title: say`${title}: ${TITLES[step.id] ?? BY_TOOL[step.tool]}`,
+      title: say`${title}: ${TITLES[step.id.replace(NUMBERED, '')] ?? BY_TOOL[step.tool]}`,
       says: [step.says],
       because: null,
       tool: step.tool,
