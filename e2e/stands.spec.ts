@@ -1,0 +1,52 @@
+import { expect, type Page } from '@playwright/test';
+import { go, open, saved, test } from './server.js';
+
+const bar = (page: Page) => page.getByRole('region', { name: 'Selected rings' });
+const ring = (page: Page, number: number) =>
+  page
+    .getByRole('table', { name: 'Ring ledger' })
+    .getByRole('button', { name: new RegExp(`^Ring ${number}\\b`) });
+const answer = (page: Page, title: string) => bar(page).getByRole('group', { name: title, exact: true });
+
+test('staves of layers with spacers, a pie, two halves of layers: set, refused with what would, and their pieces in Cuts', async ({
+  page,
+  fellside,
+}) => {
+  await open(page, fellside, 'Fell Race Cup', 'Rings');
+  await ring(page, 9).click();
+  const stand = answer(page, 'Segments').getByLabel('Segments stand');
+  await stand.selectOption('on end, as staves');
+  await answer(page, 'Joints').getByLabel('Between segments').selectOption('spacers');
+  await answer(page, 'Sawn from').getByLabel('A segment is sawn from').selectOption('a board of layers');
+  await answer(page, 'Segments').getByRole('button', { name: 'Like the wall' }).click();
+  await expect(
+    bar(page).getByRole('button', { name: /^Made as Segments of layers, of staves, with spacers/ }),
+  ).toBeVisible();
+  await bar(page).getByLabel('Once it is glued').selectOption('sliced from thicker stock');
+  await expect(page.getByText(/end grain to end grain, which hardly holds/).first()).toBeVisible();
+
+  await ring(page, 10).click();
+  await stand.selectOption('in two halves');
+  await answer(page, 'Segments').getByLabel('First half', { exact: true }).fill('8');
+  await answer(page, 'Segments').getByLabel('First half', { exact: true }).press('Enter');
+  await answer(page, 'Sawn from').getByLabel('A segment is sawn from').selectOption('a board of layers');
+  await expect(bar(page).getByLabel('Segments', { exact: true })).toHaveValue('20');
+
+  await ring(page, 1).click();
+  await bar(page)
+    .getByRole('button', { name: /^Made as/ })
+    .click();
+  await page.getByRole('button', { name: 'Flat segments', exact: true }).click();
+  await stand.selectOption('flat, to the centre');
+  await answer(page, 'Joints').getByLabel('Between segments').selectOption('gaps');
+  await expect(page.getByText(/end short of the middle, or close the gaps/).first()).toBeVisible();
+  await answer(page, 'Segments').getByLabel('Plug', { exact: true }).check();
+  await saved(page);
+
+  await go(page, 'Cuts');
+  const pieces = page.getByRole('region', { name: 'Pieces' });
+  for (const what of [/along the grain/, /Outer layer, first half/, /Inner layer, second half/, /Plug/])
+    await expect(pieces).toContainText(what);
+  await page.reload();
+  await expect(pieces).toContainText(/Inner layer, second half/);
+});
