@@ -8,6 +8,7 @@ import type { Band } from '../ring/overlap.js';
 import type { Point } from '../ring/plane.js';
 import type { Sanded } from '../ring/sanded.js';
 import type { Figure } from './figures.js';
+import type { JointRun } from './joints/stripe.js';
 import type { StepPicture } from './picture.js';
 import type { Planing } from './planing.js';
 import type { Step } from './step.js';
@@ -187,11 +188,10 @@ export interface Making<P extends { readonly way: string }> {
   /** Faces that its rings are usually sanded on; left out where it is both. Rings with gaps cannot be flattened once they are glued. */
   usuallySanded?(params: P): Sanded;
   /**
-   * How far a joint of a ring of height h runs round from its middle to its top at a radius, radians: to the right
-   * (counter-clockwise from above) or, less than 0, to the left; 0 where it stands upright, null where it cannot be
-   * followed. Left out where no joints lean.
+   * How a joint of a ring of a size runs round at a radius (mm), from its bottom to its top; null where it cannot be followed. Left
+   * out where no joints lean.
    */
-  runs?(params: P, heightMm: number, radiusMm: number): Rad | null;
+  runs?(params: P, size: RingNeed, radiusMm: number): JointRun | null;
   /** Whether joints lean by the tilt of the blade; left out where none do. */
   leans?(params: P): boolean;
   /** Whether parameters with which a ring can no longer be made are refused at the edit, not told afterwards; left out where they are told. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type Mm, type Rad, rad } from '../measure/quantity.js';
+import type { Mm, Rad } from '../measure/quantity.js';
 import type { Result } from '../measure/reason.js';
 import type { RingNeed } from '../ring/need.js';
 import type { Sanded } from '../ring/sanded.js';
@@ -7,6 +7,7 @@ import { type BasketParams, basket } from './basket/basket.js';
 import type { Beginning, BoardRows, Made, Making, PlaceGroup, Start } from './contract.js';
 import { type DiscParams, disc } from './disc/disc.js';
 import { type GlobeParams, globe } from './globe/globe.js';
+import { type JointRun, UPRIGHT_RUN } from './joints/stripe.js';
 import { placesIn } from './layOut.js';
 import { madeOnce } from './made.js';
 import { sameStrips } from './measured.js';
@@ -124,10 +125,10 @@ export const usuallySanded = (making: RingMaking): Sanded =>
   definition(making).usuallySanded?.(making) ?? 'both';
 /** Whether the joints of a ring lean. */
 export const leans = (making: RingMaking): boolean => definition(making).leans?.(making) ?? false;
-/** How far a leaning joint runs round from its middle to its top at a radius (mm); 0 of upright ones, null where it cannot be followed. */
-export const jointRuns = (making: RingMaking, heightMm: number, radiusMm: number): Rad | null => {
+/** How a joint of a ring of a size runs round at a radius (mm) from bottom to top; null where it cannot be followed. */
+export const jointRuns = (making: RingMaking, size: RingNeed, radiusMm: number): JointRun | null => {
   const { runs } = definition(making);
-  return runs ? runs(making, heightMm, radiusMm) : rad(0);
+  return runs ? runs(making, size, radiusMm) : UPRIGHT_RUN;
 };
 /** Width of a ring's strips where its hole alone makes them wider, mm; null of all others. */
 export const stripWidth = (making: RingMaking, size: RingNeed): number | null =>

@@ -67,8 +67,8 @@ function ringsMet(
 function leaningAt(lower: PreparedRing | undefined, upper: PreparedRing): LeaningJoint | null {
   if (!lower?.made.ok || !upper.made.ok) return null;
   const radiusMm = Math.min(lower.wall.outerRadiusMm, upper.wall.outerRadiusMm);
-  const [below, above] = [lower, upper].map(({ ring: { making }, need }) =>
-    leans(making) ? jointRuns(making, need.heightMm, radiusMm) : null,
+  const [below, above] = [lower, upper].map(({ ring: { making }, size }) =>
+    leans(making) ? jointRuns(making, size, radiusMm) : null,
   );
   if (!below || !above) return null;
   const stepMm = stepAtJoint(
@@ -76,5 +76,5 @@ function leaningAt(lower: PreparedRing | undefined, upper: PreparedRing): Leanin
     { made: upper.made.value, turn: upper.turn },
     radiusMm,
   );
-  return { radiusMm, meetRad: below + above, stepMm };
+  return { radiusMm, meetRad: below.toTop - above.toBottom, stepMm };
 }

@@ -5,6 +5,7 @@ import { turnOf } from '../making/turnOf.js';
 import { remembered, rememberedWhenFrozen } from '../measure/memo.js';
 import { mm, type Rad } from '../measure/quantity.js';
 import { done, type Result } from '../measure/reason.js';
+import type { RingNeed } from '../ring/need.js';
 import type { Band } from '../ring/overlap.js';
 import { onAxis, reachesOf } from '../ring/reach.js';
 import { closes, unworked } from '../ring/shell.js';
@@ -23,7 +24,9 @@ import { heightOf, type SizedRing, sizeRing, wallAtHeight } from './sizing.js';
  * A ring with everything that drawings and counts ask of it; its `ring` has the woods that show: under a motif they are
  * the motif's.
  */
-export interface PreparedRing extends Omit<SizedRing, 'vessel' | 'size' | 'along' | 'about'> {
+export interface PreparedRing extends Omit<SizedRing, 'vessel' | 'along' | 'about'> {
+  /** What it is made for, with the sizes of all that is sawn from one glue-up with it. */
+  readonly size: RingNeed;
   /** A form that is, where the ring lies, the turned one of the piece. */
   readonly vessel: Vessel;
   /** The wall between cones that lean as the ring does, by their radii at half its height, or between the spheres of a shell. */
@@ -131,10 +134,11 @@ const isShut = (vessel: Vessel, { made, stands }: Pick<PreparedRing, 'made' | 's
 
 /** A ring with all that is sawn from one glue-up with it; of most rings only itself. */
 const prepareRing = remembered((sized: SizedRing, body: Body | null): PreparedRing => {
-  const { ring, course, stands, reaches, wall, foot, need, size } = sized;
+  const { ring, course, stands, reaches, wall, foot, need } = sized;
+  const size = withBody(sized, sized.size, body);
   const turn = turnOf(ring).angle;
-  const made = makeRing(ring.making, withBody(sized, size, body));
+  const made = makeRing(ring.making, size);
   const wallAlong = made.ok ? wallOf(sized, made.value) : wall;
   const vessel = isShut(sized.vessel, { made, stands }) ? unworked(sized.vessel) : sized.vessel;
-  return { ring, vessel, course, stands, reaches, wall, wallAlong, foot, need, made, turn };
+  return { ring, vessel, course, stands, reaches, wall, wallAlong, foot, need, size, made, turn };
 });

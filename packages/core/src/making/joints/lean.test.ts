@@ -9,7 +9,7 @@ import type { StripStock } from '../stock.js';
 import type { Gap } from './gaps.js';
 import type { Leaning } from './lean.js';
 import type { Spacers } from './spacers.js';
-import { jointRuns } from './stripe.js';
+import { jointRun } from './stripe.js';
 
 describe('tilted joints', () => {
   const given = (change: Partial<Leaning> = {}, count = 12): SegmentedParams => ({
@@ -47,11 +47,16 @@ describe('tilted joints', () => {
   });
 
   test('joints of two rings meet at one radius: 8°, 12.7 mm rings turn by 2.0° at 51 mm and 5.4° at 19 mm', () => {
-    const turn = (radius: number) => (2 * jointRuns(lean({ tiltDeg: 8 }), 12.7, radius)! * 180) / Math.PI;
+    const runs = (change: Parameters<typeof lean>[0], high: number, radius: number) =>
+      jointRun(lean(change), [-high / 2, high / 2], radius);
+    const turn = (radius: number) => {
+      const { toBottom, toTop } = runs({ tiltDeg: 8 }, 12.7, radius)!;
+      return ((toTop - toBottom) * 180) / Math.PI;
+    };
     expect(turn(51)).toBeCloseTo(2, 1);
     expect(turn(19)).toBeCloseTo(5.4, 1);
-    expect(jointRuns(lean(), 20, 3)).toBeNull();
-    expect(jointRuns(lean({ cut: 'turned-over' }), 20, 50)).toBe(0);
+    expect(runs({}, 20, 3)).toBeNull();
+    expect(runs({ cut: 'turned-over' }, 20, 50)).toEqual({ toBottom: 0, toTop: 0 });
   });
 
   test('a tilt that eats the segment, or a hole smaller than it leaves, is refused with its figures', () => {

@@ -1,4 +1,4 @@
-import { type Rad, rad } from '../../measure/quantity.js';
+import { rad } from '../../measure/quantity.js';
 import { done } from '../../measure/reason.js';
 import { say } from '../../measure/said.js';
 import { assemble } from '../assemble.js';
@@ -10,7 +10,7 @@ import { betweenFor, gapIn, mirroredBetween, thickerBetween } from '../joints/be
 import { common, frameOf } from '../joints/frame.js';
 import { arranging, joining } from '../joints/frameSteps.js';
 import { otherGroups } from '../joints/framing.js';
-import { jointRuns } from '../joints/stripe.js';
+import { jointRun, UPRIGHT_RUN } from '../joints/stripe.js';
 import { placesOfSegments } from '../sources/contract.js';
 import { sourceOf } from '../sources/registry.js';
 import { LYING, stanceOf } from '../staves/staves.js';
@@ -81,10 +81,11 @@ export const segmented: Making<SegmentedParams> = {
     return whole;
   },
   usuallySanded: ({ between }) => (gapIn(between) ? 'none' : 'both'),
-  runs({ lean, after }, heightMm, radiusMm): Rad | null {
-    // A slice is a part of a taller ring, and its joints do not run from its own middle.
-    if (lean && after) return null;
-    return lean ? jointRuns(lean, heightMm, radiusMm) : rad(0);
+  runs({ lean, after }, size, radiusMm) {
+    if (!lean) return UPRIGHT_RUN;
+    const { need, within } = gluedUp(after, size);
+    const bottom = within.fromMm - need.heightMm / 2;
+    return jointRun(lean, [bottom, bottom + within.heightMm], radiusMm);
   },
   leans: ({ lean }) => lean !== undefined,
   strict: ({ sawnFrom }) => sourceOf(sawnFrom).source.strict === true,

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../../demo/index.js';
+import type { Made } from '../../making/contract.js';
 import { fromDegrees, mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
 import { stepAtJoint } from '../../surface/steps.js';
@@ -37,10 +38,37 @@ describe('leaning joints', () => {
       /Joints meet at a radius of 70 mm; the step left over at the outside is .* mm at ring 10, .* at ring 12/,
     );
     expect(refusal(tilted, edit.runStripe([8, 9], mm(1)))).toMatch(/give a larger one/);
-    const after = { done: 'sliced', from: 'a', kerfMm: mm(1), cleanUpMm: mm(0) } as const;
-    const sliced = run(tilted, edit.setParams([8, 9], 'segmented', { after }));
-    if (!sliced.ok) throw new Error('sliced');
-    expect(refusal(sliced.value.project, edit.runStripe([8, 9], mm(70)))).toMatch(/give these one turn/);
+  });
+
+  test('a stripe runs on through slices of one leaning ring, by what the kerf took of its joints, and into the ring above', () => {
+    const kerfMm = mm(2);
+    const sliced = after(
+      tilted,
+      edit.setParams([8, 9, 10], 'segmented', {
+        after: { done: 'sliced', from: 'a', kerfMm, cleanUpMm: mm(1) },
+      }),
+    );
+    const prepared = rings(after(sliced, edit.runStripe([8, 9, 10, 11], mm(70))));
+    const step = (i: number, radius: number) => {
+      const [lower, upper] = [prepared[i - 1]!, prepared[i]!];
+      if (!lower.made.ok || !upper.made.ok) throw new Error('ring');
+      return stepAtJoint(
+        { made: lower.made.value, turn: lower.turn },
+        { made: upper.made.value, turn: upper.turn },
+        radius,
+      );
+    };
+    for (const i of [9, 10, 11]) expect(step(i, 70)).toBeCloseTo(0, 6);
+    // Left at one turn, a slice lies beside the next by what the joint moves over the kerf: about k·tan τ along the wall.
+    const still = rings(sliced);
+    const beside = stepAtJoint(
+      { made: (still[8]!.made as { value: Made }).value, turn: 0 },
+      { made: (still[9]!.made as { value: Made }).value, turn: 0 },
+      70,
+    );
+    expect(beside).toBeCloseTo(2 * Math.tan(fromDegrees(8)), 2);
+    const turned = prepared[9]!.turn - prepared[8]!.turn;
+    expect(Math.abs(turned) * 70).toBeCloseTo(2 * Math.tan(fromDegrees(8)), 2);
   });
 
   test('between two fences the other hand comes out too; a wave uses it, one hand only wastes wedges instead', () => {

@@ -1,13 +1,12 @@
 import { radiusAt } from '../../form/curve.js';
 import { vesselOf } from '../../form/vessel.js';
-import { bodyOf, jointRuns, leans, pitchOf } from '../../making/registry.js';
+import { jointRuns, leans, pitchOf } from '../../making/registry.js';
 import { type Mm, mm } from '../../measure/quantity.js';
 import type { Reason } from '../../measure/reason.js';
 import { type Said, say, sayList, sayMm } from '../../measure/said.js';
 import { stepAtJoint } from '../../surface/steps.js';
 import { prepare } from '../prepare.js';
-import type { Project, Ring } from '../schema.js';
-import { heightOf } from '../sizing.js';
+import type { Project } from '../schema.js';
 import type { Command } from './command.js';
 import { each, named, type Rings } from './each.js';
 import { stackOf } from './stack.js';
@@ -15,33 +14,33 @@ import { noted } from './stretch.js';
 
 /**
  * Turns leaning rings on from the lowest of them, so that their joints meet at a radius: each by what the joint below
- * has run to its top and its own joint runs to its middle. At other radii a step is left over.
+ * has run to its top and its own joint has run at its bottom. At other radii a step is left over. Slices of one thick ring are turned
+ * on by what the kerf took of their joints.
  */
 export const runStripe = (rings: Rings, radiusMm: Mm): Command => ({
   label: `Running stripe through ${named(rings)}`,
   apply(draft) {
+    const prepared = prepare(draft);
+    if (!prepared.ok) return { reasons: prepared.reasons };
     const order = [...rings].sort((a, b) => a - b);
     let below: number | null = null;
     for (const index of order) {
       const ring = draft.rings[index]!;
-      const runs = jointRuns(ring.making, heightOf(ring), radiusMm);
-      if (runs === null) return { reasons: [notFollowed(ring, index, radiusMm)] };
+      const runs = jointRuns(ring.making, prepared.value.rings[index]!.size, radiusMm);
+      if (runs === null) return { reasons: [notFollowed(index, radiusMm)] };
       const pitch = pitchOf(ring.making);
-      if (below !== null) ring.turn = ((below + runs) / pitch) % 360;
-      below = ring.turn * pitch + runs;
+      if (below !== null) ring.turn = ((below - runs.toBottom) / pitch) % 360;
+      below = ring.turn * pitch + runs.toTop;
     }
     return noted(stepsLeft(draft, order, radiusMm));
   },
 });
 
-/** Why the joints of a ring cannot be followed: it is a part of a taller one, or they have moved past the radius. */
-const notFollowed = ({ making }: Ring, index: number, radiusMm: Mm): Reason => ({
+/** Why the joints of a ring cannot be followed: they have moved past the radius. */
+const notFollowed = (index: number, radiusMm: Mm): Reason => ({
   code: 'stripe-radius',
   path: 'radiusMm',
-  message:
-    bodyOf(making) === null
-      ? say`At a radius of ${sayMm(radiusMm)} the joints of ring ${index + 1} cannot be followed; give a larger one.`
-      : say`Ring ${index + 1} is a slice of a leaning ring, whose joints run through all of its slices: give these one turn, and a stripe runs on but for the kerf.`,
+  message: say`At a radius of ${sayMm(radiusMm)} the joints of ring ${index + 1} cannot be followed; give a larger one.`,
 });
 
 /** What is left over where two leaning rings meet at another radius than that of the stripe, in words. */
