@@ -4,7 +4,7 @@ import type { RingNeed } from '../../ring/need.js';
 import type { Band } from '../../ring/overlap.js';
 import type { Point } from '../../ring/plane.js';
 import type { Rising } from '../assemble.js';
-import type { LayerLine, Made, PieceKind, PlaceGroup } from '../contract.js';
+import type { LaidPiece, LayerLine, Made, PieceKind, PlaceGroup } from '../contract.js';
 import { circle, drilled, plugKind } from '../plug.js';
 import { heldBy } from '../staves/staves.js';
 import { standingBetween } from '../staves/stock.js';
@@ -15,6 +15,7 @@ import { type Framing, otherGroups } from './framing.js';
 import { holeOf, plugTooLarge } from './hole.js';
 import type { Jointed } from './jointed.js';
 import { leanOf } from './lean.js';
+import { levelsOf, rimMoves, risingThrough } from './levels.js';
 import { shaped } from './shaped.js';
 import type { StripKind } from './sized.js';
 
@@ -41,6 +42,8 @@ export interface Frame
   readonly groups: readonly PlaceGroup[];
   /** Whether joints and faces stand upright: then every outline is the same at all heights. */
   readonly upright: boolean;
+  /** Heights above the ring's bottom between which corners go straight. */
+  readonly levels: readonly number[];
   /** How far a joint moves aside from the middle of the ring to its top along a segment's face (mm). */
   readonly asideMm: number;
   /** What is planed and laid in the joints; null where they hold no wood. */
@@ -51,7 +54,7 @@ export interface Frame
   /** A segment at a height above the ring's bottom, between its own faces or others, less the hole of a plug. */
   outline(segment: number, z: number, faces?: Faces): Point[];
   /** Spacers and plug by their place. */
-  layOther(place: number): Rising;
+  layOther(place: number): Rising | readonly LaidPiece[];
 }
 
 /**
@@ -73,13 +76,15 @@ export function frameOf(framing: Framing, asked: RingNeed, within: Within): Resu
   const half = Math.max(...sized.value.segments.map(({ stock }) => stock.cutAngle));
   /** From the ring's bottom to half the height of what is glued up. */
   const middle = need.heightMm / 2 - within.fromMm;
-  // A rim needs as many corners at the bottom as at the top, and where joints lean it lies round more of the hole.
+  // A rim needs as many corners at the bottom as at the top, and where joints lean it may be wider at one height than at another.
+  const wider = rimMoves(framing, need.heightMm) / 2;
   const holed = (outline: Point[], half: number) =>
-    plug ? drilled(outline, plug.diameterMm / 2, upright ? half : Math.PI / 2) : outline;
+    plug ? drilled(outline, plug.diameterMm / 2, half + wider) : outline;
   const outline: Frame['outline'] = (segment, z, between = facesOf(segment)) => {
     const of = wedge(segment);
     return holed(wedgeOutline(of, between, z - middle), of.half);
   };
+  const levels = levelsOf(framing, within.heightMm);
   const rim = plug && circle(plug.diameterMm / 2);
   const gap = gapIn(between);
   return done({
@@ -98,6 +103,7 @@ export function frameOf(framing: Framing, asked: RingNeed, within: Within): Resu
     ].map(inRing),
     groups: otherGroups(framing),
     upright,
+    levels,
     asideMm: lean ? ((within.heightMm / 2) * Math.tan(leanOf(lean).tau)) / Math.cos(half) : 0,
     jointed: strips > 0 ? jointed : null,
     repeats: lean?.cut === 'turned-over' ? common(sized.value.repeats, count / 2) : sized.value.repeats,
@@ -112,8 +118,9 @@ export function frameOf(framing: Framing, asked: RingNeed, within: Within): Resu
       const strip = place - count;
       if (strip >= strips) return { place, bottom: rim!, top: rim! };
       const at = (z: number) => holed(inJoints!.outline(strip, z - middle), Math.PI / count / 2);
-      const bottom = at(0);
-      return { place, bottom, top: upright ? bottom : at(within.heightMm) };
+      if (!upright) return risingThrough(place, [0, within.heightMm], levels, at);
+      const outline = at(0);
+      return { place, bottom: outline, top: outline };
     },
   });
 }

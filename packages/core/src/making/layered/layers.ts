@@ -2,6 +2,7 @@ import { mm } from '../../measure/quantity.js';
 import { say, sayRad } from '../../measure/said.js';
 import type { LaidPiece, LayerLine, PieceKind } from '../contract.js';
 import { type Frame, lineBehind } from '../joints/frame.js';
+import { risingThrough } from '../joints/levels.js';
 import { segmentStock } from '../segments.js';
 import { inOrderOf } from '../sources/oneWood.js';
 import type { StripStock } from '../stock.js';
@@ -87,7 +88,7 @@ export function layLayer(
   frame: Frame,
   place: number,
 ): LaidPiece[] {
-  const { framing, facesOf, outline, upright, heightMm } = frame;
+  const { framing, facesOf, outline, upright, levels, heightMm } = frame;
   const [layer, segment] = [Math.floor(place / framing.count), place % framing.count];
   if (board.laid === 'outside-in')
     return laid(0, heightMm, (z) => outline(segment, z, layerFaces(facesOf(segment), borders, layer)));
@@ -97,8 +98,9 @@ export function layLayer(
     : laid(low, high, (z) => outline(segment, z));
 
   function laid(fromMm: number, toMm: number, at: (z: number) => LaidPiece['bottom']): LaidPiece[] {
-    const bottom = at(fromMm);
-    return [{ place, fromMm, toMm, bottom, top: upright ? bottom : at(toMm) }];
+    if (!upright) return risingThrough(place, [fromMm, toMm], levels, at);
+    const around = at(fromMm);
+    return [{ place, fromMm, toMm, bottom: around, top: around }];
   }
 }
 

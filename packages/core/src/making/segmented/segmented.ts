@@ -154,7 +154,8 @@ export const segmented: Making<SegmentedParams> = {
         warnings: [...frame.warnings, ...(sawn.warnings ?? [])],
         lay(place) {
           if (place < places) return sawn.lay(place);
-          return { ...frame.layOther(place - later), place };
+          const other = frame.layOther(place - later);
+          return 'bottom' in other ? { ...other, place } : other.map((part) => ({ ...part, place }));
         },
         mark: marksOf(given, places),
         steps: (planing) =>

@@ -3,6 +3,7 @@ import { done } from '../../measure/reason.js';
 import { say, sayMm } from '../../measure/said.js';
 import type { Frame } from '../joints/frame.js';
 import { HOW, ripAndSaw, sawAll } from '../joints/frameSteps.js';
+import { risingThrough } from '../joints/levels.js';
 import { type Planing, planedThickness } from '../planing.js';
 import { type Step, step } from '../step.js';
 import type { StripStock } from '../stock.js';
@@ -37,9 +38,10 @@ export const inOrderOf = (stock: StripStock, ordered: boolean): StripStock =>
   ordered ? { ...stock, cutting: 'same-edge', inOrder: true } : stock;
 
 /** A segment of one piece where it lies. */
-function whole({ outline, upright, heightMm }: Frame, place: number) {
-  const bottom = outline(place, 0);
-  return { place, bottom, top: upright ? bottom : outline(place, heightMm) };
+function whole({ outline, upright, heightMm, levels }: Frame, place: number) {
+  if (!upright) return risingThrough(place, [0, heightMm], levels, (z) => outline(place, z));
+  const around = outline(place, 0);
+  return { place, bottom: around, top: around };
 }
 
 const ripForBook = ({ thicknessMm, widthMm }: StripStock, planing: Planing): Step =>

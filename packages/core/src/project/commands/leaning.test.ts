@@ -6,7 +6,6 @@ import { plain } from '../../measure/said.js';
 import { stepAtJoint } from '../../surface/steps.js';
 import { accounted, after, change, planned, refusal, rings } from '../../testing/pieces.js';
 import type { Project } from '../schema.js';
-import { run } from './command.js';
 import * as edit from './edits.js';
 
 const [cup, , , _lantern] = demoProjects() as [Project, Project, Project, Project];
