@@ -85,6 +85,28 @@ describe('staves', () => {
     expect(spaced.mitre).toBe(bare.mitre);
   });
 
+  test.each([-20, 20])(
+    'leaning %i° with thick spacers, wood is all round at the radius that was asked for, at every height',
+    (leanDeg) => {
+      const made = madeRing(
+        {
+          way: 'segmented',
+          count: 4,
+          staves: { leanDeg },
+          between: { put: 'spacers', spacers: { at: 'every', thicknessMm: mm(84) } },
+        },
+        NEED,
+      );
+      expect(made.gives.outerRadiusMm).toBeCloseTo(100, 9);
+      const slope = Math.tan(fromDegrees(leanDeg));
+      for (const z of [0.001, 30, 59.999])
+        for (let i = 0; i < 360; i++) {
+          const radius = 100 + slope * (z - 30) - 1e-4;
+          expect(made.placeAt(radius * Math.cos(i / 57.3), radius * Math.sin(i / 57.3), z)).not.toBeNull();
+        }
+    },
+  );
+
   test('layers of leaning staves: boards planed square to the face, lines told at half height', () => {
     const made = madeRing(
       { ...LEANING, sawnFrom: { is: 'layers', laid: 'outside-in', layersMm: [mm(8)] } },
