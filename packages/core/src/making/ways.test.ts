@@ -100,6 +100,9 @@ test('halves: each closes by itself, and a divider to be sawn starts at 2·s + k
   expect(made.kinds.find(({ name }) => name === 'Divider')!.stock).toMatchObject({
     widthMm: expect.closeTo(11, 9),
   });
+  expect(made.steps({ sandedMm: 0, stepMm: 0 }).map(({ id }) => id)).toEqual([
+    ...['rip-1', 'saw-1', 'rip-2', 'saw-2', 'spacers', 'glue-halves', 'glue', 'saw-apart'],
+  ]);
 });
 
 test('grain-matched: numbers along the strip; a book has each number twice, and its ends meet their like', () => {

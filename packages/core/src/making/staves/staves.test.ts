@@ -3,6 +3,7 @@ import { fromDegrees, mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
 import { EXAMPLE_NEED, madeRing, refusalOf } from '../../testing/rings.js';
 import type { PieceKind } from '../contract.js';
+import type { Spacers } from '../joints/spacers.js';
 import { volumeOfAll } from '../layOut.js';
 import type { PanelStock } from '../stock.js';
 import { compoundAngles } from './staves.js';
@@ -85,15 +86,21 @@ describe('staves', () => {
     expect(spaced.mitre).toBe(bare.mitre);
   });
 
-  test.each([-20, 20])(
-    'leaning %i° with thick spacers, wood is all round at the radius that was asked for, at every height',
-    (leanDeg) => {
+  const PAIR = [0, 12].map((joint) => ({ joint, thicknessMm: mm(40) }));
+  test.each([
+    [-20, 4, { at: 'every', thicknessMm: mm(84) }],
+    [20, 4, { at: 'every', thicknessMm: mm(84) }],
+    [-20, 24, { at: 'picked', joints: PAIR }],
+    [20, 24, { at: 'picked', joints: PAIR }],
+  ] as const)(
+    'leaning %i°, %i of them with thick spacers: wood is all round at the radius that was asked for, at every height',
+    (leanDeg, count, spacers) => {
       const made = madeRing(
         {
           way: 'segmented',
-          count: 4,
+          count,
           staves: { leanDeg },
-          between: { put: 'spacers', spacers: { at: 'every', thicknessMm: mm(84) } },
+          between: { put: 'spacers', spacers: spacers as Spacers },
         },
         NEED,
       );
