@@ -1,13 +1,8 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
-import { chooseWay, go, open, saved, test, totals } from './server.js';
+import { bar, chooseWay, go, open, ring, saved, test, totals } from './server.js';
 
-const bar = (page: Page) => page.getByRole('region', { name: 'Selected rings' });
-const ring = (page: Page, number: number) =>
-  page
-    .getByRole('table', { name: 'Ring ledger' })
-    .getByRole('button', { name: new RegExp(`^Ring ${number}\\b`) });
 const builder = (page: Page) => page.getByRole('region', { name: 'Builder' });
 
 async function type(where: ReturnType<typeof bar>, label: string, text: string) {

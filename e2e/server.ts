@@ -149,6 +149,15 @@ export async function open(
     .waitFor();
 }
 
+/** The bar of the selected rings. */
+export const bar = (page: Page) => page.getByRole('region', { name: 'Selected rings' });
+
+/** The button of a ring in the ledger. */
+export const ring = (page: Page, number: number) =>
+  page
+    .getByRole('table', { name: 'Ring ledger' })
+    .getByRole('button', { name: new RegExp(`^Ring ${number}\\b`) });
+
 /** Starts the selected rings anew, from a starting point chosen by its picture. */
 export async function chooseWay(page: Page, way: string): Promise<void> {
   await page

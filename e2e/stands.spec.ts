@@ -1,11 +1,6 @@
 import { expect, type Page } from '@playwright/test';
-import { go, open, saved, test } from './server.js';
+import { bar, go, open, ring, saved, test } from './server.js';
 
-const bar = (page: Page) => page.getByRole('region', { name: 'Selected rings' });
-const ring = (page: Page, number: number) =>
-  page
-    .getByRole('table', { name: 'Ring ledger' })
-    .getByRole('button', { name: new RegExp(`^Ring ${number}\\b`) });
 const answer = (page: Page, title: string) => bar(page).getByRole('group', { name: title, exact: true });
 
 test('staves of layers with spacers, a pie, two halves of layers: set, refused with what would, and their pieces in Cuts', async ({

@@ -1,11 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { chooseWay, go, open, saved, test, totals } from './server.js';
-
-const bar = (page: Page) => page.getByRole('region', { name: 'Selected rings' });
-const ring = (page: Page, number: number) =>
-  page
-    .getByRole('table', { name: 'Ring ledger' })
-    .getByRole('button', { name: new RegExp(`^Ring ${number}\\b`) });
+import { bar, chooseWay, go, open, ring, saved, test, totals } from './server.js';
 
 /** Selects a ring of the cup and makes it another way. */
 async function make(page: Page, number: number, way: string) {

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { sawn } from '../demo/build.js';
-import { mm } from '../measure/quantity.js';
+import { type Mm, mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
 import { EXAMPLE_NEED, madeRing, refusalOf } from '../testing/rings.js';
 import { UNSANDED } from './planing.js';
@@ -102,6 +102,15 @@ test('halves: each closes by itself, and a divider to be sawn starts at 2·s + k
   });
   expect(made.steps({ sandedMm: 0, stepMm: 0 }).map(({ id }) => id)).toEqual([
     ...['rip-1', 'saw-1', 'rip-2', 'saw-2', 'spacers', 'glue-halves', 'glue', 'saw-apart'],
+  ]);
+});
+
+test('halves with nothing between them but a plug in the middle have no spacers to plane', () => {
+  const plug = { diameterMm: mm(40), drillMm: mm(40) };
+  const inHalves = { first: 6, spacersMm: [mm(0), mm(0)] as [Mm, Mm], divider: null };
+  const made = madeRing({ way: 'segmented', count: 12, plug, inHalves });
+  expect(made.steps({ sandedMm: 0, stepMm: 0 }).map(({ id }) => id)).toEqual([
+    ...['rip', 'saw', 'glue-halves', 'glue', 'drill', 'plug'],
   ]);
 });
 

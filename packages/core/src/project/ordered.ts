@@ -70,7 +70,8 @@ function leaningAt(lower: PreparedRing | undefined, upper: PreparedRing): Leanin
   const [below, above] = [lower, upper].map(({ ring: { making }, size }) =>
     leans(making) ? jointRuns(making, size, radiusMm) : null,
   );
-  if (!below || !above) return null;
+  // Wedges that are glued alternately upside down run nowhere.
+  if (!below?.toTop || !above?.toBottom) return null;
   const stepMm = stepAtJoint(
     { made: lower.made.value, turn: lower.turn },
     { made: upper.made.value, turn: upper.turn },

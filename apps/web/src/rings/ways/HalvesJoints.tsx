@@ -6,6 +6,9 @@ import { LengthField } from '../../ui/LengthField.js';
 import { Switch } from '../../ui/Switch.js';
 import { type ControlsProps, useParams } from './params.js';
 
+/** A divider as it is begun. */
+const DIVIDER_BEGUN = { leftMm: mm(3), sawn: false, kerfMm: mm(2) };
+
 const NAMES = ['First half', 'Second half'] as const;
 
 /** Spacers of each half, and what lies between the halves; all rings are of two halves. */
@@ -15,6 +18,8 @@ export function HalvesJoints({ targets }: ControlsProps) {
   const { spacersMm, divider } = all[0]!.inHalves!;
   const set = (change: Parameters<typeof edit.setHalves>[1]) =>
     dispatch(editPiece(edit.setHalves(targets, change)));
+  const divide = (change: Partial<typeof DIVIDER_BEGUN>) =>
+    set(({ divider }) => ({ divider: divider && { ...divider, ...change } }));
   return (
     <>
       {NAMES.map((name, i) => (
@@ -24,7 +29,7 @@ export function HalvesJoints({ targets }: ControlsProps) {
           className="w-44"
           value={common(({ inHalves }) => inHalves!.spacersMm[i]!)}
           onChange={(thickMm) =>
-            set({ spacersMm: i === 0 ? [thickMm, spacersMm[1]] : [spacersMm[0], thickMm] })
+            set(({ spacersMm: [a, b] }) => ({ spacersMm: i === 0 ? [thickMm, b] : [a, thickMm] }))
           }
         />
       ))}
@@ -37,7 +42,7 @@ export function HalvesJoints({ targets }: ControlsProps) {
         <Switch
           label="Divider between the halves"
           on={divider !== null}
-          onChange={(on) => set({ divider: on ? { leftMm: mm(3), sawn: false, kerfMm: mm(2) } : null })}
+          onChange={(on) => set(() => ({ divider: on ? DIVIDER_BEGUN : null }))}
         />
       </div>
       {divider && (
@@ -46,21 +51,17 @@ export function HalvesJoints({ targets }: ControlsProps) {
             label={divider.sawn ? 'Left at each end' : 'Divider thickness'}
             className="w-28"
             value={common(({ inHalves }) => inHalves!.divider?.leftMm ?? null)}
-            onChange={(leftMm) => set({ divider: { ...divider, leftMm } })}
+            onChange={(leftMm) => divide({ leftMm })}
           />
           <div className="flex h-8 items-center">
-            <Switch
-              label="Sawn in two later"
-              on={divider.sawn}
-              onChange={(sawn) => set({ divider: { ...divider, sawn } })}
-            />
+            <Switch label="Sawn in two later" on={divider.sawn} onChange={(sawn) => divide({ sawn })} />
           </div>
           {divider.sawn && (
             <LengthField
               label="Kerf of that cut"
               className="w-24"
               value={common(({ inHalves }) => inHalves!.divider?.kerfMm ?? null)}
-              onChange={(kerfMm) => set({ divider: { ...divider, kerfMm } })}
+              onChange={(kerfMm) => divide({ kerfMm })}
             />
           )}
         </>

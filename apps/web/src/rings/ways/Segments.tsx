@@ -80,13 +80,13 @@ function Halves({ targets }: ControlsProps) {
         label="First half"
         className="w-22"
         value={common(({ inHalves }) => inHalves!.first)}
-        onChange={(first) => dispatch(editPiece(edit.setHalves(targets, { first })))}
+        onChange={(first) => dispatch(editPiece(edit.setHalves(targets, () => ({ first }))))}
       />
       <NumberField
         label="Second half"
         className="w-22"
         value={common(({ count, inHalves }) => count - inHalves!.first)}
-        onChange={(second) => dispatch(editPiece(edit.setHalves(targets, { second })))}
+        onChange={(second) => dispatch(editPiece(edit.setHalves(targets, () => ({ second }))))}
       />
     </>
   );

@@ -2,11 +2,11 @@ import { mm } from '../../measure/quantity.js';
 import { done, type Result } from '../../measure/reason.js';
 import type { RingNeed } from '../../ring/need.js';
 import type { Framing } from '../joints/framing.js';
-import type { Shaped, StripKind } from '../joints/sized.js';
-import { bandOf, nearest } from '../wedge.js';
-import { type HalfRing, sizedHalf } from './halfRing.js';
+import type { Shaped } from '../joints/sized.js';
+import { bandOf, farthest, nearest } from '../wedge.js';
+import { sizedHalf } from './halfRing.js';
 import { dividerMm, halvesIn, type InHalves } from './params.js';
-import { kindsOf, partsOf } from './parts.js';
+import { kindsBetween, type Pair, partsBetween, segmentKinds } from './parts.js';
 
 /** Two half-rings whose straight ends slide along each other, so that any two close, for the band Ri..Ro. */
 export function halved(framing: Framing, inHalves: InHalves, need: RingNeed): Result<Shaped> {
@@ -17,34 +17,32 @@ export function halved(framing: Framing, inHalves: InHalves, need: RingNeed): Re
   if (!first.ok) return first;
   const second = sizedHalf(halves[1], 1, divider, need);
   if (!second.ok) return second;
-  const pair: readonly [HalfRing, HalfRing] = [first.value, second.value];
-  const parts = partsOf(pair, inHalves);
-  const bands = pair.map(({ wedges, faces }) => bandOf(wedges, faces, need.heightMm).gives);
-  const between = parts.slice(count);
+  const pair: Pair = [first.value, second.value];
+  const { heightMm } = need;
+  const between = partsBetween(pair, inHalves);
+  const bands = pair.map(({ wedges, faces }) => bandOf(wedges, faces, heightMm));
+  const wedges = pair.flatMap((half) => half.wedges);
   const ends = between.map(({ outline: [from, to] }) => nearest(from!, to!));
-  const corners = parts.flatMap(({ outline }) => outline.map(({ x, y }) => Math.hypot(x, y)));
-  const kinds = kindsOf(parts, pair, need);
-  const isSegment = ({ places }: StripKind) => places[0]! < count;
-  const ofHalf = (segment: number) => (segment < inHalves.first ? pair[0] : pair[1]);
   return done({
     faces: pair[0].faces,
-    facesOf: (segment) => ofHalf(segment).faces,
-    wedge: (segment) =>
-      ofHalf(segment).wedges[segment < inHalves.first ? segment : segment - inHalves.first]!,
+    facesOf: (segment) => pair[segment < inHalves.first ? 0 : 1].faces,
+    wedge: (segment) => wedges[segment]!,
     gives: {
-      outerRadiusMm: Math.min(...bands.map(({ outerRadiusMm }) => outerRadiusMm), ...ends),
-      innerRadiusMm: Math.max(...bands.map(({ innerRadiusMm }) => innerRadiusMm)),
+      outerRadiusMm: Math.min(...bands.map(({ gives }) => gives.outerRadiusMm), ...ends),
+      innerRadiusMm: Math.max(...bands.map(({ gives }) => gives.innerRadiusMm)),
     },
-    cornerMm: mm(Math.max(...corners)),
-    segments: kinds.filter(isSegment),
+    cornerMm: mm(
+      Math.max(...bands.map(({ cornerMm }) => cornerMm), ...between.map(({ outline }) => farthest(outline))),
+    ),
+    segments: segmentKinds(pair, heightMm),
     jointed: null,
     inJoints:
       between.length === 0
         ? null
         : {
-            kinds: kinds.filter((kind) => !isSegment(kind)),
+            kinds: kindsBetween(between, pair, count, heightMm),
             number: between.length,
-            outline: (piece) => [...between[piece]!.outline],
+            outline: (piece) => between[piece]!.outline,
           },
     // Spacers of either half are a group of their own, which does not come to itself.
     repeats: halves[0].count === halves[1].count && halves.every(({ spacerMm }) => spacerMm === 0) ? 2 : 1,

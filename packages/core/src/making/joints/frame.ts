@@ -15,7 +15,7 @@ import { type Framing, otherGroups } from './framing.js';
 import { holeOf, plugTooLarge } from './hole.js';
 import type { Jointed } from './jointed.js';
 import { leanOf } from './lean.js';
-import { levelsOf, rimMoves, risingThrough } from './levels.js';
+import { levelsOf, rimRuns, risingThrough, type Span } from './levels.js';
 import { shaped } from './shaped.js';
 import type { StripKind } from './sized.js';
 
@@ -52,7 +52,7 @@ export interface Frame
   /** Its own faces: those of the two halves of a ring may differ. */
   facesOf(segment: number): Faces;
   /** A segment at a height above the ring's bottom, between its own faces or others, less the hole of a plug. */
-  outline(segment: number, z: number, faces?: Faces): Point[];
+  outline(segment: number, z: number, faces?: Faces): readonly Point[];
   /** Spacers and plug by their place. */
   layOther(place: number): Rising | readonly LaidPiece[];
 }
@@ -77,14 +77,15 @@ export function frameOf(framing: Framing, asked: RingNeed, within: Within): Resu
   /** From the ring's bottom to half the height of what is glued up. */
   const middle = need.heightMm / 2 - within.fromMm;
   // A rim needs as many corners at the bottom as at the top, and where joints lean it may be wider at one height than at another.
-  const wider = rimMoves(framing, need.heightMm) / 2;
-  const holed = (outline: Point[], half: number) =>
+  const span: Span = [-middle, within.heightMm - middle];
+  const wider = Math.max(...rimRuns(framing, span).map(Math.abs));
+  const holed = (outline: readonly Point[], half: number) =>
     plug ? drilled(outline, plug.diameterMm / 2, half + wider) : outline;
   const outline: Frame['outline'] = (segment, z, between = facesOf(segment)) => {
     const of = wedge(segment);
     return holed(wedgeOutline(of, between, z - middle), of.half);
   };
-  const levels = levelsOf(framing, within.heightMm);
+  const levels = levelsOf(framing, span);
   const rim = plug && circle(plug.diameterMm / 2);
   const gap = gapIn(between);
   return done({

@@ -1,6 +1,7 @@
 import { fromDegrees } from '../../measure/quantity.js';
 import { say, sayRad } from '../../measure/said.js';
 import type { CautionId } from '../../settings/cautions.js';
+import { groupsBetween } from '../halves/groups.js';
 import { joiningHalves } from '../halves/steps.js';
 import type { Planing } from '../planing.js';
 import { plugSteps } from '../plug.js';
@@ -89,7 +90,8 @@ export function arranging({ framing, segments }: Frame): Step[] {
 export function joining(frame: Frame): Step[] {
   const { framing, jointed } = frame;
   const { count, lean, between, plug, staves, inHalves } = framing;
-  if (inHalves) return [...joiningHalves(inHalves, frame.groups.length > 0), ...plugSteps(plug)];
+  if (inHalves)
+    return [...joiningHalves(inHalves, groupsBetween(count, inHalves).length > 0), ...plugSteps(plug)];
   const standing = staves && jointed ? betweenOf(jointed.stripStock(0), frame) : undefined;
   const spacers = jointed ? [planeSpacers(jointed, fromDegrees(lean?.tiltDeg ?? 0), standing)] : [];
   if (staves)

@@ -1,27 +1,41 @@
-import type { Mm } from '../../measure/quantity.js';
-import { fromDegrees } from '../../measure/quantity.js';
 import type { Point } from '../../ring/plane.js';
 import type { LaidPiece } from '../contract.js';
 import type { Framing } from './framing.js';
+import { runsTo, slopeOfJoint } from './stripe.js';
 
 /** A rim that is drawn between two levels with straight lines dips into the plug by no more than this (mm). */
 const DIPS = 0.005;
 
-/** How far the rim of a hole moves round it from the bottom of a ring to its top, radians: Δ = 2·asin(h·tan τ / 2r); 0 where there is none, or joints are upright. */
-export function rimMoves({ plug, lean }: Framing, heightMm: number): number {
-  if (!plug || !lean) return 0;
-  return 2 * Math.asin(Math.min(1, (heightMm * Math.tan(fromDegrees(lean.tiltDeg))) / plug.diameterMm));
+/** Bottom and top of a ring, mm from half the height of what is glued up. */
+export type Span = readonly [bottomMm: number, topMm: number];
+
+/** How far the rim of a hole lies aside, at its ends, where it is drilled through joints that lean, radians; nothing where it is not. */
+export function rimRuns({ plug, lean }: Framing, span: Span): readonly [low: number, high: number] {
+  if (!plug || !lean) return [0, 0];
+  // A plug that is only just as large as its joints move may be a rounding too small.
+  const at = (z: number) => {
+    const round = runsTo(lean.tiltDeg, z, plug.diameterMm / 2);
+    return Number.isNaN(round) ? (Math.sign(z) * Math.PI) / 2 : round;
+  };
+  return [at(span[0]), at(span[1])];
 }
 
 /**
- * Heights between which corners go straight, of a ring with these joints: bottom and top, and so many between them where a hole is
- * drilled through joints that lean: a chord of Δ/n of its rim dips by r·(Δ/n)²/8.
+ * Heights above a ring's bottom between which corners go straight: bottom and top, and so many between them where a hole is drilled
+ * through joints that lean. They part the way of its rim evenly: a chord of Δ/n dips by r·(Δ/n)²/8.
  */
-export function levelsOf(framing: Framing, heightMm: Mm): readonly number[] {
-  const round = rimMoves(framing, heightMm);
-  if (round === 0) return [0, heightMm];
-  const parts = Math.ceil(round * Math.sqrt(framing.plug!.diameterMm / (16 * DIPS)));
-  return Array.from({ length: parts + 1 }, (_, i) => (heightMm * i) / parts);
+export function levelsOf(framing: Framing, span: Span): readonly number[] {
+  const [bottom, top] = span;
+  const [low, high] = rimRuns(framing, span);
+  const { plug, lean } = framing;
+  if (!plug || !lean || low === high) return [0, top - bottom];
+  const radius = plug.diameterMm / 2;
+  const parts = Math.ceil((high - low) * Math.sqrt(radius / (8 * DIPS)));
+  const between = Array.from({ length: parts - 1 }, (_, i) => {
+    const round = low + ((high - low) * (i + 1)) / parts;
+    return (Math.sin(round) * radius) / slopeOfJoint(lean.tiltDeg) - bottom;
+  });
+  return [0, ...between, top - bottom];
 }
 
 /** A piece as it rises between two heights, part by part where levels lie between them. */

@@ -33,5 +33,5 @@ export interface InJoints {
   readonly kinds: readonly StripKind[];
   readonly number: number;
   /** A piece by its number, at `dz` above half height. */
-  outline(piece: number, dz: number): Point[];
+  outline(piece: number, dz: number): readonly Point[];
 }

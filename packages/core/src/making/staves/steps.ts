@@ -23,7 +23,7 @@ export function cuttingStaves(sorts: readonly StaveSort[], { lean }: Faces, laye
   const ends =
     lean === 0
       ? ''
-      : say`, both ends bevelled alike by ${sayRad(rad(Math.abs(Math.atan(lean))), 'cut-angle')}`;
+      : say`, both ends bevelled alike by ${sayRad(rad(Math.abs(Math.atan(lean))), 'blade-tilt')}`;
   return step(
     'staves',
     'planer',

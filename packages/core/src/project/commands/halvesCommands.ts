@@ -4,11 +4,14 @@ import type { Command } from './command.js';
 import { each, named, type Rings } from './each.js';
 import { changeParams } from './wayCommands.js';
 
-/** Other values for some of how rings are made of two halves, and how many segments the second has; other rings stay as they are. */
-export const setHalves = (rings: Rings, change: Partial<InHalves> & { readonly second?: number }): Command =>
+/** Other values for some of how a ring is made of two halves, and how many segments the second has. */
+export type HalvesChange = Partial<InHalves> & { readonly second?: number };
+
+/** The same for rings of two halves, each from what it is; other rings stay as they are. */
+export const setHalves = (rings: Rings, change: (now: InHalves) => HalvesChange): Command =>
   changeParams(rings, 'segmented', ({ count, inHalves }) => {
     if (!inHalves) return {};
-    const { second = count - inHalves.first, ...of } = change;
+    const { second = count - inHalves.first, ...of } = change(inHalves);
     const next = { ...inHalves, ...of };
     return { count: next.first + second, inHalves: next };
   });

@@ -29,14 +29,29 @@ test('halves are as equal as they go and are set half by half; a ring of three g
   expect(answers(four)).toMatchObject({ count: 4, inHalves: { first: 2 } });
   const set = after(
     four,
-    edit.setHalves([8], { first: 6 }),
-    edit.setHalves([8], { second: 3, spacersMm: [mm(2), mm(0)] }),
+    edit.setHalves([8], () => ({ first: 6 })),
+    edit.setHalves([8], () => ({ second: 3, spacersMm: [mm(2), mm(0)] })),
   );
   expect(answers(set)).toMatchObject({ count: 9, inHalves: { first: 6, spacersMm: [2, 0] } });
   expect(answers(after(set, edit.setCount([8], 12)))).toMatchObject({ count: 12, inHalves: { first: 6 } });
-  expect(refusal(set, edit.setHalves([8], { second: 1 }))).toMatch(
-    /6 of 7 segments; each half has 2 at least/,
+  const both = after(
+    set,
+    edit.setMaking([9], {
+      ...answers(set),
+      inHalves: { first: 4, spacersMm: [mm(1), mm(3)], divider: null },
+    }),
   );
+  const thicker = after(
+    both,
+    edit.setHalves([8, 9], ({ spacersMm: [, second] }) => ({ spacersMm: [mm(5), second] })),
+  );
+  expect(thicker.rings[9]!.making).toMatchObject({ inHalves: { first: 4, spacersMm: [5, 3] } });
+  expect(
+    refusal(
+      set,
+      edit.setHalves([8], () => ({ second: 1 })),
+    ),
+  ).toMatch(/6 of 7 segments; each half has 2 at least/);
 });
 
 test('staves lean by hand only where there are some; what does not go with another stand is refused whole', () => {

@@ -43,7 +43,7 @@ test('half a pitch in degrees and in arc', () => {
 });
 
 // By hand: asin(h·tan τ / 2r) for the lower and for the upper ring; turned by their sum, joints that run to the right meet.
-test('joints that lean meet when the upper ring is turned by what both run in half their heights', () => {
+test('joints that lean meet when the upper ring is turned by what both have run to there; wedges run nowhere', () => {
   const cup = demoProjects().find(({ name }) => name.includes('Cup'))!;
   const tilted = after(
     cup,
@@ -70,6 +70,7 @@ test('joints that lean meet when the upper ring is turned by what both run in ha
   expect(told(tilted, 9)).toMatch(/counter-clockwise.*a step of [\d.]+ mm is left there/);
   expect(told(after(tilted, edit.runStripe([8, 9, 10], mm(radius))), 9)).toMatch(/, and so they lie\.$/);
   expect(told(tilted, 8)).toBeUndefined();
+  expect(told(after(tilted, edit.setLean([8, 9, 10], { cut: 'turned-over' })), 9)).toBeUndefined();
   expect(told(after(tilted, edit.setLean([8, 9, 10], { hand: 'left' })), 9)).toMatch(/° clockwise/);
 });
 

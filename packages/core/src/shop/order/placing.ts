@@ -14,7 +14,7 @@ export interface Placing {
 
 type Placed = Pick<RingPlan, 'turn' | 'gives' | 'need' | 'index' | 'wall'>;
 
-/** Two rings whose joints lean: turned against each other by the sum of what both run in half their height, their joints meet at a radius. */
+/** Two rings whose joints lean: turned against each other by what both have run where they meet, their joints meet at a radius. */
 export interface LeaningJoint {
   readonly radiusMm: number;
   /** Counter-clockwise from above. */
@@ -77,7 +77,7 @@ export function placingSaid(upper: Placed, lower: Placed, leaning: LeaningJoint 
 }
 
 const leaningSaid = ({ radiusMm, meetRad, stepMm }: LeaningJoint): Said =>
-  say`Its joints lean: turned by ${sayRad(Math.abs(meetRad))} ${meetRad > 0 ? 'counter-clockwise' : 'clockwise'}, what both run in half their heights, they meet those below at a radius of ${sayMm(radiusMm)}${stepMm === null ? '' : stepMm < SAME_STEP ? ', and so they lie' : say`; as it is turned a step of ${sayMm(stepMm)} is left there`}.`;
+  say`Its joints lean: turned by ${sayRad(Math.abs(meetRad))} ${meetRad > 0 ? 'counter-clockwise' : 'clockwise'}, what both have run to there, they meet those below at a radius of ${sayMm(radiusMm)}${stepMm === null ? '' : stepMm < SAME_STEP ? ', and so they lie' : say`; as it is turned a step of ${sayMm(stepMm)} is left there`}.`;
 
 /** A step that is less (mm) is not seen. */
 const SAME_STEP = 0.05;
