@@ -432,6 +432,7 @@ export { buildMany } from './simulate/many.js';
 export { SEEN_GAP } from './simulate/seen.js';
 export type { Method } from './simulate/subject.js';
 export type { Spread } from './simulate/tally.js';
+export type { Arc } from './surface/arcs.js';
 export { clipped, type Triangle } from './surface/clip.js';
 export { insideLine, outsideLine, type SectionPoint, woodOutline } from './surface/drawing.js';
 export { type Dress, dressing, type SkinInk } from './surface/dressed.js';

@@ -1,5 +1,5 @@
 import { type Plan, type Prepared, sentenceIn } from '@fellside/core';
-import { type ReactNode, useRef } from 'react';
+import { type ReactNode, useMemo, useRef } from 'react';
 import type { DrawnSection } from '../pictures/drawnSection.js';
 import { unitsOf } from '../store/house.js';
 import { planOf, preparedOf } from '../store/selectors.js';
@@ -78,11 +78,14 @@ function Panes({
   });
   useZoom(bench.ref, scale);
   useInView(bench.ref, rings, scale, heightMm);
-  const upright: Upright = {
-    scale,
-    y: (height) => MARGIN / 2 + (heightMm - height) * scale,
-    height: heightMm * scale + MARGIN,
-  };
+  const upright = useMemo(
+    (): Upright => ({
+      scale,
+      y: (height) => MARGIN / 2 + (heightMm - height) * scale,
+      height: heightMm * scale + MARGIN,
+    }),
+    [scale, heightMm],
+  );
   return (
     <div className="flex min-h-0 flex-1 flex-col max-wide:shrink-0 max-wide:grow max-wide:basis-[60dvh]">
       <BenchTools {...{ unrolled, section }} />
@@ -94,7 +97,7 @@ function Panes({
         onPointerLeave={() => dispatch(session.hovered(null))}
       >
         <PaneBoundary name="The drawing">
-          <SectionPane {...{ prepared, plan, upright, reachMm, grab, onPlace, section }} box={pane}>
+          <SectionPane {...{ prepared, plan, upright, reachMm, grab, onPlace, unrolled, section }} box={pane}>
             {inset}
           </SectionPane>
         </PaneBoundary>

@@ -1,6 +1,4 @@
 import {
-  cutRows,
-  type Drawn,
   drawnOf,
   edit,
   inlayCuts,
@@ -16,12 +14,13 @@ import {
   sidesOf,
   woodOutline,
 } from '@fellside/core';
-import { type MouseEvent, memo, useMemo } from 'react';
+import { type MouseEvent, memo, type SVGProps, useMemo } from 'react';
 import { editPiece } from '../store/edits.js';
 import { projectOf, unitsOf } from '../store/house.js';
 import { useActions, useApp } from '../store/store.js';
 import { linePath, type Place } from '../ui/path.js';
 import { woodFill } from '../ui/WoodPatterns.js';
+import { type Alike, blankPaths } from './blanks.js';
 import { shopLength } from './steps.js';
 
 interface CutThroughProps {
@@ -107,32 +106,40 @@ interface BlanksProps extends Pick<CutThroughProps, 'prepared' | 'palette' | 'at
 }
 
 /** Rings and bands where the cut meets them; where slanted cuts divide them, part by part. Drawn twice, worked out once. */
-function blanksOf({ prepared, palette, at, direction }: BlanksProps) {
+function blanksOf({ prepared, ...seen }: BlanksProps) {
   const { cuts, rings, bands } = prepared;
   const drawn = drawnOf(prepared);
-  if (cuts.length === 0)
-    return drawn.map((part) => (
-      <g key={part.index}>{blankOf({ part, shift: NOT_MOVED, palette, at, direction })}</g>
-    ));
+  if (cuts.length === 0) return alike(blankPaths(drawn, NOT_MOVED, seen));
   return drawn.flatMap((part) => {
     const { index, band, made } = part;
     const reaches = band === undefined ? rings[index]!.reaches : bands[band]!.reaches;
     return reaches.map(({ region, fromMm, toMm }) => {
       const heights = [fromMm - made.cornerMm, toMm + made.cornerMm] as const;
-      const outline = regionSection(sidesOf(cuts, region), direction, 2 * made.cornerMm, heights);
+      const outline = regionSection(sidesOf(cuts, region), seen.direction, 2 * made.cornerMm, heights);
       if (outline.length === 0) return null;
       const id = `cut-${index}-${region.above}`;
       return (
         <g key={id} clipPath={`url(#${id})`}>
           <clipPath id={id}>
-            <path d={`${linePath(outline, at)}Z`} />
+            <path d={`${linePath(outline, seen.at)}Z`} />
           </clipPath>
-          {blankOf({ part, shift: region.shift, palette, at, direction })}
+          {alike(blankPaths([part], region.shift, seen))}
         </g>
       );
     });
   });
 }
+
+const NOT_MOVED: Point3 = { x: 0, y: 0, z: 0 };
+
+const alike = (paths: readonly Alike[]) =>
+  paths.map(({ look, fill, d }) => <path key={`${look} ${fill}`} d={d} fill={fill} {...LINES[look](fill)} />);
+
+const LINES: Record<Alike['look'], (fill: string) => SVGProps<SVGPathElement>> = {
+  jointed: () => ({ stroke: '#1d2527', strokeOpacity: 0.35, strokeWidth: 0.75 }),
+  divided: (fill) => ({ stroke: fill, strokeWidth: 0.4 }),
+  air: () => ({ stroke: '#1d2527', strokeOpacity: 0.35, strokeWidth: 0.4, strokeDasharray: '2 3' }),
+};
 
 /** What the cut shows of inlays: in the turned wall only. */
 function inlaidOf({ prepared: { inlays, turned }, palette, at, direction }: BlanksProps) {
@@ -144,40 +151,4 @@ function inlaidOf({ prepared: { inlays, turned }, palette, at, direction }: Blan
       return <path key={d} d={d} fill={woodFill(wood, 'bench')} stroke="#1d2527" strokeWidth={0.75} />;
     });
   });
-}
-
-const NOT_MOVED: Point3 = { x: 0, y: 0, z: 0 };
-
-/** One ring's blank where the cut meets it: what lies there, inside out. */
-function blankOf({
-  part: { made, turn, bottomMm, woods },
-  shift,
-  palette,
-  at,
-  direction,
-}: { part: Drawn; shift: Point3 } & Omit<BlanksProps, 'prepared'>) {
-  const { lean, heightMm } = made;
-  const rows = cutRows(made, turn, direction, shift);
-  const whole = rows.length === 1;
-  const height = (z: number) => at.y(bottomMm + shift.z + z);
-  const quad = (fromMm: number, toMm: number, inner: number, outer: number) => {
-    const [low, high] = [lean * (fromMm - heightMm / 2), lean * (toMm - heightMm / 2)];
-    return `M${at.x(outer + low)} ${height(fromMm)}L${at.x(outer + high)} ${height(toMm)}H${at.x(inner + high)}L${at.x(inner + low)} ${height(fromMm)}Z`;
-  };
-  return rows.flatMap(({ fromMm, toMm, parts }) =>
-    parts.map(({ place, innerRadiusMm, outerRadiusMm }) => {
-      const fill = place === null ? 'none' : woodFill(palette.get(woods[place]!), 'bench');
-      return (
-        <path
-          key={`${fromMm} ${innerRadiusMm}`}
-          d={quad(fromMm, toMm, innerRadiusMm, outerRadiusMm)}
-          fill={fill}
-          stroke={whole || place === null ? '#1d2527' : fill}
-          strokeOpacity={whole || place === null ? 0.35 : 1}
-          strokeWidth={whole ? 0.75 : 0.4}
-          strokeDasharray={place === null ? '2 3' : undefined}
-        />
-      );
-    }),
-  );
 }

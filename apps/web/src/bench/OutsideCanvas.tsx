@@ -1,5 +1,5 @@
 import type { Prepared } from '@fellside/core';
-import { useCallback } from 'react';
+import { useCallback, useMemo } from 'react';
 import { paletteOf } from '../store/selectors.js';
 import { useApp } from '../store/store.js';
 import { type Canvas, drawRound, standingAt } from '../surfaces/draw.js';
@@ -13,14 +13,17 @@ interface OutsideCanvasProps {
   readonly upright: Upright;
   /** Where the axis stands in the pane, and how much room there is right of it, px. */
   readonly half: number;
+  /** Whether the wall is shown nowhere else: then no more of it is worked out in a gesture than is seen here. */
+  readonly alone: boolean;
 }
 
 /** The woods of the outside, right of the axis, as seen from the front. */
-export function OutsideCanvas({ prepared, upright: { y, height, scale }, half }: OutsideCanvasProps) {
+export function OutsideCanvas({ prepared, upright: { y, height, scale }, half, alone }: OutsideCanvasProps) {
   const palette = useApp(paletteOf);
   const hatched = useApp((state) => state.session.hatched);
   const view = useApp((state) => state.session.view);
-  const { wall, current } = useSampledWall('outside', 'outside', height);
+  const arc = useMemo(() => (alone ? { from: view, to: view + Math.PI / 2 } : undefined), [alone, view]);
+  const { wall, current } = useSampledWall('outside', 'outside', height, { arc });
   const inks = useInks(prepared, palette, current);
   const draw = useCallback(
     (canvas: Canvas, sharp: number) => {

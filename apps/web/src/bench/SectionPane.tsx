@@ -33,6 +33,8 @@ interface SectionPaneProps {
   readonly grab: Grab;
   /** What a click on a segment of the outside does besides selecting its ring. */
   readonly onPlace?: ((ring: number, place: number) => void) | undefined;
+  /** Whether the wall stands unrolled beside it. */
+  readonly unrolled: boolean;
   readonly children?: ReactNode;
   /** Where the drawing is put for export. */
   readonly section: SectionRef;
@@ -50,6 +52,7 @@ export function SectionPane({
   reachMm,
   grab,
   onPlace,
+  unrolled,
   box,
   children,
   section,
@@ -117,7 +120,7 @@ export function SectionPane({
           <svg aria-hidden width={2 * half} height={height} className="absolute top-0 left-0">
             <SelectedBands rings={rings} y={y} />
           </svg>
-          <OutsideCanvas {...{ prepared, upright, half }} />
+          <OutsideCanvas {...{ prepared, upright, half }} alone={!unrolled} />
           {/* biome-ignore lint/a11y/useSemanticElements: a drawing with handles in it is a group, and no fieldset */}
           {/* biome-ignore lint/a11y/useKeyWithClickEvents: the ledger's ring numbers do the same by the keyboard */}
           <svg

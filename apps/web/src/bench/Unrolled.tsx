@@ -2,6 +2,7 @@ import { drawnOf, type Prepared, placeOnWall, type UnrolledPart, unrolledParts }
 import { memo, type PointerEvent, useMemo } from 'react';
 import type { Keys } from '../store/selection.js';
 import { useApp } from '../store/store.js';
+import { figure } from '../ui/path.js';
 import type { WallSide } from './wallSide.js';
 
 interface UnrolledProps {
@@ -14,8 +15,6 @@ interface UnrolledProps {
   readonly onHold?: ((ring: number, place: number) => void) | undefined;
   readonly onPick: (ring: number, place: number, keys: Keys) => void;
 }
-
-const figure = (px: number) => Math.round(px * 50) / 50;
 
 /**
  * The wall laid flat, 0° at the index mark; every ring as wide as the pane. It takes the pointer, row by row, and shows

@@ -23,9 +23,34 @@ export const standingAt = (foot: number, scale: number): Upward => ({
 const rowAt = ({ rows, fromMm, toMm }: SampledWall, z: number): number =>
   z < fromMm || z >= toMm ? -1 : Math.min(rows - 1, Math.floor(((toMm - z) / (toMm - fromMm)) * rows));
 
+/** What a row of a wall shows at each pixel of a canvas. */
+interface ShownRow {
+  /** Ring and place; a ring of `NOTHING` where nothing is drawn. */
+  readonly ring: Int16Array;
+  readonly place: Int16Array;
+  readonly end: Uint8Array;
+  readonly ink: Uint8Array;
+  readonly upright: Uint8Array;
+  /** Whether a joint is drawn there: in all its pixel rows, or in the lowest of them alone. */
+  readonly joint: Uint8Array;
+}
+
+const NOTHING = -2;
+const ALL_THE_WAY = 1;
+const LOWEST = 2;
+
+const emptyRow = (width: number): ShownRow => ({
+  ring: new Int16Array(width).fill(NOTHING),
+  place: new Int16Array(width),
+  end: new Uint8Array(width),
+  ink: new Uint8Array(width),
+  upright: new Uint8Array(width),
+  joint: new Uint8Array(width),
+});
+
 /**
- * Fills a canvas from a sampled wall: `columnAt` gives the column of the wall that a pixel shows, −1 for none. Where the
- * place changes from one pixel to the next there is a joint.
+ * Fills a canvas from a sampled wall: `columnsOf` gives the column of the wall that a pixel shows, −1 for none. Pixel rows that show
+ * the same row of the wall differ in their grain alone.
  */
 function fill(
   canvas: Canvas,
@@ -36,56 +61,64 @@ function fill(
   columnsOf: (row: number) => Int32Array,
 ): void {
   const { width, height, pixels } = canvas;
-  const { ring: rings, place: places, end } = wall;
-  /** The ring of the pixel below, −2 where nothing is drawn. */
-  const below = new Int16Array(width).fill(-2);
-  /** The place there. */
-  const placeBelow = new Int16Array(width);
+  let [below, here] = [emptyRow(width), emptyRow(width)];
   let last = -1;
-  let columns = new Int32Array(0) as Int32Array;
-  // Neighbouring pixels show one piece: its ink is looked up where the piece changes.
-  let [inkOf, inkAt] = [-2, -2];
-  let ink = inks.inks[0]!;
-  let upright = false;
   for (let y = height - 1; y >= 0; y--) {
     const row = rowAt(wall, upward.heightAt(y));
     if (row < 0) continue;
-    if (row !== last) columns = columnsOf(row);
-    last = row;
-    const first = row * wall.columns;
-    let [before, beside] = [-2, -2];
-    for (let x = 0; x < width; x++) {
-      const column = columns[x]!;
-      if (column < 0) {
-        before = -2;
-        below[x] = -2;
-        continue;
-      }
-      const sample = first + column;
-      const ring = rings[sample]!;
-      const place = places[sample]!;
-      const under = below[x]!;
-      const edge = (under >= -1 && under !== ring) || (beside >= -1 && beside !== ring);
-      const beginsBeside = before !== -2 && before !== place && !hidesGlue(inks, ring, before, place);
-      // A joint that runs nearly level is met from below; one that is met in the next pixel is drawn there.
-      const beginsAbove =
-        under === ring &&
-        placeBelow[x] !== place &&
-        !hidesGlue(inks, ring, placeBelow[x]!, place) &&
-        (x + 1 >= width || columns[x + 1]! < 0 || places[first + columns[x + 1]!] === place);
-      const joint = edge || beginsBeside || beginsAbove;
-      if (ring !== inkOf || place !== inkAt) {
-        [inkOf, inkAt] = [ring, place];
-        ink = inks.inks[inks.ofPlace[ring]?.[place] ?? 0]!;
-        upright = inks.upright[ring]?.[place] === 1;
-      }
-      const colour = ring < 0 ? 0 : place < 0 ? THROUGH : shadeOf(ink, upright, end[sample]!, x, y, hatches);
-      pixels[y * width + x] = joint && colour !== 0 ? darkened(colour) : colour;
-      before = place;
-      beside = ring;
-      below[x] = ring;
-      placeBelow[x] = place;
+    const lowest = row !== last;
+    if (lowest) {
+      [below, here] = [here, below];
+      showRow(here, below, wall, row, columnsOf(row), inks);
     }
+    last = row;
+    const { ring, place, end, ink, upright, joint } = here;
+    for (let x = 0; x < width; x++) {
+      if (ring[x]! < 0) continue;
+      const colour =
+        place[x]! < 0 ? THROUGH : shadeOf(inks.inks[ink[x]!]!, upright[x] === 1, end[x]!, x, y, hatches);
+      const joined = joint[x] === ALL_THE_WAY || (lowest && joint[x] === LOWEST);
+      pixels[y * width + x] = joined ? darkened(colour) : colour;
+    }
+  }
+}
+
+/** What a row of the wall shows, over what the row below it does: where the place changes there is a joint. */
+function showRow(
+  { ring, place, end, ink, upright, joint }: ShownRow,
+  below: ShownRow,
+  wall: SampledWall,
+  row: number,
+  columns: Int32Array,
+  inks: Inks,
+): void {
+  const [first, width] = [row * wall.columns, ring.length];
+  const placeAt = (x: number) => wall.place[first + columns[x]!]!;
+  for (let x = 0; x < width; x++) {
+    if (columns[x]! < 0) {
+      ring[x] = NOTHING;
+      continue;
+    }
+    const sample = first + columns[x]!;
+    const [r, p] = [wall.ring[sample]!, wall.place[sample]!];
+    ring[x] = r;
+    place[x] = p;
+    end[x] = wall.end[sample]!;
+    ink[x] = inks.ofPlace[r]?.[p] ?? 0;
+    upright[x] = inks.upright[r]?.[p] ?? 0;
+    const besideRing = x > 0 ? ring[x - 1]! : NOTHING;
+    const besidePlace = x > 0 ? place[x - 1]! : 0;
+    const under = below.ring[x]!;
+    const edge = besideRing !== NOTHING && besideRing !== r;
+    const begins = besideRing !== NOTHING && besidePlace !== p && !hidesGlue(inks, r, besidePlace, p);
+    // A joint that runs nearly level is met from below; one that is met in the next pixel is drawn there.
+    const beginsAbove =
+      under === r &&
+      below.place[x] !== p &&
+      !hidesGlue(inks, r, below.place[x]!, p) &&
+      (x + 1 >= width || columns[x + 1]! < 0 || placeAt(x + 1) === p);
+    const edgeAbove = under !== NOTHING && under !== r;
+    joint[x] = edge || begins ? ALL_THE_WAY : edgeAbove || beginsAbove ? LOWEST : 0;
   }
 }
 

@@ -7,7 +7,7 @@ export interface Place {
 }
 
 /** To a fiftieth of a pixel; much quicker than formatting to decimals. */
-const figure = (value: number): number => Math.round(value * 50) / 50;
+export const figure = (value: number): number => Math.round(value * 50) / 50;
 
 /** An SVG path through points of the section; `share` scales the radius, as foreshortening does. */
 export function linePath(points: readonly SectionPoint[], at: Place, share = 1): string {

@@ -39,7 +39,16 @@ export interface Geometry {
 }
 
 /** Lets messages in between two stretches of work. */
-const pause = () => new Promise<void>((go) => setTimeout(go, 0));
+const pause = () =>
+  new Promise<void>((go) => {
+    // Timers that follow one another wait four milliseconds each; messages do not.
+    const { port1, port2 } = new MessageChannel();
+    port1.onmessage = () => {
+      port1.close();
+      go();
+    };
+    port2.postMessage(null);
+  });
 
 export function createGeometry(): Geometry {
   const asked = new Map<string, number>();

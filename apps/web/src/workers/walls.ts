@@ -47,7 +47,8 @@ export function createWalls(pause: () => Promise<void>) {
       prepared: () => Prepared | null,
     ): Promise<SampledWall | null> {
       for (const [key, of] of runs) if (of.version !== version) runs.delete(key);
-      const key = `${version} ${side} ${fineness.columns} ${fineness.rows}`;
+      const { columns, rows, arc } = fineness;
+      const key = [version, side, columns, rows, arc?.from, arc?.to].join(' ');
       const known = runs.get(key);
       if (known) {
         known.wanted.add(wants);

@@ -6,6 +6,7 @@ import { insideAt } from '../form/vessel.js';
 import { layOut } from '../making/layOut.js';
 import { WAYS } from '../making/registry.js';
 import { type Prepared, prepare } from '../project/prepare.js';
+import { sampledCuts, sampledRings } from '../project/standing.js';
 import { anyProject } from '../testing/random.js';
 import { endGrain, grainOf } from './grain.js';
 import { placesRound } from './round.js';
@@ -153,3 +154,35 @@ describe('grain', () => {
     }
   });
 });
+
+test.each([
+  [0.3, 0.3 + Math.PI / 2],
+  [5.5, 5.5 + Math.PI / 2],
+  [-1, 0.2],
+  [13, 13.4],
+  [2, 2 + 2 * Math.PI],
+])(
+  'of an arc from %s to %s rad every column is as in the whole wall, and those elsewhere are empty',
+  (from, to) => {
+    const vase = demoProjects().find(({ slants }) => (slants ?? []).length > 0)!;
+    const prepared = prepare(vase);
+    if (!prepared.ok) throw new Error('prepare');
+    const walled = (arc?: { from: number; to: number }) =>
+      sampleWall(
+        prepared.value.vessel,
+        sampledRings(prepared.value),
+        'outside',
+        { columns: 360, rows: 60, ...(arc && { arc }) },
+        sampledCuts(prepared.value),
+      );
+    const [whole, part] = [walled(), walled({ from, to })];
+    const turn = 2 * Math.PI;
+    for (let at = 0; at < whole.ring.length; at++) {
+      const [begin, end] = [((at % 360) * turn) / 360, (((at % 360) + 1) * turn) / 360];
+      const met = [-2, -1, 0, 1, 2].some((lap) => begin + lap * turn < to && end + lap * turn > from);
+      expect([part.ring[at], part.place[at], part.end[at]]).toEqual(
+        met ? [whole.ring[at], whole.place[at], whole.end[at]] : [-1, -1, 0],
+      );
+    }
+  },
+);

@@ -1,6 +1,7 @@
 import { radiusAt } from '../form/curve.js';
 import type { Vessel } from '../form/vessel.js';
 import { insideAt } from '../form/vessel.js';
+import type { Arc } from './arcs.js';
 import { heightsOf, markRow } from './marks.js';
 import {
   noSamples,
@@ -15,6 +16,8 @@ import {
 export interface Fineness {
   readonly columns: number;
   readonly rows: number;
+  /** Where not all round is asked for: columns elsewhere stay empty. */
+  readonly arc?: Arc;
 }
 
 export type Side = 'outside' | 'inside';
@@ -42,7 +45,7 @@ export function* sampling(
   vessel: Vessel,
   rings: readonly SampledRing[],
   side: Side,
-  { columns, rows }: Fineness,
+  { columns, rows, arc }: Fineness,
   through: SampledCuts = UNCUT,
 ): Generator<number, SampledWall> {
   const [fromMm, toMm] = side === 'outside' ? [0, vessel.heightMm] : [vessel.hollowFromMm, vessel.hollowToMm];
@@ -58,7 +61,7 @@ export function* sampling(
   const step = (toMm - fromMm) / rows;
   const radiusOf = (z: number) =>
     side === 'outside' ? radiusAt(vessel.outside, z) : (insideAt(vessel, z) ?? 0);
-  const sampleAt = rowSampler(rings, through, wall);
+  const sampleAt = rowSampler(rings, through, wall, arc);
   const letIn =
     side === 'outside' ? (through.marks ?? []).map((mark) => ({ mark, heights: heightsOf(mark) })) : [];
   for (let row = 0; row < rows; row++) {

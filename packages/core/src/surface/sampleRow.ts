@@ -1,6 +1,7 @@
 import type { Made } from '../making/contract.js';
 import type { Point } from '../ring/plane.js';
 import { type Cuts, NO_CUTS, type Region, stretchesRound } from '../ring/slant.js';
+import type { Arc } from './arcs.js';
 import { endGrain, grainOf } from './grain.js';
 import type { WallMark } from './marks.js';
 import { besideJoint } from './meets.js';
@@ -55,27 +56,47 @@ export function rowSampler(
   rings: readonly SampledRing[],
   { cuts, bands }: SampledCuts,
   samples: Samples,
+  arc: Arc = ROUND,
 ): (row: number, circle: Circle) => void {
   const { columns } = samples;
+  const asked = columnsOf(arc, columns);
   const directions = circleOf(columns);
   const index = new Map<number, number>();
   return (row, circle) => {
     for (const { from, to, region } of stretchesRound(cuts, circle.radius, circle.z)) {
-      const [first, end] = [columnAt(from, columns), columnAt(to, columns)];
       const here = standingAt(rings, bands, region, circle.z, index);
-      if (!here?.ring.made || first >= end) continue;
-      samples.ring.fill(here.index, row * columns + first, row * columns + end);
+      if (!here?.ring.made) continue;
       const { made, turn, bottomMm } = here.ring;
       const z = circle.z - region.shift.z - bottomMm;
-      sampleRow(
-        samples,
-        row * columns,
-        [first, end],
-        { ...circle, made, turn, z, aside: region.shift },
-        directions,
-      );
+      const level = { ...circle, made, turn, z, aside: region.shift };
+      for (const [begin, last] of asked) {
+        const [first, end] = [
+          Math.max(begin, columnAt(from, columns)),
+          Math.min(last, columnAt(to, columns)),
+        ];
+        if (first >= end) continue;
+        samples.ring.fill(here.index, row * columns + first, row * columns + end);
+        sampleRow(samples, row * columns, [first, end], level, directions);
+      }
     }
   };
+}
+
+const ROUND: Arc = { from: 0, to: 2 * Math.PI };
+
+/** The columns that an arc reaches into, first and end; two stretches where it goes over the index mark. */
+function columnsOf({ from, to }: Arc, columns: number): readonly (readonly [number, number])[] {
+  const share = columns / (2 * Math.PI);
+  const [first, end] = [Math.floor(from * share), Math.ceil(to * share)];
+  if (end - first >= columns) return [[0, columns]];
+  const lap = columns * Math.floor(first / columns);
+  const [begin, last] = [first - lap, end - lap];
+  return last <= columns
+    ? [[begin, last]]
+    : [
+        [0, last - columns],
+        [begin, columns],
+      ];
 }
 
 /** The first column whose middle lies at a direction or beyond it. */

@@ -31,7 +31,7 @@ export const BuiltWall = (props: BuiltWallProps) => (
 
 function Wall({ prepared, asker, label, width, height, small = false }: BuiltWallProps) {
   const palette = useApp(paletteOf);
-  const { wall, current } = useSampledWall(asker, 'outside', height, small);
+  const { wall, current } = useSampledWall(asker, 'outside', height, { small });
   const inks = useInks(prepared, palette, current);
   const { heightMm } = prepared.vessel;
   const draw = useCallback(
