@@ -13,20 +13,22 @@ export interface StripSetting {
   readonly kerfMm: number;
 }
 
+/** A strip as far as the shape of its pieces from above goes. */
+type Mitred = Pick<StripSetting, 'widthMm' | 'cutAngle'>;
+
 /** What one cut takes along the strip: κ = k / (cos θ · cos τ). */
 export const kerfAlong = ({ kerfMm, cutAngle, bladeTilt }: StripSetting): number =>
   kerfMm / (Math.cos(cutAngle) * Math.cos(bladeTilt));
 
 /** The slanted ends of a run of pieces stand out by w·tan θ together. */
-export const wedgeAlong = ({ widthMm, cutAngle }: StripSetting): number => widthMm * Math.tan(cutAngle);
+export const wedgeAlong = ({ widthMm, cutAngle }: Mitred): number => widthMm * Math.tan(cutAngle);
 
 /** What a tilted blade takes besides, once a strip: h·tan τ / cos θ. */
 export const leanAlong = ({ thicknessMm, cutAngle, bladeTilt }: StripSetting): number =>
   (thicknessMm * Math.tan(bladeTilt)) / Math.cos(cutAngle);
 
 /** Mean length of a piece, (Lo + Li)/2 = Lo − w·tan θ: its volume over its section. */
-export const meanLength = (setting: StripSetting, longEdgeMm: number): number =>
-  longEdgeMm - wedgeAlong(setting);
+export const meanLength = (setting: Mitred, longEdgeMm: number): number => longEdgeMm - wedgeAlong(setting);
 
 /**
  * What a piece takes of a strip, kerfs not counted: its mean length where long and short edges take turns; its whole

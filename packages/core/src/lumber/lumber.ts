@@ -37,8 +37,6 @@ export interface Lumber {
   readonly reasons: readonly Reason[];
 }
 
-const entryOf = remembered((want: StripWant, quarter: string): StripEntry => ({ ...want, quarter }));
-
 type Mutable<T> = { -readonly [K in keyof T]: T[K] };
 
 /** Strips and blocks for pieces; `finished` is the volume left in the work by wood, mm³, `roll` names the owners. */
@@ -68,20 +66,21 @@ export function lumberFor(
       group.map((of) => besides.get(of)!),
       shop,
     );
-    const quarter = quarterFor(want.thicknessMm);
-    const wrong = [...whyNoLength(want, shop, roll), ...whyTooThick(want.thicknessMm, group[0]!.owner, roll)];
+    const { entry, keptMm3, spares, without } = comesTo(want, shop.kerfMm);
     const need = of(want.wood);
-    need.segmentsMm3 += keptOf(want);
-    if (wrong.length === 0) need.spares += sparesOf(want);
-    reasons.push(...wrong);
-    return quarter && wrong.length === 0 ? [entryOf(want, quarter.name)] : [];
+    need.segmentsMm3 += keptMm3;
+    if (without) reasons.push(noLength(without, roll));
+    if (!entry) reasons.push(tooThick(want.thicknessMm, group[0]!.owner, roll));
+    if (!entry || without) return [];
+    need.spares += spares;
+    return [entry];
   });
   const panels = pieces.flatMap((each): PanelEntry[] => {
     const panel = panelFor(each, shop);
     if (!panel) return [];
     of(panel.wood).segmentsMm3 += panel.count * panel.pieceMm3;
     const quarter = quarterFor(panel.thicknessMm);
-    reasons.push(...whyTooThick(panel.thicknessMm, each.owner, roll));
+    if (!quarter) reasons.push(tooThick(panel.thicknessMm, each.owner, roll));
     return quarter ? [{ ...panel, quarter: quarter.name }] : [];
   });
   for (const need of woods.values()) need.segmentsMm3 += need.stashMm3;
@@ -94,55 +93,55 @@ const eachOnce = (reasons: readonly Reason[]): Reason[] => [
 ];
 
 /** What pieces of a strip come to in their rings, mm³. */
-export const keptVolume = (want: Omit<StripWant, 'cuts'>, { count, longEdgeMm, keptMm }: Cut): number =>
-  count * meanLength({ ...want, kerfMm: 0 }, longEdgeMm) * want.widthMm * keptMm;
+const keptVolume = (want: StripWant, { count, longEdgeMm, keptMm }: Cut): number =>
+  count * meanLength(want, longEdgeMm) * want.widthMm * keptMm;
 
-/** What all pieces of the work that come of a want's strips come to, mm³. */
-const keptOf = remembered((want: StripWant): number =>
-  want.cuts.reduce((sum, cut) => (cut.purpose === 'piece' ? sum + keptVolume(want, cut) : sum), 0),
-);
+/** What strips come to. */
+interface ComesTo {
+  /** In the lumber that they are planed from; null where none is thick enough. */
+  readonly entry: StripEntry | null;
+  /** What all pieces of the work that come of them come to, mm³. */
+  readonly keptMm3: number;
+  /** Spares and test pieces. */
+  readonly spares: number;
+  /** The first pieces of whose length nothing is left along the strip. */
+  readonly without: Cut | undefined;
+}
 
-/** Spares and test pieces of a want. */
-const sparesOf = remembered((want: StripWant): number =>
-  want.cuts.reduce(
-    (sum, { purpose, count }) => (purpose === 'piece' || purpose === 'other-hand' ? sum : sum + count),
-    0,
-  ),
-);
-
-/** The first pieces of a want of whose length nothing is left along the strip. */
-const withoutLength = remembered((want: StripWant, kerfMm: number): Cut | undefined => {
+const comesTo = remembered((want: StripWant, kerfMm: number): ComesTo => {
+  const { cuts, thicknessMm } = want;
   const setting: StripSetting = { ...want, kerfMm };
   const kerf = kerfAlong(setting);
-  return want.cuts.find(
-    ({ longEdgeMm, boardEdgeMm }) => !(pieceAlong(setting, longEdgeMm, boardEdgeMm) + kerf > 0),
-  );
+  const quarter = quarterFor(thicknessMm);
+  const inWork = cuts.filter(({ purpose }) => purpose === 'piece');
+  const beside = cuts.filter(({ purpose }) => purpose === 'spare' || purpose === 'test');
+  return {
+    entry: quarter && { ...want, quarter: quarter.name },
+    keptMm3: inWork.reduce((sum, cut) => sum + keptVolume(want, cut), 0),
+    spares: beside.reduce((sum, { count }) => sum + count, 0),
+    without: cuts.find(
+      ({ longEdgeMm, boardEdgeMm }) => !(pieceAlong(setting, longEdgeMm, boardEdgeMm) + kerf > 0),
+    ),
+  };
 });
 
 /** Why pieces cannot be cut from a strip: so wide for its angle that nothing of its length is left. */
-function whyNoLength(want: StripWant, { kerfMm }: Shop, roll: Roll): Reason[] {
-  const without = withoutLength(want, kerfMm);
-  if (!without) return [];
-  const whose = without.owner === null ? 'A spare segment' : `A segment of ${roll.nameOf(without.owner)}`;
-  return [
-    {
-      code: 'segment-without-length',
-      path: without.owner === null ? '' : roll.pathOf(without.owner),
-      message: say`${whose} would have no length along its strip: the strip is too wide for its angle.`,
-    },
-  ];
+function noLength({ owner }: Cut, roll: Roll): Reason {
+  const whose = owner === null ? 'A spare segment' : `A segment of ${roll.nameOf(owner)}`;
+  return {
+    code: 'segment-without-length',
+    path: owner === null ? '' : roll.pathOf(owner),
+    message: say`${whose} would have no length along its strip: the strip is too wide for its angle.`,
+  };
 }
 
-/** Why no lumber is thick enough for pieces; nothing where some is. */
-function whyTooThick(planedMm: number, owner: Owner, roll: Roll): Reason[] {
-  if (quarterFor(planedMm)) return [];
+/** Why pieces planed to a thickness (mm) are of no lumber that is sold. */
+function tooThick(planedMm: number, owner: Owner, roll: Roll): Reason {
   const thickest = QUARTERS[QUARTERS.length - 1]!;
-  return [
-    {
-      code: 'too-thick',
-      path: roll.pathOf(owner),
-      message: say`${roll.titleOf(owner)} is cut from wood planed to ${sayMm(planedMm)}; the thickest lumber sold, ${thickest.name}, gives ${sayMm(thickest.surfacedMm)}. Use two rings, or glue boards face to face.`,
-      limits: { most: thickest.surfacedMm },
-    },
-  ];
+  return {
+    code: 'too-thick',
+    path: roll.pathOf(owner),
+    message: say`${roll.titleOf(owner)} is cut from wood planed to ${sayMm(planedMm)}; the thickest lumber sold, ${thickest.name}, gives ${sayMm(thickest.surfacedMm)}. Use two rings, or glue boards face to face.`,
+    limits: { most: thickest.surfacedMm },
+  };
 }

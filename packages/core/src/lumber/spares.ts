@@ -28,15 +28,12 @@ export function besidesOf(
 ): ReadonlyMap<OwnedPieces, Besides> {
   const sawn = pieces.filter(isFromStrip);
   const [spares, tests] = [new Map<OwnedPieces, number>(), new Map<OwnedPieces, number>()];
-  for (const same of groupedBy(sawn, ({ owner, wood }) => `${ownerKey(owner)} ${wood}`))
+  for (const same of groupedBy(sawn, (of) => keysOf(of).spare))
     spares.set(commonest(same), Math.ceil((countOf(same) * sparePercent) / 100 - 1e-9));
   const mitred = sawn.filter(
     ({ kind: { stock } }) => stock.cutAngle > SAME_ANGLE || stock.bladeTilt > SAME_ANGLE,
   );
-  for (const same of groupedBy(
-    mitred,
-    ({ kind: { stock } }) => `${angle(stock.cutAngle)} ${angle(stock.bladeTilt)}`,
-  )) {
+  for (const same of groupedBy(mitred, (of) => keysOf(of).setting)) {
     const woods = groupedBy(same, ({ wood }) => wood);
     const [wood] = woods.sort((a, b) => countOf(b) - countOf(a));
     tests.set(commonest(wood!), testPieces);
@@ -58,6 +55,12 @@ const countOf = (pieces: readonly FromStrip[]): number =>
 
 const commonest = (pieces: readonly FromStrip[]): FromStrip =>
   pieces.reduce((most, each) => (cutCount(each) > cutCount(most) ? each : most));
+
+/** What spares are counted by, owner and wood, and test pieces by, the setting of the saw. */
+const keysOf = remembered(({ owner, wood, kind: { stock } }: FromStrip) => ({
+  spare: `${ownerKey(owner)} ${wood}`,
+  setting: `${angle(stock.cutAngle)} ${angle(stock.bladeTilt)}`,
+}));
 
 /** An angle as a key: the same for settings that are the same. */
 const angle = (rad: number): number => Math.round(rad / SAME_ANGLE);

@@ -115,15 +115,18 @@ function areaLeft(outline: readonly Point[], vessel: Vessel, z: number): number 
   return Math.max(0, areaBetween(outline, Math.min(outer, hollowAt(vessel, z)), outer));
 }
 
+/** Area of every place of a ring with radial joints between its radii, mm². */
+const sharesOf = remembered((made: Made) => {
+  const { outerRadiusMm, innerRadiusMm } = made.gives;
+  return overPlaces(made, (place) => areaBetween(made.lay(place)[0]!.bottom, innerRadiusMm, outerRadiusMm));
+});
+
 /**
  * What is left of every place between two heights, mm³: at each height the area of its outline between inside and
  * outside is exact. Only the proportions matter where the whole is known; radial joints hold theirs at every height.
  */
 function placeVolumes(made: Made, vessel: Vessel, z0: number, z1: number, whole: boolean): number[] {
-  if (whole && made.radial) {
-    const { outerRadiusMm, innerRadiusMm } = made.gives;
-    return overPlaces(made, (place) => areaBetween(made.lay(place)[0]!.bottom, innerRadiusMm, outerRadiusMm));
-  }
+  if (whole && made.radial) return sharesOf(made);
   const volume = (piece: LaidPiece) =>
     overHeights((z) => areaLeft(outlineAtHeight(piece, z - z0), vessel, z), vessel, [
       z0 + piece.fromMm,

@@ -86,12 +86,15 @@ function joint(
 /** Shapes that are drawn with many corners but turned or bored. */
 const ROUND: readonly PanelStock['shape'][] = ['disc', 'plug'];
 
+/** Volume of the piece in every place, mm³: the same in whatever woods. */
+const volumesOf = remembered((made: Made) => overPlaces(made, (place) => volumeOfAll(made.lay(place))));
+
 function piecesOf(
   made: Made,
   { id, woods, sawing, sanded, making }: Pick<Ring, 'id' | 'woods' | 'sawing' | 'sanded' | 'making'>,
   woodOf: ReadonlyMap<string, string>,
 ): OwnedPieces[] {
-  const volumes = overPlaces(made, (place) => volumeOfAll(made.lay(place)));
+  const volumes = volumesOf(made);
   return made.kinds.flatMap((given) => {
     const kind = sawnAs(given, sawing?.edge);
     const { stock } = kind;

@@ -1,3 +1,5 @@
+import { once } from '../measure/memo.js';
+
 declare const named: unique symbol;
 type Id<Of> = string & { readonly [named]: Of };
 
@@ -58,26 +60,32 @@ const SORTS = [
 ] as const;
 
 export function rollOf(piece: Owned): Roll {
-  const entries = SORTS.flatMap(({ list, name, owner }) =>
-    (piece[list] ?? []).map(({ id }, i) => ({
-      owner: owner(id),
-      name: `${name} ${i + 1}`,
-      path: `${list}.${i}`,
-    })),
+  // Looked up by no more than what has something to be told: of most plans nothing.
+  const entries = once(() =>
+    SORTS.flatMap(({ list, name, owner }) =>
+      (piece[list] ?? []).map(({ id }, i) => ({
+        owner: owner(id),
+        name: `${name} ${i + 1}`,
+        path: `${list}.${i}`,
+      })),
+    ),
   );
-  const places = new Map(entries.map(({ owner }, i) => [ownerKey(owner), i]));
-  const entry = (owner: Owner) => entries[places.get(ownerKey(owner)) ?? -1];
+  const places = once(() => new Map(entries().map(({ owner }, i) => [ownerKey(owner), i])));
+  const byPath = once(() => new Map(entries().map(({ path, owner }) => [path, owner])));
+  const owners = once(() => entries().map(({ owner }) => owner));
+  const entry = (owner: Owner) => entries()[places().get(ownerKey(owner)) ?? -1];
   const nameOf = (owner: Owner): string => entry(owner)?.name ?? 'a part that is gone';
-  const byPath = new Map(entries.map(({ path, owner }) => [path, owner]));
   return {
-    owners: entries.map(({ owner }) => owner),
+    get owners() {
+      return owners();
+    },
     nameOf,
     titleOf: (owner) => {
       const name = nameOf(owner);
       return name.charAt(0).toUpperCase() + name.slice(1);
     },
-    indexOf: (owner) => places.get(ownerKey(owner)) ?? -1,
+    indexOf: (owner) => places().get(ownerKey(owner)) ?? -1,
     pathOf: (owner) => entry(owner)?.path ?? '',
-    ownerAt: (path) => byPath.get(path.split('.', 2).join('.')) ?? null,
+    ownerAt: (path) => byPath().get(path.split('.', 2).join('.')) ?? null,
   };
 }
