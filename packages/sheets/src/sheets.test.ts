@@ -167,7 +167,9 @@ describe('shop sheets', () => {
   });
   test('a floor that is laid on a plan has it among the templates, at full size', async () => {
     const dish = demoProjects().find(({ name }) => name.includes('Star'))!;
-    const index = dish.rings.findIndex(({ making }) => making.way === 'medallion');
+    const index = dish.rings.findIndex(
+      ({ making }) => making.way === 'disc' && making.sawnFrom !== undefined,
+    );
     const words = (await read({ project: dish })).pages.map(({ text }) => text).join(' ');
     expect(words).toContain(`Ring ${index + 1} from above, full size`);
   });

@@ -3,6 +3,7 @@ import {
   formatLength,
   fullSizeDrawing,
   inlayDrawing,
+  type Made,
   mitred,
   profileDrawing,
   ringDrawing,
@@ -47,12 +48,16 @@ export function templateSheets(pages: Pages, shown: Shown): void {
   for (const { name, made } of shown.plan.blanks)
     if (made.ok && made.value.fullSize)
       tiled(pages, fullSizeDrawing(made.value.fullSize), `${name}, full size`);
-  for (const { ring, made, turn, course } of shown.prepared.rings)
-    if (ring.making.way === 'medallion' && made.ok) {
+  for (const { made, turn, course } of shown.prepared.rings)
+    if (made.ok && isLaidOnPlan(made.value)) {
       const name = `Ring ${course.index + 1} from above, full size`;
       tiled(pages, ringDrawing(made.value, turn, name), name);
     }
 }
+
+/** Floors are laid on a drawing; slices of one block on that of the first. */
+const isLaidOnPlan = ({ laidOnPlan, kinds }: Made): boolean =>
+  laidOnPlan && kinds.some(({ stock }) => stock.from !== 'slice');
 
 /** A drawing at full size on as many pages as it takes, lapping over each other, with crosses to lay them by and a measure. */
 function tiled(pages: Pages, drawing: FlatDrawing, title: string): void {

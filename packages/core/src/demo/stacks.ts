@@ -27,11 +27,7 @@ export function marchStarDish(): Project {
     ),
     palette,
     [
-      [
-        14,
-        made('medallion', 12, { floor: { figure: 'star', points: 12, lit: 'clockwise' }, borderMm: mm(26) }),
-        0,
-      ],
+      [14, { way: 'disc', sawnFrom: { is: 'star', points: 12, lit: 'clockwise', borderMm: mm(26) } }, 0],
       [14, flat(24), 0.5, 'black-cherry'],
       [16, sawn('laminated', 24, { figure: 'ramp', layersMm: [13, 7, 13].map(mm), angleDeg: 24 }), 0],
       [8, flat(24), 0.5, 'black-walnut'],

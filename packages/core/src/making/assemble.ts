@@ -31,6 +31,7 @@ export function assemble(given: Given & Partial<Omit<Made, 'placeAt' | 'lay'>>):
     kinds: given.kinds,
     together: given.together ?? NONE,
     hidesGlue: given.hidesGlue ?? false,
+    laidOnPlan: given.laidOnPlan ?? false,
     reads: given.reads ?? null,
     layers: given.layers ?? NONE,
     figures: given.figures ?? NONE,

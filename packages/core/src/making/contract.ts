@@ -87,6 +87,8 @@ export interface Made {
   readonly together: readonly (readonly number[])[];
   /** Whether the lines between what is glued up within a segment are not to be seen. */
   readonly hidesGlue: boolean;
+  /** Whether its pieces are laid and fitted on a drawing of the ring at full size. */
+  readonly laidOnPlan: boolean;
   /** What several rings of it on top of each other read as, and how many it takes; null where one is enough. */
   readonly reads: { readonly as: string; readonly rings: number } | null;
   readonly layers: readonly LayerLine[];

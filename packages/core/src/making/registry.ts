@@ -5,14 +5,13 @@ import type { RingNeed } from '../ring/need.js';
 import type { Sanded } from '../ring/sanded.js';
 import { type BasketParams, basket } from './basket/basket.js';
 import type { Beginning, BoardRows, Made, Making, PlaceGroup, Start } from './contract.js';
-import { type DiscParams, disc } from './disc/disc.js';
+import { type DISC_STARTS, disc } from './disc/disc.js';
+import type { DiscParams } from './disc/params.js';
 import { type GlobeParams, globe } from './globe/globe.js';
 import { type JointRun, UPRIGHT_RUN } from './joints/stripe.js';
 import { placesIn } from './layOut.js';
 import { madeOnce } from './made.js';
 import { sameStrips } from './measured.js';
-import { medallion } from './medallion/medallion.js';
-import type { MedallionParams } from './medallion/params.js';
 import type { SegmentedParams } from './segmented/params.js';
 import { segmented } from './segmented/segmented.js';
 import type { SEGMENTED_STARTS } from './segmented/starts.js';
@@ -22,13 +21,7 @@ import type { TwistedParams } from './twisted/params.js';
 import { twisted } from './twisted/twisted.js';
 
 /** Ways of making a ring at the saw. */
-export type SawnMaking =
-  | SegmentedParams
-  | BasketParams
-  | TwistedParams
-  | MedallionParams
-  | GlobeParams
-  | DiscParams;
+export type SawnMaking = SegmentedParams | BasketParams | TwistedParams | GlobeParams | DiscParams;
 
 /** How a ring is made, with the parameters of that way. */
 export type RingMaking = SawnMaking | StockParams<SawnMaking>;
@@ -37,13 +30,15 @@ type SawnWay = SawnMaking['way'];
 export type ParamsOf<W extends Way> = Extract<RingMaking, { way: W }>;
 
 /** A name that turners start from: of segments as they are put together, or of one of the other ways. */
-export type StartId = keyof typeof SEGMENTED_STARTS | Exclude<Way, 'segmented'>;
+export type StartId =
+  | keyof typeof SEGMENTED_STARTS
+  | keyof typeof DISC_STARTS
+  | Exclude<Way, 'segmented' | 'disc'>;
 
 const SAWN = {
   segmented,
   basket,
   twisted,
-  medallion,
   globe,
   disc,
 } satisfies { [W in SawnWay]: Making<ParamsOf<W>> };

@@ -512,17 +512,29 @@ const examples: readonly (readonly [string, RingMaking, outer: number, inner: nu
   ['a star with a border', begun('medallion', FROM)!, 90, 0, 10],
   [
     'a star of five points',
-    { way: 'medallion', floor: { figure: 'star', points: 5, lit: 'clockwise' }, borderMm: mm(0) },
+    { way: 'disc', sawnFrom: { is: 'star', points: 5, lit: 'clockwise', borderMm: mm(0) } },
     60,
     0,
     10,
   ],
+  ['a log cabin', { way: 'disc', sawnFrom: { is: 'cabin', rounds: 4, heart: 0.2, laid: 'left' } }, 60, 0, 10],
   [
-    'a log cabin',
-    { way: 'medallion', floor: { figure: 'cabin', rounds: 4, heart: 0.2, laid: 'left' }, borderMm: mm(0) },
+    'a disc of three boards',
+    { way: 'disc', sawnFrom: { is: 'layers', layersMm: [mm(9), mm(2)] } },
+    80,
+    0,
+    19,
+  ],
+  [
+    'a slice of a star',
+    {
+      way: 'disc',
+      sawnFrom: { is: 'star', points: 8, lit: 'clockwise', borderMm: mm(12) },
+      after: { done: 'sliced', from: 'thick', kerfMm: mm(2), cleanUpMm: mm(1) },
+    },
     60,
     0,
-    10,
+    5,
   ],
   [
     'a ring from the stash',

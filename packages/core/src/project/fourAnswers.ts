@@ -1,7 +1,7 @@
 import type { SegmentedParams } from '../making/segmented/params.js';
 
 type Old = Readonly<Record<string, unknown>> & { readonly way: string };
-type Answers = { readonly [K in keyof SegmentedParams]?: unknown };
+type Answers = { readonly [K in keyof SegmentedParams]?: unknown } & { readonly way?: 'disc' };
 
 /** Spacers of one thickness at every joint, as faces had them before; none where they were 0 thick. */
 const everyJoint = ({ spacerMm }: Old): Answers =>
@@ -19,7 +19,7 @@ const from =
     sawnFrom: { is, ...fields },
   });
 
-/** The ways of before version 12 that are segments, joints, what segments are sawn from and what is done after, by their answers. */
+/** The ways of before version 13 that are put together from answers, of segments where nothing is said, by those that they had. */
 const ANSWERS: Readonly<Record<string, (given: Old) => Answers>> = {
   flat: ({ parts }) => ({ parts }),
   spaced: (given) => ({ ...spacers(given), plug: given.plug }),
@@ -47,17 +47,23 @@ const ANSWERS: Readonly<Record<string, (given: Old) => Answers>> = {
     };
   },
   pie: ({ plug }) => ({ toCentre: true, plug }),
+  medallion: ({ floor, borderMm }) => {
+    const { figure, ...rest } = floor as Readonly<Record<string, unknown>>;
+    return { way: 'disc', sawnFrom: { is: figure, ...rest, ...(figure === 'star' && { borderMm }) } };
+  },
 };
 
 const isOld = (kept: object): kept is Old =>
   'way' in kept &&
   String(kept.way) in ANSWERS &&
-  ('count' in kept || ('halves' in kept && Array.isArray(kept.halves)));
+  ('count' in kept ||
+    ('halves' in kept && Array.isArray(kept.halves)) ||
+    ('floor' in kept && typeof kept.floor === 'object' && kept.floor !== null));
 
-/** A ring of before version 12 as it is put together from four answers; the same pieces at the same places. */
+/** A ring of before version 13 as it is put together from four answers; the same pieces at the same places. */
 function answered(old: Old): Readonly<Record<string, unknown>> {
-  const answers = Object.entries(ANSWERS[old.way]!(old)).filter(([, value]) => value !== undefined);
-  return { way: 'segmented', count: old.count, ...Object.fromEntries(answers) };
+  const answers = { way: 'segmented', count: old.count, ...ANSWERS[old.way]!(old) };
+  return Object.fromEntries(Object.entries(answers).filter(([, value]) => value !== undefined));
 }
 
 /** What an older Fellside kept, a document, a ring of the stash or steps to undo, with its rings put together from four answers. */

@@ -37,8 +37,8 @@ const sizes = ({ heightMm }: Ring) =>
 function woodsOf(ring: Ring, making: RingMaking): string[] {
   const made = sizes(ring).map((size) => [makeRing(ring.making, size), makeRing(making, size)] as const);
   const [here, there] = made.find((pair) => pair.every(({ ok }) => ok)) ?? made[0]!;
-  if (!here.ok || !there.ok) return reversed(ring);
-  const inOrder = reversed(ring);
+  const inOrder = reversed(ring, making);
+  if (!here.ok || !there.ok) return inOrder;
   return Array.from({ length: placesOf(making) }, (_, place) => {
     const part = biggestOf(there.value.lay(place));
     if (!part) return inOrder[place]!;
@@ -48,11 +48,18 @@ function woodsOf(ring: Ring, making: RingMaking): string[] {
   });
 }
 
-/** A ring that cannot be made has no places to look at: its woods in the opposite order, group by group. */
-function reversed({ making, woods }: Ring): string[] {
+/**
+ * A ring that cannot be made has no places to look at: its woods in the opposite order, group by group; in the mirror the groups of
+ * two halves change places.
+ */
+function reversed({ making, woods }: Ring, image: RingMaking): string[] {
   let first = 0;
-  return groupsOf(making).flatMap(({ count }) => {
+  const groups = groupsOf(making).map(({ count }) => {
     first += count;
     return woods.slice(first - count, first).reverse();
+  });
+  return groupsOf(image).flatMap(({ count }) => {
+    const same = groups.findIndex(({ length }) => length === count);
+    return groups.splice(same, 1)[0]!;
   });
 }

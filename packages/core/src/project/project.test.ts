@@ -119,9 +119,9 @@ describe('what is refused, by name and with what is allowed', () => {
     [
       'a newer version',
       (p) => {
-        p.schema = 13;
+        p.schema = 14;
       },
-      /newer Fellside \(version 13\)/,
+      /newer Fellside \(version 14\)/,
     ],
     [
       'an older version than any',

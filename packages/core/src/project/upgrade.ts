@@ -21,6 +21,7 @@ export const UPGRADES: Readonly<Record<number, (document: Document) => Document>
   9: combinedWays,
   10: answersApart,
   11: restAnswered,
+  12: discsAnswered,
 };
 
 /** Documents of this version and later have the shape that undo steps saved with them speak of, but for the names of radii and layers. */
@@ -28,9 +29,12 @@ const STEPS_STAND_SINCE = 2;
 const RADII_NAMED_SINCE = 8;
 const LAYERS_LISTED_SINCE = 10;
 const FOUR_ANSWERS_SINCE = 11;
-const REST_ANSWERED_SINCE = 12;
-/** Parameters of rings that have another place since. */
-const MOVED = ['leanDeg', 'halves', 'divider'] as const;
+/** Parameters of rings that have another place since a version. */
+const MOVED: readonly { readonly since: number; readonly fields: readonly string[] }[] = [
+  { since: 12, fields: ['leanDeg', 'halves', 'divider'] },
+  { since: 13, fields: ['floor', 'borderMm'] },
+];
+const ANSWERED_SINCE = 13;
 
 /** Undo steps saved with a document of version `schema`, as they speak of its shape today; null where they no longer fit. */
 export function upgradedSteps<T>(history: T, schema: number): T | null {
@@ -38,8 +42,9 @@ export function upgradedSteps<T>(history: T, schema: number): T | null {
   if (schema < FOUR_ANSWERS_SINCE && leadsIntoRings(history)) return null;
   const named = schema < RADII_NAMED_SINCE ? radiiByName(history) : history;
   const listed = schema < LAYERS_LISTED_SINCE ? layersListed(named) : named;
-  if (schema < REST_ANSWERED_SINCE && MOVED.some((field) => leadsIntoRings(history, field))) return null;
-  return (schema < REST_ANSWERED_SINCE ? fourAnswers(listed) : listed) as T;
+  for (const { since, fields } of MOVED)
+    if (schema < since && fields.some((field) => leadsIntoRings(history, field))) return null;
+  return (schema < ANSWERED_SINCE ? fourAnswers(listed) : listed) as T;
 }
 
 /** A part of a document that is kept by itself, a ring of the stash, as it is said today. */
@@ -104,6 +109,11 @@ function answersApart(document: Document): Document {
 /** Version 12: staves, pies and rings of two halves are put together from the same four answers; every ring stays what it was. */
 function restAnswered(document: Document): Document {
   return { ...(fourAnswers(document) as Document), schema: 12 };
+}
+
+/** Version 13: floors are discs by what they are sawn from; every ring stays what it was. */
+function discsAnswered(document: Document): Document {
+  return { ...(fourAnswers(document) as Document), schema: 13 };
 }
 
 /** Brings a document of any older version up to date, one step at a time; leaves judging its fields to the schema. */

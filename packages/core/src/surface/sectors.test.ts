@@ -18,9 +18,8 @@ describe('pieces that lie across the axis', () => {
     begun('twisted', { segments: 12, body: 'b' })!,
     begun('medallion', { segments: 12, body: 'b' })!,
     {
-      way: 'medallion' as const,
-      floor: { figure: 'cabin' as const, rounds: 3, heart: 0.3, laid: 'right' as const },
-      borderMm: mm(0),
+      way: 'disc' as const,
+      sawnFrom: { is: 'cabin' as const, rounds: 3, heart: 0.3, laid: 'right' as const },
     },
   ];
   test.each(rings.map((making) => [making.way, making] as const))(

@@ -325,11 +325,40 @@ const SEGMENTED: Readonly<Record<SegmentedStart | 'any', fc.Arbitrary<Segmented>
   ),
 };
 
+const discSource: fc.Arbitrary<NonNullable<ParamsOf<'disc'>['sawnFrom']>> = fc.oneof(
+  fc.record({
+    is: fc.constant('layers' as const),
+    layersMm: fc.array(between(1, 4).map(mm), { minLength: 1, maxLength: 4 }),
+  }),
+  fc.record({
+    is: fc.constant('star' as const),
+    points: count(5, 16),
+    lit: fc.constantFrom('clockwise' as const, 'counter-clockwise' as const),
+    borderMm: fc.constantFrom(mm(0), mm(9)),
+  }),
+  fc.record({
+    is: fc.constant('cabin' as const),
+    rounds: count(1, 8),
+    heart: between(0.1, 0.6),
+    laid: fc.constantFrom('left' as const, 'right' as const),
+  }),
+);
+
 /** Random parameters of the ways of making a ring at the saw that are no segments put together. */
 const OTHERS: {
   readonly [W in Exclude<SawnMaking['way'], 'segmented'>]: fc.Arbitrary<Extract<SawnMaking, { way: W }>>;
 } = {
-  disc: fc.constant({ way: 'disc' as const }),
+  disc: fc
+    .record({
+      sawnFrom: fc.option(discSource, { nil: undefined }),
+      after: fc.option(sliced, { nil: undefined }),
+    })
+    .map(({ sawnFrom, after }) => ({
+      way: 'disc' as const,
+      sawnFrom,
+      after: sawnFrom?.is === 'layers' ? undefined : after,
+    }))
+    .map(tidy),
   basket: fc.record({
     way: fc.constant('basket' as const),
     count: count(4, 40),
@@ -360,30 +389,6 @@ const OTHERS: {
       ...scribed,
     }))
     .map(tidy),
-  medallion: fc.oneof(
-    fc
-      .record({
-        points: count(5, 16),
-        lit: fc.constantFrom('clockwise' as const, 'counter-clockwise' as const),
-        borderMm: fc.constantFrom(mm(0), mm(9)),
-      })
-      .map(({ points, lit, borderMm }) => ({
-        way: 'medallion' as const,
-        floor: { figure: 'star' as const, points, lit },
-        borderMm,
-      })),
-    fc
-      .record({
-        rounds: count(1, 8),
-        heart: between(0.1, 0.6),
-        laid: fc.constantFrom('left' as const, 'right' as const),
-      })
-      .map((floor) => ({
-        way: 'medallion' as const,
-        floor: { figure: 'cabin' as const, ...floor },
-        borderMm: mm(0),
-      })),
-  ),
 };
 
 const SAWN: Readonly<Record<string, fc.Arbitrary<SawnMaking>>> = { ...SEGMENTED, ...OTHERS };

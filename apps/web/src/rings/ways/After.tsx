@@ -11,7 +11,8 @@ import { type ControlsProps, useParams } from './params.js';
 export function AfterControls({ targets }: ControlsProps) {
   const rings = useApp((state) => projectOf(state).rings);
   const dispatch = useActions();
-  const { all } = useParams('segmented', targets);
+  const segmented = useParams('segmented', targets).all;
+  const all = [...segmented, ...useParams('disc', targets).all];
   const done = shared(all.map(({ after }) => after?.done ?? 'whole'));
   const lost = (key: 'kerfMm' | 'cleanUpMm') => shared(all.map(({ after }) => after?.[key] ?? null));
   const lose = (change: Parameters<typeof edit.setLost>[1]) =>
@@ -27,7 +28,7 @@ export function AfterControls({ targets }: ControlsProps) {
         options={[
           ['whole', 'it stays whole'],
           ['sliced', 'sliced from thicker stock'],
-          ['opened', 'opened like a book'],
+          ...(segmented.length > 0 ? ([['opened', 'opened like a book']] as const) : []),
         ]}
         onChange={(next) => dispatch(editPiece(edit.setAfter(targets, next)))}
       />
@@ -50,8 +51,8 @@ export function AfterControls({ targets }: ControlsProps) {
       {done === 'sliced' && (
         <p className="max-w-72 self-center text-xs text-quiet">
           {from === null
-            ? 'Slices of several thick rings.'
-            : `Slices of one thick ring: ${slices.join(', ')}. What is changed in one, woods too, changes in all; each has its own turn.`}
+            ? 'Slices of several glue-ups.'
+            : `Slices of one thick ${segmented.length > 0 ? 'ring' : 'disc'}: ${slices.join(', ')}. What is changed in one, woods too, changes in all; each has its own turn.`}
         </p>
       )}
       {done === 'opened' && (

@@ -1,5 +1,5 @@
-import type { ReactNode } from 'react';
 import { AfterControls } from './After.js';
+import { Answer } from './Answer.js';
 import { JointControls } from './Joints.js';
 import type { ControlsProps } from './params.js';
 import { SawnFromControls } from './SawnFrom.js';
@@ -27,20 +27,5 @@ export function SegmentedControls({ targets }: ControlsProps) {
         </Answer>
       </div>
     </div>
-  );
-}
-
-interface AnswerProps {
-  readonly title: string;
-  readonly place?: string;
-  readonly children: ReactNode;
-}
-
-function Answer({ title, place = '', children }: AnswerProps) {
-  return (
-    <fieldset className={`min-w-0 ${place}`}>
-      <legend className="mb-1 text-sm font-semibold">{title}</legend>
-      <div className="flex flex-wrap items-end gap-x-3 gap-y-2">{children}</div>
-    </fieldset>
   );
 }

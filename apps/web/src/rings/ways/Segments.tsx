@@ -10,11 +10,15 @@ import { PartsField } from './PartsField.js';
 import { PlugControls } from './PlugControls.js';
 import { type ControlsProps, useParams } from './params.js';
 
-const STANDS: readonly (readonly [edit.Stand, string])[] = [
+type Stands = edit.Stand | 'disc';
+
+/** How segments stand; a disc has none. */
+export const STANDS: readonly (readonly [Stands, string])[] = [
   ['round', 'flat, round a hole'],
   ['centre', 'flat, to the centre'],
   ['staves', 'on end, as staves'],
   ['halves', 'in two halves'],
+  ['disc', 'none: one disc'],
 ];
 
 /** How segments stand, equal or unequal, their order along the strip, a plug in the middle; how many stands in the bar. */
@@ -29,7 +33,7 @@ export function SegmentControls({ targets }: ControlsProps) {
         className="w-44"
         value={stand}
         options={STANDS}
-        onChange={(next) => dispatch(editPiece(edit.setStand(targets, next)))}
+        onChange={(next) => dispatch(editPiece(stood(targets, next)))}
       />
       {stand === 'staves' && <Lean targets={targets} />}
       {stand === 'halves' ? <Halves targets={targets} /> : <PartsField targets={targets} />}
@@ -48,6 +52,9 @@ export function SegmentControls({ targets }: ControlsProps) {
     </>
   );
 }
+
+const stood = (targets: readonly number[], stand: Stands) =>
+  stand === 'disc' ? edit.startFrom(targets, 'disc') : edit.setStand(targets, stand);
 
 const canHavePlug = (all: readonly ParamsOf<'segmented'>[]) =>
   all.every(({ staves, plug }) => plug !== undefined || !staves || staves.leanDeg === 0);

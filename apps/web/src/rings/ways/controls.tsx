@@ -4,8 +4,8 @@ import { projectOf } from '../../store/house.js';
 import { useApp } from '../../store/store.js';
 import { shared } from '../targets.js';
 import { BasketControls } from './Basket.js';
+import { DiscControls } from './Disc.js';
 import { GlobeControls } from './Globe.js';
-import { MedallionControls } from './Medallion.js';
 import type { ControlsProps } from './params.js';
 import { SegmentedControls } from './Segmented.js';
 import { StockControls } from './Stock.js';
@@ -16,9 +16,8 @@ const CONTROLS = {
   segmented: SegmentedControls,
   basket: BasketControls,
   twisted: TwistedControls,
-  medallion: MedallionControls,
   globe: GlobeControls,
-  disc: null,
+  disc: DiscControls,
   stock: StockControls,
 } satisfies Record<Way, ComponentType<ControlsProps> | null>;
 

@@ -15,10 +15,16 @@ const lost = {
   cleanUpMm: length('Clean-up', 0, 50),
 };
 
+/** The thick ring that this one is a slice of; its slices are the rings of the piece that name it. */
+export const slicedSchema = z.strictObject({
+  done: z.literal('sliced'),
+  from: text('Thick ring', 40),
+  ...lost,
+});
+
 /** What is done with a ring once it is glued, or with the half of one; left out where it stays whole. */
 export const afterSchema = z.discriminatedUnion('done', [
-  /** The thick ring that this one is a slice of; its slices are the rings of the piece that name it. */
-  z.strictObject({ done: z.literal('sliced'), from: text('Thick ring', 40), ...lost }),
+  slicedSchema,
   /** A half-ring from double-thick stock, resawn and opened like a book: both ends meet their like. */
   z.strictObject({ done: z.literal('opened'), ...lost }),
 ]);
@@ -117,6 +123,7 @@ export function slicedSteps(
   after: Extract<After, { done: 'sliced' }>,
   { need, heightsMm }: GluedUp,
   gluing: readonly Step[],
+  called = 'ring',
 ): Step[] {
   const heights = [...new Set(heightsMm)].map((height) => sayMm(height, 'thickness'));
   return [
@@ -125,7 +132,7 @@ export function slicedSteps(
       step(
         'slice',
         'bandsaw',
-        say`True one face of the thick ring, ${sayMm(need.heightMm)} high, and saw off ${sayMade(heightsMm.length)} of ${sayList(heights, ' and ')}, losing ${sayMm(after.kerfMm)} at every cut; mark 0° on the outside of the whole ring first.`,
+        say`True one face of the thick ${called}, ${sayMm(need.heightMm)} high, and saw off ${sayMade(heightsMm.length)} of ${sayList(heights, ' and ')}, losing ${sayMm(after.kerfMm)} at every cut; mark 0° on the outside of the whole ${called} first.`,
         ['resawing', 'dust'],
       ),
     ]),

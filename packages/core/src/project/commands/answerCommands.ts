@@ -60,10 +60,30 @@ export const setAfter = (rings: Rings, done: After['done'] | 'whole'): Command =
         : done === 'opened'
           ? { done, ...RESAW }
           : { done, from: freshBody(draft), ...RESAW };
-    return setParams(rings, 'segmented', { after }).apply(draft, ripping);
+    const edits = [setParams(rings, 'segmented', { after })];
+    if (after?.done !== 'opened') edits.push(setParams(rings, 'disc', { after }));
+    return inTurn(edits).apply(draft, ripping);
   },
 });
 
 /** What is lost in it, of rings that are sawn apart already; each stays a slice of the thick ring that it is of. */
-export const setLost = (rings: Rings, change: Partial<Pick<After, 'kerfMm' | 'cleanUpMm'>>): Command =>
-  changeParams(rings, 'segmented', ({ after }) => (after ? { after: { ...after, ...change } } : {}));
+export const setLost = (rings: Rings, change: Partial<Pick<After, 'kerfMm' | 'cleanUpMm'>>): Command => ({
+  label: howMade(rings),
+  apply: inTurn([
+    changeParams(rings, 'segmented', ({ after }) => (after ? { after: { ...after, ...change } } : {})),
+    changeParams(rings, 'disc', ({ after }) => (after ? { after: { ...after, ...change } } : {})),
+  ]).apply,
+});
+
+/** Edits of rings that are made in several ways, one after the other; the first that is refused ends it. */
+const inTurn = (edits: readonly Command[]): Pick<Command, 'apply'> => ({
+  apply(draft, ripping) {
+    let outcome: ReturnType<Command['apply']>;
+    for (const edit of edits) {
+      const next = edit.apply(draft, ripping);
+      if (next?.reasons) return next;
+      outcome ??= next;
+    }
+    return outcome;
+  },
+});

@@ -30,7 +30,7 @@ export const howMade = (rings: Rings) => `How ${named(rings)} ${rings.length ===
 const sameSort = (a: RingMaking, b: RingMaking): boolean => a.way === b.way && sourceIn(a) === sourceIn(b);
 
 const sourceIn = (making: RingMaking): string | undefined =>
-  making.way === 'segmented' ? making.sawnFrom?.is : undefined;
+  'sawnFrom' in making ? making.sawnFrom?.is : undefined;
 
 /** Makes one ring with other parameters; its woods carry over group by group. */
 function make(draft: Project, index: number, making: RingMaking): Outcome | undefined {

@@ -9,15 +9,13 @@ import { nearest } from '../wedge.js';
 import { starHolding } from './star.js';
 
 const NEED = { outerRadiusMm: mm(90), innerRadiusMm: mm(0), heightMm: mm(10) };
-const star = (points: number, borderMm = 0): ParamsOf<'medallion'> => ({
-  way: 'medallion',
-  floor: { figure: 'star', points, lit: 'clockwise' },
-  borderMm: mm(borderMm),
+const star = (points: number, borderMm = 0): ParamsOf<'disc'> => ({
+  way: 'disc',
+  sawnFrom: { is: 'star', points, lit: 'clockwise', borderMm: mm(borderMm) },
 });
-const cabin = (rounds: number): ParamsOf<'medallion'> => ({
-  way: 'medallion',
-  floor: { figure: 'cabin', rounds, heart: 0.2, laid: 'left' },
-  borderMm: mm(0),
+const cabin = (rounds: number): ParamsOf<'disc'> => ({
+  way: 'disc',
+  sawnFrom: { is: 'cabin', rounds, heart: 0.2, laid: 'left' },
 });
 
 const angleAt = (a: { x: number; y: number }, b: typeof a, c: typeof a): number => {

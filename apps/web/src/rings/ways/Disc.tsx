@@ -1,0 +1,66 @@
+import { edit, mm, type ParamsOf } from '@fellside/core';
+import { editPiece } from '../../store/edits.js';
+import { useActions } from '../../store/store.js';
+import { Choice } from '../../ui/Choice.js';
+import { shared } from '../targets.js';
+import { AfterControls } from './After.js';
+import { Answer } from './Answer.js';
+import { BoardRows } from './BoardRows.js';
+import { CabinFields, StarFields } from './FloorFields.js';
+import { type ControlsProps, useParams } from './params.js';
+import { STANDS } from './Segments.js';
+
+type SawnFrom = NonNullable<ParamsOf<'disc'>['sawnFrom']>;
+
+const BEGUN: { readonly [I in SawnFrom['is']]: Extract<SawnFrom, { is: I }> } = {
+  layers: { is: 'layers', layersMm: [mm(6)] },
+  star: { is: 'star', points: 8, lit: 'clockwise', borderMm: mm(12) },
+  cabin: { is: 'cabin', rounds: 5, heart: 0.15, laid: 'left' },
+};
+
+/** A disc can have segments again, flat ones; how else they stand is chosen then. */
+const CAN_STAND = STANDS.filter(([stand]) => ['round', 'centre', 'disc'].includes(stand));
+
+/** The answers that a disc is put together from, side by side where there is room; it has no joints. */
+export function DiscControls({ targets }: ControlsProps) {
+  const dispatch = useActions();
+  const { all, set } = useParams('disc', targets);
+  const is = shared(all.map(({ sawnFrom }) => sawnFrom?.is ?? 'one-board'));
+  return (
+    <div className="@container w-full">
+      <div className="grid grid-cols-1 content-start gap-x-5 gap-y-3 @min-[700px]:grid-cols-[14rem_minmax(0,1fr)_14.5rem]">
+        <Answer title="Segments">
+          <Choice
+            label="Segments stand"
+            className="w-44"
+            value="disc"
+            options={CAN_STAND}
+            onChange={(stand) =>
+              dispatch(editPiece(edit.startFrom(targets, stand === 'centre' ? 'pie' : 'flat')))
+            }
+          />
+        </Answer>
+        <Answer title="Sawn from">
+          <Choice
+            label="The disc is"
+            className="w-52"
+            value={is}
+            options={[
+              ['one-board', 'one board'],
+              ['layers', 'boards one above the other'],
+              ['star', 'a star of light and dark halves'],
+              ['cabin', 'a log cabin'],
+            ]}
+            onChange={(next) => set({ sawnFrom: next === 'one-board' ? undefined : BEGUN[next] })}
+          />
+          {is === 'layers' && <BoardRows targets={targets} />}
+          {is === 'star' && <StarFields targets={targets} />}
+          {is === 'cabin' && <CabinFields targets={targets} />}
+        </Answer>
+        <Answer title="Then">
+          <AfterControls targets={targets} />
+        </Answer>
+      </div>
+    </div>
+  );
+}

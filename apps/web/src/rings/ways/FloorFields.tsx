@@ -1,0 +1,81 @@
+import type { ParamsOf, Result } from '@fellside/core';
+import { Choice } from '../../ui/Choice.js';
+import { LengthField } from '../../ui/LengthField.js';
+import { NumberField } from '../../ui/NumberField.js';
+import { shared } from '../targets.js';
+import { type ControlsProps, useParams } from './params.js';
+
+type SawnFrom = NonNullable<ParamsOf<'disc'>['sawnFrom']>;
+type FloorOf<I extends SawnFrom['is']> = Extract<SawnFrom, { is: I }>;
+
+/** Floors of one sort, and how they are changed: what is changed in one goes to all. */
+function useFloor<I extends SawnFrom['is']>(is: I, targets: readonly number[]) {
+  const { all, set } = useParams('disc', targets);
+  const floors = all.flatMap(({ sawnFrom }) => (sawnFrom?.is === is ? [sawnFrom as FloorOf<I>] : []));
+  return {
+    common: <T,>(of: (floor: FloorOf<I>) => T): T | null => shared(floors.map(of)),
+    set: (change: Partial<FloorOf<I>>): Result<unknown> => set({ sawnFrom: { ...floors[0]!, ...change } }),
+  };
+}
+
+/** Points of a star, which halves of them are lit, and the border round it. */
+export function StarFields({ targets }: ControlsProps) {
+  const { common, set } = useFloor('star', targets);
+  return (
+    <>
+      <NumberField
+        label="Points"
+        className="w-16"
+        value={common((floor) => floor.points)}
+        onChange={(points) => set({ points })}
+      />
+      <Choice
+        label="Lit halves"
+        className="w-40"
+        value={common((floor) => floor.lit)}
+        options={[
+          ['clockwise', 'clockwise'],
+          ['counter-clockwise', 'counter-clockwise'],
+        ]}
+        onChange={(lit) => set({ lit })}
+      />
+      <LengthField
+        label="Border"
+        className="w-20"
+        value={common((floor) => floor.borderMm)}
+        onChange={(borderMm) => set({ borderMm })}
+      />
+    </>
+  );
+}
+
+/** Rounds of logs, the heart they are laid round, and the way round. */
+export function CabinFields({ targets }: ControlsProps) {
+  const { common, set } = useFloor('cabin', targets);
+  return (
+    <>
+      <NumberField
+        label="Rounds"
+        className="w-16"
+        value={common((floor) => floor.rounds)}
+        onChange={(rounds) => set({ rounds })}
+      />
+      <NumberField
+        label="Heart, share"
+        className="w-20"
+        value={common((floor) => floor.heart)}
+        onChange={(heart) => set({ heart })}
+      />
+      <Choice
+        label="Laid to the"
+        className="w-24"
+        value={common((floor) => floor.laid)}
+        options={[
+          ['left', 'left'],
+          ['right', 'right'],
+        ]}
+        onChange={(laid) => set({ laid })}
+      />
+    </>
+  );
+}
