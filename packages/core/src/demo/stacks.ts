@@ -76,7 +76,12 @@ export function gatheringBasket(): Project {
   const palette = [entry('white-ash', 'light'), entry('black-walnut', 'dark')];
   const woven = (i: number): Course => [
     11,
-    made('basket', 24, { waferMm: mm(3), leanDeg: 22, hand: 'right' }),
+    {
+      way: 'segmented',
+      count: 24,
+      lean: { tiltDeg: 22, hand: 'right', cut: 'same-edge' },
+      between: { put: 'spacers', spacers: { at: 'every', thicknessMm: mm(3) } },
+    },
     i % 2 === 0 ? 0 : 0.5,
   ];
   return piece(

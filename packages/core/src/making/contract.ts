@@ -75,7 +75,7 @@ export interface Made {
   readonly lean: number;
   /** Whether the ring is wood all round; otherwise there are gaps between its pieces. */
   readonly closed: boolean;
-  /** Whether every joint lies in an upright plane through the axis: a piece then holds one share of every circle. */
+  /** Whether every joint is an upright plane through the axis, from the ring's bottom to its top: a piece then holds one share of every circle. */
   readonly radial: boolean;
   /** How often the lay-out comes to itself in a turn, woods apart; so does the order of the places in every group. */
   readonly repeats: number;

@@ -3,7 +3,6 @@ import type { Mm, Rad } from '../measure/quantity.js';
 import type { Result } from '../measure/reason.js';
 import type { RingNeed } from '../ring/need.js';
 import type { Sanded } from '../ring/sanded.js';
-import { type BasketParams, basket } from './basket/basket.js';
 import type { Beginning, BoardRows, Made, Making, PlaceGroup, Start } from './contract.js';
 import { type DISC_STARTS, disc } from './disc/disc.js';
 import type { DiscParams } from './disc/params.js';
@@ -21,7 +20,7 @@ import type { TwistedParams } from './twisted/params.js';
 import { twisted } from './twisted/twisted.js';
 
 /** Ways of making a ring at the saw. */
-export type SawnMaking = SegmentedParams | BasketParams | TwistedParams | GlobeParams | DiscParams;
+export type SawnMaking = SegmentedParams | TwistedParams | GlobeParams | DiscParams;
 
 /** How a ring is made, with the parameters of that way. */
 export type RingMaking = SawnMaking | StockParams<SawnMaking>;
@@ -37,7 +36,6 @@ export type StartId =
 
 const SAWN = {
   segmented,
-  basket,
   twisted,
   globe,
   disc,

@@ -507,7 +507,7 @@ const examples: readonly (readonly [string, RingMaking, outer: number, inner: nu
     80,
     8,
   ],
-  ['a basket', { way: 'basket', count: 14, waferMm: mm(3), leanDeg: 20, hand: 'left' }, 90, 70, 12],
+  ['a basket', { ...(begun('basket', FROM) as ParamsOf<'segmented'>), count: 14 }, 90, 70, 12],
   ['a twisted slice', begun('twisted', FROM)!, 90, 0, 6],
   ['a star with a border', begun('medallion', FROM)!, 90, 0, 10],
   [

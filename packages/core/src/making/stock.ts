@@ -63,8 +63,8 @@ export interface PanelStock {
 }
 
 /** Volume of a round piece, mm³: drawn with many corners, but turned. */
-export const roundVolume = ({ widthMm, thicknessMm }: PanelStock): number =>
-  (Math.PI / 4) * widthMm ** 2 * thicknessMm;
+export const roundVolume = ({ widthMm }: PanelStock, heightMm: number): number =>
+  (Math.PI / 4) * widthMm ** 2 * heightMm;
 
 /** Comes off a glue-up that is counted with another ring of the same body. */
 export interface SliceStock {

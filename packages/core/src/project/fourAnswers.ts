@@ -47,6 +47,10 @@ const ANSWERS: Readonly<Record<string, (given: Old) => Answers>> = {
     };
   },
   pie: ({ plug }) => ({ toCentre: true, plug }),
+  basket: ({ waferMm, leanDeg, hand }) => ({
+    lean: { tiltDeg: leanDeg, hand, cut: 'same-edge' },
+    between: { put: 'spacers', spacers: { at: 'every', thicknessMm: waferMm } },
+  }),
   medallion: ({ floor, borderMm }) => {
     const { figure, ...rest } = floor as Readonly<Record<string, unknown>>;
     return { way: 'disc', sawnFrom: { is: figure, ...rest, ...(figure === 'star' && { borderMm }) } };

@@ -29,9 +29,17 @@ export const mirrorImage = (project: Project, name: string): Project => ({
   }),
 });
 
-/** So large that a ring of any parameters can be made of it, at its height or thin: which place lies where does not hang on it. */
+/** Heights of half a shell and of a whole one, as shares of its radius. */
+const SHELLS = [0.96, 1.93] as const;
+const RADIUS = 1000;
+
+/** So large that a ring of any parameters can be made of it, at its height, thin, or as high as a shell: which place lies where does not hang on it. */
 const sizes = ({ heightMm }: Ring) =>
-  [mm(1), heightMm].map((high) => ({ outerRadiusMm: mm(1000), innerRadiusMm: mm(600), heightMm: high }));
+  [1, heightMm, ...SHELLS.map((share) => share * RADIUS)].map((high) => ({
+    outerRadiusMm: mm(RADIUS),
+    innerRadiusMm: mm(0.6 * RADIUS),
+    heightMm: mm(high),
+  }));
 
 /** Woods by place in the mirrored ring: each place takes that of the piece which lies where it is seen in the mirror. */
 function woodsOf(ring: Ring, making: RingMaking): string[] {

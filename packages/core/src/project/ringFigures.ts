@@ -107,7 +107,7 @@ function piecesOf(
       kind,
       count: places.length,
       places,
-      volumeMm3: round ? roundVolume(stock) : mean(places),
+      volumeMm3: round ? roundVolume(stock, kind.heightMm) : mean(places),
       sanded: sandedFaces({ sanded, making }),
       ...(sawing?.spares && stock.from === 'strip' && { spares: sawing.spares }),
     }));

@@ -32,7 +32,7 @@ const FOUR_ANSWERS_SINCE = 11;
 /** Parameters of rings that have another place since a version. */
 const MOVED: readonly { readonly since: number; readonly fields: readonly string[] }[] = [
   { since: 12, fields: ['leanDeg', 'halves', 'divider'] },
-  { since: 13, fields: ['floor', 'borderMm'] },
+  { since: 13, fields: ['floor', 'borderMm', 'waferMm', 'leanDeg', 'hand'] },
 ];
 const ANSWERED_SINCE = 13;
 
@@ -111,7 +111,7 @@ function restAnswered(document: Document): Document {
   return { ...(fourAnswers(document) as Document), schema: 12 };
 }
 
-/** Version 13: floors are discs by what they are sawn from; every ring stays what it was. */
+/** Version 13: floors are discs by what they are sawn from, baskets are segments with spacers in leaning joints; every ring stays what it was. */
 function discsAnswered(document: Document): Document {
   return { ...(fourAnswers(document) as Document), schema: 13 };
 }

@@ -153,6 +153,37 @@ describe('documents of earlier versions and of this one', () => {
     expect(upgraded).toEqual({ way: 'segmented', ...now });
     expect(makingSchema.safeParse(upgraded).success).toBe(true);
   });
+  test.each([
+    [
+      { way: 'medallion', floor: { figure: 'star', points: 7, lit: 'clockwise' }, borderMm: 9 },
+      { is: 'star', points: 7, lit: 'clockwise', borderMm: 9 },
+    ],
+    [
+      { way: 'medallion', floor: { figure: 'cabin', rounds: 3, heart: 0.2, laid: 'left' }, borderMm: 0 },
+      { is: 'cabin', rounds: 3, heart: 0.2, laid: 'left' },
+    ],
+  ] as const)('a floor of version 12, %j', (old, sawnFrom) => {
+    expect(fourAnswers(old)).toEqual({ way: 'disc', sawnFrom });
+    expect(makingSchema.safeParse(fourAnswers(old)).success).toBe(true);
+  });
+  test('a version 12 dish comes in with its steps, but for those that led into its floor', () => {
+    const dish = stored(demoProjects().find(({ name }) => name.includes('Star'))!) as Project;
+    const older = JSON.parse(
+      JSON.stringify({ ...dish, schema: 12 }).replace(
+        /"way":"disc","sawnFrom":\{"is":"star","points":(\d+),"lit":"clockwise","borderMm":(\d+)\}/,
+        '"way":"medallion","floor":{"figure":"star","points":$1,"lit":"clockwise"},"borderMm":$2',
+      ),
+    );
+    expect(JSON.stringify(older)).toContain('medallion');
+    expect(readProject(older)).toEqual({ ok: true, value: dish });
+    expect(readProject({ ...older, schema: 13 }).ok).toBe(false);
+    for (const field of ['floor', 'borderMm'])
+      expect(
+        upgradedSteps([{ path: ['rings', 0, 'making', field], op: 'replace', value: 3 }], 12),
+      ).toBeNull();
+    const whole = [{ path: ['rings', 0, 'making'], op: 'replace', value: older.rings[0].making }];
+    expect(upgradedSteps(whole, 12)).toEqual([{ ...whole[0], value: dish.rings[0]!.making }]);
+  });
   test('a version 11 piece of staves comes in with its steps, but for those that led to where they lean', () => {
     const cup = stored(demoProjects()[0]!) as Project;
     const staved = run(cup, edit.startFrom([6], 'staved'));

@@ -263,6 +263,19 @@ const SEGMENTED: Readonly<Record<SegmentedStart | 'any', fc.Arbitrary<Segmented>
   ),
   open: ringsOf(count(4, 40), { between: gap.map((gap) => ({ put: 'gaps' as const, gap })) }),
   tilted: ringsOf(even(40), { lean: lean(CUTS), between: maybe(put), plug }),
+  basket: fc
+    .record({
+      count: count(4, 40),
+      thicknessMm: between(0.5, 4).map(mm),
+      tiltDeg: between(1, 30),
+      hand: fc.constantFrom('left' as const, 'right' as const),
+    })
+    .map(({ count, thicknessMm, tiltDeg, hand }) => ({
+      way: 'segmented' as const,
+      count,
+      lean: { tiltDeg, hand, cut: 'same-edge' as const },
+      between: { put: 'spacers' as const, spacers: { at: 'every' as const, thicknessMm } },
+    })),
   climbing: ringsOf(even(40), { lean: lean(CUTS), between: inJoints, after: maybe(sliced) }),
   resawn: ringsOf(even(40), {
     parts,
@@ -359,13 +372,6 @@ const OTHERS: {
       after: sawnFrom?.is === 'layers' ? undefined : after,
     }))
     .map(tidy),
-  basket: fc.record({
-    way: fc.constant('basket' as const),
-    count: count(4, 40),
-    waferMm: between(0.5, 4).map(mm),
-    leanDeg: between(1, 30),
-    hand: fc.constantFrom('left' as const, 'right' as const),
-  }),
   globe: fc.record({
     way: fc.constant('globe' as const),
     part: fc.constantFrom('whole' as const, 'half' as const),

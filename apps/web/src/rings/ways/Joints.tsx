@@ -1,4 +1,13 @@
-import { type Between, betweenBegun, edit, mm, type Result, type Spacers, spacersIn } from '@fellside/core';
+import {
+  type Between,
+  betweenBegun,
+  edit,
+  mm,
+  type Result,
+  type Spacers,
+  spacersIn,
+  weaves,
+} from '@fellside/core';
 import { useState } from 'react';
 import { editPiece } from '../../store/edits.js';
 import { planOf } from '../../store/selectors.js';
@@ -14,6 +23,9 @@ import { MixedJoints } from './MixedJoints.js';
 import { type ControlsProps, useParams } from './params.js';
 import { SpacerFields, thicknessOf } from './SpacerFields.js';
 import { SpacerLayers } from './SpacerLayers.js';
+
+/** A basket is a row of rings between two caps. */
+const LEAST_WOVEN = 3;
 
 type Put = Between['put'] | 'nothing';
 
@@ -70,7 +82,9 @@ export function JointControls({ targets }: ControlsProps) {
           onChange={(layers) => set({ between: ofLayers(between!, layers) })}
         />
       )}
-      {targets.length > 1 && all.every(({ lean }) => lean) && <Stripe targets={targets} />}
+      {targets.length > 1 && all.every(({ lean }) => lean) && (
+        <Stripe targets={targets} woven={targets.length >= LEAST_WOVEN && all.every(weaves)} />
+      )}
     </>
   );
 }
@@ -83,8 +97,8 @@ const ofLayers = (between: Between, layers: NonNullable<Spacers['layers']>): Bet
       ? { ...between, layers }
       : between;
 
-/** Turns that make a stripe run on over leaning rings, and hands in turn. */
-function Stripe({ targets }: ControlsProps) {
+/** Turns that make a stripe run on over leaning rings, hands in turn, and a basket woven. */
+function Stripe({ targets, woven }: ControlsProps & { readonly woven: boolean }) {
   const dispatch = useActions();
   const plan = useApp(planOf);
   const walls = plan.ok ? targets.flatMap((index) => plan.value.rings[index]?.wall.outerRadiusMm ?? []) : [];
@@ -107,6 +121,11 @@ function Stripe({ targets }: ControlsProps) {
       <Button onClick={() => dispatch(editPiece(edit.alternateHands(targets)))}>
         Left and right in turn
       </Button>
+      {woven && (
+        <Button onClick={() => dispatch(editPiece(edit.basketBand(targets)))}>
+          Weave: turn them half on, top and bottom ring as caps
+        </Button>
+      )}
     </>
   );
 }

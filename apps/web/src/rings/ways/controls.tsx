@@ -3,7 +3,6 @@ import type { ComponentType } from 'react';
 import { projectOf } from '../../store/house.js';
 import { useApp } from '../../store/store.js';
 import { shared } from '../targets.js';
-import { BasketControls } from './Basket.js';
 import { DiscControls } from './Disc.js';
 import { GlobeControls } from './Globe.js';
 import type { ControlsProps } from './params.js';
@@ -14,7 +13,6 @@ import { TwistedControls } from './Twisted.js';
 /** What is set for each way of making besides its number of segments; null where there is nothing. */
 const CONTROLS = {
   segmented: SegmentedControls,
-  basket: BasketControls,
   twisted: TwistedControls,
   globe: GlobeControls,
   disc: DiscControls,

@@ -89,30 +89,42 @@ describe('feature rings have their controls', () => {
     expect(screen.getByText(/woven over and under/)).toBeTruthy();
   });
 
-  test('a floor: star with its points, four of them refused; a log cabin', async () => {
+  test('a floor: star with its points, four of them refused; a log cabin; boards one above the other; sliced', async () => {
     const { making } = await bar('medallion', [0]);
     await type('Points', '12');
-    expect(making()).toMatchObject({ floor: { points: 12 } });
+    expect(making()).toMatchObject({ sawnFrom: { points: 12 } });
     await type('Points', '4');
     expect(refusal()).toMatch(/it has to have 5 to 16/);
-    await choose('Floor', 'log cabin');
+    await choose('Once it is glued', 'sliced from thicker stock');
+    expect(making()).toMatchObject({ way: 'disc', after: { done: 'sliced' } });
+    await choose('The disc is', 'a log cabin');
     await type('Rounds', '6');
-    expect(making()).toMatchObject({ floor: { figure: 'cabin', rounds: 6 } });
+    expect(making()).toMatchObject({ sawnFrom: { is: 'cabin', rounds: 6 }, after: { done: 'sliced' } });
+    await choose('The disc is', 'boards one above the other');
+    expect(making()).toMatchObject({ sawnFrom: { is: 'cabin' } });
+    await choose('Once it is glued', 'it stays whole');
+    await choose('The disc is', 'boards one above the other');
+    await type('Row 1, thickness', '3mm');
+    expect(making()).toEqual({ way: 'disc', sawnFrom: { is: 'layers', layersMm: [3] } });
+    await choose('The disc is', 'one board');
+    expect(making()).toEqual({ way: 'disc' });
   });
 
-  test('a basket: wafers and lean; three rings or more are woven with caps', async () => {
+  test('a disc takes the place of segments, and segments that of a disc', async () => {
+    const { making } = await bar('flat', [2]);
+    await choose('Segments stand', 'none: one disc');
+    expect(making()).toEqual({ way: 'disc' });
+    await choose('Segments stand', 'flat, to the centre');
+    expect(making()).toMatchObject({ way: 'segmented', toCentre: true });
+  });
+
+  test('a basket: spacers and lean; three rings or more are woven with caps', async () => {
     const { making } = await bar('basket', [7, 8, 9, 10]);
-    await type('Wafer', '3mm');
-    await type('Lean', '24');
-    await choose('Leaning to the', 'left');
-    expect(making()).toMatchObject({ waferMm: 3, leanDeg: 24, hand: 'left' });
+    await type('Spacer thickness', '3mm');
+    await type(/^Blade tilt/, '24');
+    expect(making()).toMatchObject({ lean: { tiltDeg: 24 }, between: { spacers: { thicknessMm: 3 } } });
     await userEvent.click(screen.getByRole('button', { name: /^Weave/ }));
-    expect([7, 8, 9, 10].map((ring) => making(ring).way)).toEqual([
-      'segmented',
-      'basket',
-      'basket',
-      'segmented',
-    ]);
+    expect([7, 8, 9, 10].map((ring) => 'lean' in making(ring))).toEqual([false, true, true, false]);
   });
 
   test('a twisted stack: strips, and sections that are turned on slice by slice', async () => {

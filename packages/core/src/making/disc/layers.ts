@@ -61,10 +61,7 @@ export const boards: DiscSource<Boards> = {
         step(
           'plane',
           'planer',
-          say`Plane ${thick.length} boards, bottom to top, to ${sayList(
-            thick.map((one) => sayMm(one, 'thickness')),
-            ' and ',
-          )}, each at least ${sayMm(2 * outerRadiusMm, 'width')} wide; edge-glue two where one is narrower.`,
+          say`Plane ${thick.length} boards, bottom to top, to ${sayList(thick.map((one) => sayMm(one, 'thickness')))}, each at least ${sayMm(2 * outerRadiusMm, 'width')} wide; edge-glue two where one is narrower.`,
           ['dust'],
         ),
         step(

@@ -63,7 +63,7 @@ export const layered: Source<Layers> = {
       );
     return done({
       kinds: layerKinds(board, borders, frame, beside.inOrder === true || beside.after?.done === 'opened'),
-      radial: board.laid === 'bottom-up',
+      radial: false,
       together: togetherOf(layered.groups(board), frame.framing.count),
       lay: (place) => layLayer(board, borders, frame, place),
       layers: lines,

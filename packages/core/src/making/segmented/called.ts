@@ -1,28 +1,28 @@
 import { gapIn, spacersIn } from '../joints/between.js';
 import type { SegmentedParams } from './params.js';
 import { SEGMENTED_STARTS, type SegmentedStart, START_OF } from './starts.js';
+import { weaves } from './weaving.js';
 
 /** The starting points that a ring has something of, the one that says most of it first. */
-function startsIn({
-  sawnFrom,
-  after,
-  lean,
-  between,
-  inOrder,
-  staves,
-  toCentre,
-  inHalves,
-}: SegmentedParams): SegmentedStart[] {
-  const climbing = lean !== undefined && spacersIn(between) !== undefined;
+function startsIn(given: SegmentedParams): SegmentedStart[] {
+  const { sawnFrom, after, lean, between, inOrder, staves, toCentre, inHalves } = given;
+  const woven = weaves(given);
+  const climbing = !woven && lean !== undefined && spacersIn(between) !== undefined;
   return [
     ...(sawnFrom ? [START_OF[sawnFrom.is]] : []),
     ...(staves ? (['staved'] as const) : []),
     ...(inHalves ? (['halves'] as const) : []),
     ...(toCentre ? (['pie'] as const) : []),
     ...(after?.done === 'sliced' ? (['resawn'] as const) : []),
-    ...(climbing ? (['climbing'] as const) : lean ? (['tilted'] as const) : []),
+    ...(woven
+      ? (['basket'] as const)
+      : climbing
+        ? (['climbing'] as const)
+        : lean
+          ? (['tilted'] as const)
+          : []),
     ...(gapIn(between) ? (['open'] as const) : []),
-    ...(spacersIn(between) && !climbing ? (['spaced'] as const) : []),
+    ...(spacersIn(between) && !lean ? (['spaced'] as const) : []),
     ...(inOrder || after?.done === 'opened' ? (['grain'] as const) : []),
   ];
 }
@@ -37,6 +37,7 @@ const BESIDE: Partial<Record<SegmentedStart, string>> = {
   halves: 'in two halves',
   resawn: 'sliced',
   climbing: 'leaning with spacers',
+  basket: 'woven',
   tilted: 'leaning',
   open: 'with gaps',
   spaced: 'with spacers',

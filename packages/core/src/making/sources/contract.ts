@@ -33,7 +33,7 @@ export interface Against {
 export interface Sawn
   extends Partial<Pick<Made, 'together' | 'hidesGlue' | 'reads' | 'layers' | 'figures' | 'warnings'>> {
   readonly kinds: readonly PieceKind[];
-  /** Whether every joint within a segment lies towards the axis as its ends do. */
+  /** Whether every joint within a segment is an upright plane towards the axis, as its ends are. */
   readonly radial: boolean;
   lay(place: number): Rising | readonly LaidPiece[];
   /** From the board to the sawn segment. */

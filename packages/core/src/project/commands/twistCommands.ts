@@ -1,10 +1,12 @@
+import type { SegmentedParams } from '../../making/segmented/params.js';
+import { weaves } from '../../making/segmented/weaving.js';
 import type { TwistedParams } from '../../making/twisted/params.js';
 import { slicesOf } from '../../making/twisted/told.js';
 import { say, sayMm } from '../../measure/said.js';
+import { keyOfTone } from '../../pattern/tones.js';
 import type { Project, Ring } from '../schema.js';
 import type { Command } from './command.js';
 import { named, type Rings } from './each.js';
-import { meantWoods } from './wayCommands.js';
 
 export interface TwistWay {
   /** Every slice by the same step; each step larger than the one before; there and then back. */
@@ -94,14 +96,20 @@ export const basketBand = (rings: Rings): Command => ({
   label: `Basket band of ${named(rings)}`,
   apply(draft) {
     const order = [...rings].sort((a, b) => a - b);
-    const sample = order.map((i) => draft.rings[i]!.making).find(({ way }) => way === 'basket');
-    if (sample?.way !== 'basket') return undefined;
-    const dark = meantWoods(draft, sample)!.at(-1)!;
+    const sample = order
+      .map((i) => draft.rings[i]!.making)
+      .find((making): making is SegmentedParams => making.way === 'segmented' && weaves(making));
+    if (!sample) return undefined;
+    const { count } = sample;
+    const light = keyOfTone(draft.palette, 'light');
+    const dark = keyOfTone(draft.palette, 'dark');
     order.forEach((index, i) => {
       const ring = draft.rings[index]!;
       const cap = i === 0 || i === order.length - 1;
-      ring.making = cap ? { way: 'segmented', count: sample.count } : { ...sample };
-      ring.woods = cap ? Array.from({ length: sample.count }, () => dark) : meantWoods(draft, sample)!;
+      ring.making = cap ? { way: 'segmented', count } : { ...sample };
+      ring.woods = Array.from({ length: cap ? count : 2 * count }, (_, place) =>
+        cap || place >= count ? dark : light,
+      );
       ring.turn = (i % 2) / 2;
     });
     return undefined;

@@ -7,49 +7,58 @@ import { insteadOf, makeRing, type ParamsOf } from '../registry.js';
 import type { StripStock } from '../stock.js';
 
 const NEED = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(15) };
-const basket = (change: Partial<ParamsOf<'basket'>> = {}): ParamsOf<'basket'> => ({
-  way: 'basket',
-  count: 16,
-  waferMm: mm(3),
-  leanDeg: 20,
-  hand: 'right',
-  ...change,
+interface Basket {
+  readonly count?: number;
+  readonly spacerMm?: number;
+  readonly tiltDeg?: number;
+  readonly hand?: 'left' | 'right';
+}
+const basket = ({
+  count = 16,
+  spacerMm = 3,
+  tiltDeg = 20,
+  hand = 'right',
+}: Basket = {}): ParamsOf<'segmented'> => ({
+  way: 'segmented',
+  count,
+  lean: { tiltDeg, hand, cut: 'same-edge' },
+  between: { put: 'spacers', spacers: { at: 'every', thicknessMm: mm(spacerMm) } },
 });
 
 describe('a basket band', () => {
-  test('wafers are s/cos τ wide at every level and move by h·tan τ', () => {
+  test('spacers are s/cos τ wide at every level and move by h·tan τ', () => {
     const made = madeRing(basket(), NEED);
-    const [wafer] = made.lay(16);
+    const [spacer] = made.lay(16);
     for (const share of [0, 0.5, 1]) {
-      const [a, b] = outlineAt(wafer!, share);
+      const [a, b] = outlineAt(spacer!, share);
       expect(Math.hypot(b!.x - a!.x, b!.y - a!.y)).toBeCloseTo(3 / Math.cos(fromDegrees(20)), 9);
     }
-    expect(wafer!.top[0]!.y - wafer!.bottom[0]!.y).toBeCloseTo(15 * Math.tan(fromDegrees(20)), 9);
+    expect(spacer!.top[0]!.y - spacer!.bottom[0]!.y).toBeCloseTo(15 * Math.tan(fromDegrees(20)), 9);
   });
   test('leaning to the left is the mirror image', () => {
     const [right] = madeRing(basket(), NEED).lay(16);
     const [left] = madeRing(basket({ hand: 'left' }), NEED).lay(16);
     expect(left!.top[0]!.y).toBeCloseTo(right!.bottom[0]!.y, 9);
   });
-  test('a wafer as it is planed has the volume of the wafer as it lies', () => {
+  test('a spacer as it is planed has the volume of the spacer as it lies', () => {
     const made = madeRing(basket(), NEED);
     const stock = made.kinds[1]!.stock as StripStock;
     expect(stock.widthMm).toBe(3);
     expect(stock.longEdgeMm * stock.widthMm * stock.thicknessMm).toBeCloseTo(volumeOfAll(made.lay(16)), 6);
   });
-  test('counts segments and wafers, leaning one way, and reads only over three rings', () => {
+  test('counts segments and spacers, leaning one way, and reads only over three rings', () => {
     const made = madeRing(basket(), NEED);
     expect(made.kinds.map(({ name, places }) => [name, places.length])).toEqual([
-      ['Segment', 16],
-      ['Wafer', 16],
+      ['Segment leaning right', 16],
+      ['Spacer', 16],
     ]);
     expect((made.kinds[0]!.stock as StripStock).hand).toBe('right');
     expect(made.reads).toEqual({ as: 'weaving', rings: 3 });
     expect(made.pictures!()[0]!.parts.length).toBe(30);
   });
   test.each([
-    ['tilt-eats-segment', basket({ count: 40, leanDeg: 45 }), { ...NEED, heightMm: mm(60) }],
-    ['hole-too-small', basket({ count: 40, waferMm: mm(8) }), { ...NEED, innerRadiusMm: mm(2) }],
+    ['tilt-eats-segment', basket({ count: 40, tiltDeg: 45 }), { ...NEED, heightMm: mm(60) }],
+    ['hole-too-small', basket({ count: 40, spacerMm: 8 }), { ...NEED, innerRadiusMm: mm(2) }],
   ] as const)(
     '%s is refused with figures, and something near it is proposed where there is',
     (code, making, need) => {
