@@ -217,7 +217,7 @@ const BAD: readonly (readonly [way: string, label: string, text: string, says: R
   ['Plugs and frames', 'Across', '4', /reaches .* from the middle; the face of .* ends at/],
   ['Medallion floor', 'Points', '17', /it has to have 5 to 16/],
   ['Twisted stack', 'Row 1, thickness', '0', /Strip is 0/],
-  ['Basket band', 'Lean', '60', /it has to be a number from 1 to 45/],
+  ['Basket band', 'Blade tilt', '70', /it has to be a number from 0.1 to 60/],
 ];
 
 test('what cannot be is told in a sentence with its limit', async ({ page, fellside }) => {

@@ -45,3 +45,49 @@ test('staves of layers with spacers, a pie, two halves of layers: set, refused w
   await page.reload();
   await expect(pieces).toContainText(/Inner layer, second half/);
 });
+
+test('a foot of two boards, a star sliced in two, a basket: set, refused with what would, and their pieces in Cuts', async ({
+  page,
+  fellside,
+}) => {
+  await open(page, fellside, 'Fell Race Cup', 'Rings');
+  await ring(page, 1).click();
+  const from = answer(page, 'Sawn from').getByLabel('The disc is');
+  const then = answer(page, 'Then').getByLabel('Once it is glued');
+  await from.selectOption('boards one above the other');
+  await bar(page).getByLabel('Row 1, thickness', { exact: true }).fill('1/8');
+  await bar(page).getByLabel('Row 1, thickness', { exact: true }).press('Enter');
+  await then.selectOption('sliced from thicker stock');
+  await expect(page.getByText(/let the disc stay whole, or take one board/).first()).toBeVisible();
+
+  await ring(page, 2).click();
+  await ring(page, 3).click({ modifiers: ['Shift'] });
+  await from.selectOption('a star of light and dark halves');
+  await then.selectOption('sliced from thicker stock');
+  await expect(bar(page)).toContainText('Slices of one thick disc: 2, 3');
+
+  const stand = answer(page, 'Segments').getByLabel('Segments stand');
+  await ring(page, 7).click();
+  await stand.selectOption('none: one disc');
+  await expect(from).toHaveValue('one-board');
+  await stand.selectOption('flat, to the centre');
+  await expect(bar(page).getByRole('button', { name: /^Made as Pie with a plug/ })).toBeVisible();
+
+  await ring(page, 8).click();
+  await ring(page, 10).click({ modifiers: ['Shift'] });
+  await bar(page)
+    .getByRole('button', { name: /^Made as/ })
+    .click();
+  await page.getByRole('button', { name: 'Basket band', exact: true }).click();
+  await bar(page)
+    .getByRole('button', { name: /^Weave/ })
+    .click();
+  await saved(page);
+
+  await go(page, 'Cuts');
+  const pieces = page.getByRole('region', { name: 'Pieces' });
+  for (const what of [/Bottom layer/, /Top layer/, /Lit half/, /Spacer/])
+    await expect(pieces).toContainText(what);
+  await page.reload();
+  await expect(pieces).toContainText(/Lit half/);
+});

@@ -71,7 +71,7 @@ export function whirlpoolGoblet(): Project {
   );
 }
 
-/** Light segments and dark leaning wafers between caps, woven over five rings. */
+/** Light segments and dark leaning spacers between caps, woven over five rings. */
 export function gatheringBasket(): Project {
   const palette = [entry('white-ash', 'light'), entry('black-walnut', 'dark')];
   const woven = (i: number): Course => [

@@ -34,8 +34,6 @@ export const FIGURE_NAMES = {
   'joints-move-bottom-to-top': 'Joints move, bottom to top',
   'turn-of-a-joint-outside': 'Turn of a joint, outside',
   'height-at-which-it-looks-right': 'Height at which it looks right',
-  'wafers-move-bottom-to-top': 'Wafers move, bottom to top',
-  'wafer-level': 'Wafer, level',
   'spacer-level': 'Spacer, level',
   'double-thick-stock': 'Double-thick stock',
   'blade-tilt': 'Blade tilt',

@@ -35,15 +35,16 @@ export function DiscControls({ targets }: ControlsProps) {
             className="w-44"
             value="disc"
             options={CAN_STAND}
-            onChange={(stand) =>
-              dispatch(editPiece(edit.startFrom(targets, stand === 'centre' ? 'pie' : 'flat')))
-            }
+            onChange={(stand) => {
+              if (stand !== 'disc')
+                dispatch(editPiece(edit.startFrom(targets, stand === 'centre' ? 'pie' : 'flat')));
+            }}
           />
         </Answer>
         <Answer title="Sawn from">
           <Choice
             label="The disc is"
-            className="w-52"
+            className="w-60"
             value={is}
             options={[
               ['one-board', 'one board'],

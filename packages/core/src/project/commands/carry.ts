@@ -11,12 +11,9 @@ const CALLED: Readonly<Record<string, string>> = {
   lean: 'tilt',
   staves: 'staves on end',
   toCentre: 'segments to the centre',
-  leanDeg: 'lean',
   inHalves: 'make-up of its halves',
   item: 'place in the stash',
   stripsMm: 'strips of the board',
-  floor: 'floor',
-  waferMm: 'wafers',
 };
 
 /** What segments are sawn from and what is done then, by what it is. */
@@ -26,6 +23,8 @@ const CALLED_BY: Readonly<Record<string, string>> = {
   plugs: 'plugs and edges',
   letters: 'letters',
   illusion: 'illusion',
+  star: 'star',
+  cabin: 'log cabin',
   sliced: 'link with the other slices',
   opened: 'leaves of a book',
 };
