@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { length, text } from '../../measure/field.js';
 import { type Mm, mm, rad } from '../../measure/quantity.js';
 import { say, sayList, sayMade, sayMm } from '../../measure/said.js';
+import { SAME_LENGTH } from '../../measure/tolerance.js';
 import type { RingNeed } from '../../ring/need.js';
 import type { PieceKind } from '../contract.js';
 import type { Figure } from '../figures.js';
@@ -125,7 +126,9 @@ export function slicedSteps(
   gluing: readonly Step[],
   called = 'ring',
 ): Step[] {
-  const heights = [...new Set(heightsMm)].map((height) => sayMm(height, 'thickness'));
+  const heights = heightsMm
+    .filter((height, i) => heightsMm.findIndex((other) => Math.abs(other - height) < SAME_LENGTH) === i)
+    .map((height) => sayMm(height, 'thickness'));
   return [
     ...onceFor(after.from, [
       ...gluing,

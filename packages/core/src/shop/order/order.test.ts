@@ -1,8 +1,9 @@
 import { describe, expect, test } from 'vitest';
 import { demoProjects } from '../../demo/index.js';
 import { START_IDS } from '../../making/registry.js';
+import { mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
-import { startFrom } from '../../project/commands/edits.js';
+import { setAfter, setParams, startFrom } from '../../project/commands/edits.js';
 import { workOf } from '../../project/ordered.js';
 import type { Project } from '../../project/schema.js';
 import { ringOwner } from '../../ring/owner.js';
@@ -84,6 +85,22 @@ test.each(START_IDS.filter((start) => start !== 'stock'))(
       for (const { id } of needs) expect(at.get(id) ?? -1).toBeLessThan(i);
   },
 );
+
+test('slices of one thick star are glued up and sawn apart once, each cleaned up by itself; boards of a disc are glued face to face', () => {
+  const sliced = after(
+    named('Fell Race Cup'),
+    startFrom([1, 2], 'medallion'),
+    setAfter([1, 2], 'sliced'),
+    setParams([3], 'disc', { sawnFrom: { is: 'layers', layersMm: [mm(6)] } }),
+  );
+  const { jobs } = worked(sliced);
+  expect(new Set(jobs.map(({ id }) => id)).size).toBe(jobs.length);
+  const said = jobs.flatMap(({ says }) => says.map(plain));
+  const times = (words: RegExp) => said.filter((sentence) => words.test(sentence)).length;
+  expect([times(/True one face of the thick disc/), times(/^Glue them round the middle/)]).toEqual([1, 1]);
+  expect([times(/saw off 2 of 19\.05 mm, losing/), times(/^Plane 2 boards, bottom to top/)]).toEqual([1, 1]);
+  expect([times(/Clean up each slice/), times(/Glue them face to face/)]).toEqual([2, 1]);
+});
 
 test('one setting of the saw after the other, each with its head; ring by ring under one', () => {
   const lantern = named('Lantern');
