@@ -64,6 +64,14 @@ test('still, it becomes better; what is only to become better is left when anoth
   ]);
 });
 
+test('what was wanted meanwhile comes before what was begun becomes better', async () => {
+  const { asked, follower } = byHand();
+  follower.want(wanted(1, FINE));
+  follower.want(wanted(2, FINE));
+  await asked[0]!.answer(true);
+  expect(asked[1]).toMatchObject({ version: 2, columns: 4 });
+});
+
 test('after its end nothing is shown any more', async () => {
   const { asked, shown, follower, drops } = byHand();
   follower.want(wanted(1, FINE));

@@ -91,6 +91,27 @@ describe('drawing a sampled wall', () => {
       new Set(down(INKS).slice(6, 14)).size,
     );
   });
+  test('level joints and edges of rings are lines of one pixel, however tall the rows of the wall are drawn', () => {
+    const wall = fourPlaces(400, 10);
+    const upper = wall.place.length / 2;
+    const drawn = (of: SampledWall, inks: Inks) => {
+      const canvas = canvasOf(80, 40);
+      drawUnrolled(canvas, of, inks, { heightAt: (y) => 10 - (y + 0.5) / 4 }, false);
+      return Array.from({ length: 40 }, (_, y) => channel(canvas.pixels[y * 80 + 10]!, 'r'));
+    };
+    const plain = drawn(wall, INKS);
+    const darker = (column: number[]) => column.flatMap((light, y) => (light < plain[y]! - 20 ? [y] : []));
+    const joint = { ...wall, place: wall.place.map((place, i) => (place === 0 && i < upper ? 2 : place)) };
+    expect(darker(drawn(joint, INKS))).toEqual([19]);
+    const two: Inks = {
+      ...INKS,
+      ofPlace: [INKS.ofPlace[0]!, INKS.ofPlace[0]!],
+      upright: [INKS.upright[0]!, INKS.upright[0]!],
+      joined: [null, null],
+    };
+    const rings = { ...wall, ring: wall.ring.map((_, i) => (i < upper ? 1 : 0)) };
+    expect(darker(drawn(rings, two))).toEqual([19]);
+  });
   test('seen from the front: half of it, nothing beyond its radius, turned by the view', () => {
     const drawn = (view: number) => {
       const canvas = canvasOf(60, 20);

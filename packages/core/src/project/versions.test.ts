@@ -166,6 +166,14 @@ describe('documents of earlier versions and of this one', () => {
     expect(fourAnswers(old)).toEqual({ way: 'disc', sawnFrom });
     expect(makingSchema.safeParse(fourAnswers(old)).success).toBe(true);
   });
+  test('a basket of version 12 is the same ring of leaning segments with spacers', () => {
+    expect(fourAnswers({ way: 'basket', count: 14, waferMm: 3, leanDeg: 20, hand: 'left' })).toEqual({
+      way: 'segmented',
+      count: 14,
+      lean: { tiltDeg: 20, hand: 'left', cut: 'same-edge' },
+      between: { put: 'spacers', spacers: { at: 'every', thicknessMm: 3 } },
+    });
+  });
   test('a version 12 dish comes in with its steps, but for those that led into its floor', () => {
     const dish = stored(demoProjects().find(({ name }) => name.includes('Star'))!) as Project;
     const older = JSON.parse(
@@ -177,7 +185,7 @@ describe('documents of earlier versions and of this one', () => {
     expect(JSON.stringify(older)).toContain('medallion');
     expect(readProject(older)).toEqual({ ok: true, value: dish });
     expect(readProject({ ...older, schema: 13 }).ok).toBe(false);
-    for (const field of ['floor', 'borderMm'])
+    for (const field of ['floor', 'borderMm', 'waferMm', 'leanDeg', 'hand'])
       expect(
         upgradedSteps([{ path: ['rings', 0, 'making', field], op: 'replace', value: 3 }], 12),
       ).toBeNull();

@@ -75,6 +75,7 @@ describe('sliced from a thicker one', () => {
       thicknessMm: 25,
       slicing: { slices: 3, keptMm: 20 },
     });
+    expect([0, 2].map((index) => slice(index).gives.outerRadiusMm)).toEqual([90, 90]);
     expect(slice(0).figures).toContainEqual({ key: 'thick-ring', value: 25, unit: 'mm' });
   });
   test('is counted once, with the lowest slice; each is as high as its ring', () => {

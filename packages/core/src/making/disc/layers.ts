@@ -82,8 +82,8 @@ export const boards: DiscSource<Boards> = {
     left: (_, { kinds }) => kinds.at(-1)!.heightMm,
   },
   instead(of, { heightMm }) {
-    const share =
-      heightMm / (of.layersMm.reduce((sum, layer) => sum + layer, 0) * (1 + 1 / of.layersMm.length));
-    return share < 1 ? { ...of, layersMm: of.layersMm.map((layer) => mm(layer * share)) } : null;
+    const { layersMm } = of;
+    const share = heightMm / (layersMm.reduce((sum, layer) => sum + layer, 0) * (1 + 1 / layersMm.length));
+    return { ...of, layersMm: layersMm.map((layer) => mm(layer * share)) };
   },
 };

@@ -145,6 +145,7 @@ test('a ring is called by what there is most of, and what is beside it', () => {
     [{ parts: [1, 2] }, 'Unequal segments'],
     [GAPS, 'Open segments'],
     [{ lean: lean('same-edge'), ...SPACERS }, 'Basket band'],
+    [{ lean: lean('turned-over'), ...SPACERS }, 'Climbing stripe'],
     [{ lean: lean('same-edge'), ...SPACERS, ...plug(20) }, 'Climbing stripe'],
     [{ lean: lean('same-edge'), ...SPACERS, ...SLICED }, 'Slices of a thick ring, woven'],
     [{ lean: lean('same-edge'), ...SPACERS, ...OUTSIDE_IN }, 'Segments of layers, leaning with spacers'],

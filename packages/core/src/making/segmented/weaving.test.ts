@@ -3,7 +3,8 @@ import { fromDegrees, mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
 import { madeRing, refusalOf } from '../../testing/rings.js';
 import { outlineAt, volumeOfAll } from '../layOut.js';
-import { insteadOf, makeRing, type ParamsOf } from '../registry.js';
+import { UNSANDED } from '../planing.js';
+import { begun, insteadOf, makeRing, type ParamsOf } from '../registry.js';
 import type { StripStock } from '../stock.js';
 
 const NEED = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(15) };
@@ -24,6 +25,18 @@ const basket = ({
   lean: { tiltDeg, hand, cut: 'same-edge' },
   between: { put: 'spacers', spacers: { at: 'every', thicknessMm: mm(spacerMm) } },
 });
+
+test.each([
+  [24, { at: 'even', number: 12 }],
+  [15, { at: 'even', number: 5 }],
+  [25, { at: 'even', number: 5 }],
+  [13, { at: 'every' }],
+])(
+  'a climbing stripe of %i segments begins with spacers spread evenly, in all joints where nothing else is even',
+  (segments, spacers) => {
+    expect(begun('climbing', { segments, body: 'b' })).toMatchObject({ between: { spacers } });
+  },
+);
 
 describe('a basket band', () => {
   test('spacers are s/cos τ wide at every level and move by h·tan τ', () => {
@@ -55,6 +68,8 @@ describe('a basket band', () => {
     expect((made.kinds[0]!.stock as StripStock).hand).toBe('right');
     expect(made.reads).toEqual({ as: 'weaving', rings: 3 });
     expect(made.pictures!()[0]!.parts.length).toBe(30);
+    const [stack] = made.steps(UNSANDED).filter(({ id }) => id === made.pictures!()[0]!.step);
+    expect(plain(stack!.says)).toMatch(/half a segment from the one below; at least 3 rings/);
   });
   test.each([
     ['tilt-eats-segment', basket({ count: 40, tiltDeg: 45 }), { ...NEED, heightMm: mm(60) }],

@@ -35,6 +35,25 @@ describe('what is done with rings once they are glued', () => {
   });
 });
 
+describe('what is done with discs', () => {
+  const discs = after(cup, edit.startFrom([0, 1, 2], 'disc'));
+  test('they are sliced from a thicker one, and what is lost in it is set, as of rings of segments', () => {
+    const sliced = after(discs, edit.setAfter([0, 1], 'sliced'), edit.setLost([0, 1], { kerfMm: mm(3) }));
+    expect(afterOf(sliced, 0)).toMatchObject({ done: 'sliced', kerfMm: 3 });
+    expect(afterOf(sliced, 1)).toEqual(afterOf(sliced, 0));
+    expect(afterOf(sliced, 2)).toBeUndefined();
+    expect(afterOf(after(sliced, edit.setAfter([1], 'whole')), 1)).toBeUndefined();
+  });
+  test('they are not opened like a book; where segments cannot be sliced, the discs beside them are not either', () => {
+    const mixed = after(discs, edit.startFrom([8], 'open'));
+    expect(refusal(mixed, edit.setAfter([0, 8], 'sliced'))).toMatch(
+      /close the gaps, or leave the ring whole/,
+    );
+    const opened = after(discs, edit.setAfter([0, 9], 'opened'));
+    expect([0, 9].map((ring) => afterOf(opened, ring)?.done)).toEqual([undefined, 'opened']);
+  });
+});
+
 test('what is set of boards that differ leaves what differs as it is', () => {
   const board = (thick: number) =>
     edit.setParams([thick], 'segmented', {
