@@ -50,40 +50,35 @@ export const setStavesLean = (rings: Rings, leanDeg: number): Command =>
 export const setLean = (rings: Rings, change: Partial<Leaning>): Command =>
   changeParams(rings, 'segmented', ({ lean }) => (lean ? { lean: { ...lean, ...change } } : {}));
 
-/** What is done with rings once they are glued: nothing, or they come off one thick ring of their own, or are opened like a book. */
+/** What is done with rings once they are glued: nothing, or they come off one thick ring, or disc, of their own, or are opened like a book. */
 export const setAfter = (rings: Rings, done: After['done'] | 'whole'): Command => ({
   label: howMade(rings),
   apply(draft, ripping) {
-    const after: After | undefined =
-      done === 'whole'
-        ? undefined
-        : done === 'opened'
-          ? { done, ...RESAW }
-          : { done, from: freshBody(draft), ...RESAW };
-    const edits = [setParams(rings, 'segmented', { after })];
-    if (after?.done !== 'opened') edits.push(setParams(rings, 'disc', { after }));
-    return inTurn(edits).apply(draft, ripping);
+    if (done === 'whole') return afterwards(rings, () => undefined).apply(draft, ripping);
+    if (done === 'sliced')
+      return afterwards(rings, () => ({ done, from: freshBody(draft), ...RESAW })).apply(draft, ripping);
+    return setParams(rings, 'segmented', { after: { done, ...RESAW } }).apply(draft, ripping);
   },
 });
 
-/** What is lost in it, of rings that are sawn apart already; each stays a slice of the thick ring that it is of. */
-export const setLost = (rings: Rings, change: Partial<Pick<After, 'kerfMm' | 'cleanUpMm'>>): Command => ({
-  label: howMade(rings),
-  apply: inTurn([
-    changeParams(rings, 'segmented', ({ after }) => (after ? { after: { ...after, ...change } } : {})),
-    changeParams(rings, 'disc', ({ after }) => (after ? { after: { ...after, ...change } } : {})),
-  ]).apply,
+type Sliced = Extract<After, { done: 'sliced' }>;
+
+/** What is done with rings of segments, and then with discs; each sort is a glue-up of its own. */
+const afterwards = (rings: Rings, after: () => Sliced | undefined): Pick<Command, 'apply'> => ({
+  apply(draft, ripping) {
+    const segments = setParams(rings, 'segmented', { after: after() }).apply(draft, ripping);
+    if (segments?.reasons) return segments;
+    return setParams(rings, 'disc', { after: after() }).apply(draft, ripping) ?? segments;
+  },
 });
 
-/** Edits of rings that are made in several ways, one after the other; the first that is refused ends it. */
-const inTurn = (edits: readonly Command[]): Pick<Command, 'apply'> => ({
+/** What is lost in it, of rings that are sawn apart already; each stays a slice of what it is of. */
+export const setLost = (rings: Rings, change: Partial<Pick<After, 'kerfMm' | 'cleanUpMm'>>): Command => ({
+  label: howMade(rings),
   apply(draft, ripping) {
-    let outcome: ReturnType<Command['apply']>;
-    for (const edit of edits) {
-      const next = edit.apply(draft, ripping);
-      if (next?.reasons) return next;
-      outcome ??= next;
-    }
-    return outcome;
+    const lost = <A extends After>(after: A | undefined) => (after ? { after: { ...after, ...change } } : {});
+    const segments = changeParams(rings, 'segmented', ({ after }) => lost(after)).apply(draft, ripping);
+    if (segments?.reasons) return segments;
+    return changeParams(rings, 'disc', ({ after }) => lost(after)).apply(draft, ripping) ?? segments;
   },
 });

@@ -44,6 +44,12 @@ describe('what is done with discs', () => {
     expect(afterOf(sliced, 2)).toBeUndefined();
     expect(afterOf(after(sliced, edit.setAfter([1], 'whole')), 1)).toBeUndefined();
   });
+  test('segments and discs that are chosen together come off glue-ups of their own', () => {
+    const both = after(discs, edit.setAfter([0, 1, 8, 9], 'sliced'));
+    const from = [0, 1, 8, 9].map((ring) => (afterOf(both, ring) as { from: string }).from);
+    expect([from[0] === from[1], from[2] === from[3], from[0] === from[2]]).toEqual([true, true, false]);
+    expect(rings(both).every(({ made }) => made.ok)).toBe(true);
+  });
   test('they are not opened like a book; where segments cannot be sliced, the discs beside them are not either', () => {
     const mixed = after(discs, edit.startFrom([8], 'open'));
     expect(refusal(mixed, edit.setAfter([0, 8], 'sliced'))).toMatch(
