@@ -1,7 +1,7 @@
 import type { UnitSystem } from '../measure/format.js';
 import { type Said, say, sayList, sayMm, sentenceIn } from '../measure/said.js';
 import type { Job } from '../shop/order/job.js';
-import type { Tick } from '../shop/order/ticks.js';
+import { jobNow, type Tick } from '../shop/order/ticks.js';
 import { spanSaid } from './hours.js';
 import type { JournalEntry } from './journalEntry.js';
 import { WORK_KINDS } from './workKind.js';
@@ -87,7 +87,7 @@ function counted(
         at,
         until: until === at ? null : until,
         device,
-        says: countSaid(jobs.get(job), amount),
+        says: countSaid(jobs.get(jobNow(job)), amount),
         entry: null,
       });
   return lines;

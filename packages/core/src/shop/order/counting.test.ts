@@ -6,6 +6,7 @@ import { DEFAULT_SHOP } from '../../settings/shop.js';
 import { SHIPPED_WOODS } from '../../wood/catalogue.js';
 import { counted, nextJob, upTo } from './counting.js';
 import { isDone } from './states.js';
+import { doneBy, lastBy } from './ticks.js';
 
 const cup = demoProjects().find(({ name }) => name.includes('Cup'))!;
 const worked = workOf({ ...cup, schools: { stacking: 'batches', batch: 3 } }, DEFAULT_SHOP, SHIPPED_WOODS);
@@ -55,4 +56,23 @@ test('the next job, and all that comes before one', () => {
   expect(upTo(order, new Map([['ring-r9/rip', 1]]), 'ring-r9/glue').map(({ id }) => id)).toEqual(
     glue.slice(1),
   );
+});
+
+test('wafers of a basket that were counted before its step was called otherwise stay counted, and can be taken back', () => {
+  const basket = demoProjects().find(({ name }) => name.includes('Basket'))!;
+  const order = workOf(basket, DEFAULT_SHOP, SHIPPED_WOODS);
+  if (!order.ok) throw new Error('order');
+  const job = order.value.jobs.find(({ id }) => id.endsWith('/spacers'))!;
+  const tick = (of: string, amount: number) => ({
+    id: `${of} ${amount}`,
+    job: of,
+    amount,
+    at: '2026-11-01T10:00:00Z',
+    device: 'bench',
+  });
+  const old = job.id.replace(/spacers$/, 'wafers');
+  const done = doneBy([tick(old, 20), tick(job.id, 4)]);
+  expect([...done]).toEqual([[job.id, 24]]);
+  expect(doneBy([tick(old, 20), tick(job.id, -20)]).get(job.id)).toBe(0);
+  expect([...lastBy([tick(old, 20)]).keys()]).toEqual([job.id]);
 });

@@ -9,10 +9,23 @@ export interface Tick {
   readonly device: string;
 }
 
+/** Steps that had another name when baskets were a way of their own: what was counted of them is done. */
+const CALLED_BEFORE: ReadonlyMap<string, string> = new Map([['wafers', 'spacers']]);
+
+/** A job's id as it is called today; it may have been counted under an older name. */
+export function jobNow(job: string): string {
+  const at = job.lastIndexOf('/') + 1;
+  const now = CALLED_BEFORE.get(job.slice(at));
+  return now === undefined ? job : job.slice(0, at) + now;
+}
+
 /** How many of each job are done. */
 export function doneBy(ticks: readonly Tick[]): Map<string, number> {
   const done = new Map<string, number>();
-  for (const { job, amount } of ticks) done.set(job, (done.get(job) ?? 0) + amount);
+  for (const tick of ticks) {
+    const job = jobNow(tick.job);
+    done.set(job, (done.get(job) ?? 0) + tick.amount);
+  }
   return done;
 }
 
@@ -22,6 +35,6 @@ export function lastBy(
 ): Map<string, { readonly at: number; readonly device: string }> {
   const last = new Map<string, { at: number; device: string }>();
   for (const { job, amount, at, device } of ticks)
-    if (amount > 0) last.set(job, { at: Date.parse(at), device });
+    if (amount > 0) last.set(jobNow(job), { at: Date.parse(at), device });
   return last;
 }
