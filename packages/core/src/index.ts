@@ -154,7 +154,6 @@ export {
 export type { After } from './making/segmented/after.js';
 export type { SegmentedParams } from './making/segmented/params.js';
 export { sourceBegun } from './making/segmented/starts.js';
-export { weaves } from './making/segmented/weaving.js';
 export type { SawnFrom } from './making/sources/registry.js';
 export { compoundAngles } from './making/staves/staves.js';
 export { cautionsOf, type Step, setOf, TOOLS, type Tool } from './making/step.js';

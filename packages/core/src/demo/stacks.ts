@@ -81,6 +81,7 @@ export function gatheringBasket(): Project {
       count: 24,
       lean: { tiltDeg: 22, hand: 'right', cut: 'same-edge' },
       between: { put: 'spacers', spacers: { at: 'every', thicknessMm: mm(3) } },
+      woven: true,
     },
     i % 2 === 0 ? 0 : 0.5,
   ];

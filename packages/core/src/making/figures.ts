@@ -20,6 +20,7 @@ export const FIGURE_NAMES = {
   'strips-in-the-disc': 'Strips in the disc',
   'strips-in-all-slices': 'Strips in all slices',
   'thick-ring': 'Thick ring',
+  'thick-disc': 'Thick disc',
   'slices-of-it': 'Slices of it',
   'face-width': 'Face, width',
   plugs: 'Plugs',

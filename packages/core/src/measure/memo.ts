@@ -52,7 +52,7 @@ export function remembered<K extends object, Rest extends AFew, T>(
   work: (of: K, ...rest: Rest) => T,
 ): (of: K, ...rest: Rest) => T {
   const slot = Symbol();
-  // Each by itself: a list of them for every question took a sixth of a plan after an edit.
+  // Each by itself: a list of them for every question took a tenth of a plan after an edit.
   const asked = (of: K, a?: unknown, b?: unknown, c?: unknown): T => {
     const last = keptOn(of, slot) as KeptFew | undefined;
     if (last && last.a === a && last.b === b && last.c === c) return last.answer as T;

@@ -50,6 +50,7 @@ const ANSWERS: Readonly<Record<string, (given: Old) => Answers>> = {
   basket: ({ waferMm, leanDeg, hand }) => ({
     lean: { tiltDeg: leanDeg, hand, cut: 'same-edge' },
     between: { put: 'spacers', spacers: { at: 'every', thicknessMm: waferMm } },
+    woven: true,
   }),
   medallion: ({ floor, borderMm }) => {
     const { figure, ...rest } = floor as Readonly<Record<string, unknown>>;

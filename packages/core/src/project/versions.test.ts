@@ -172,6 +172,7 @@ describe('documents of earlier versions and of this one', () => {
       count: 14,
       lean: { tiltDeg: 20, hand: 'left', cut: 'same-edge' },
       between: { put: 'spacers', spacers: { at: 'every', thicknessMm: 3 } },
+      woven: true,
     });
   });
   test('a version 12 dish comes in with its steps, but for those that led into its floor', () => {

@@ -275,6 +275,7 @@ const SEGMENTED: Readonly<Record<SegmentedStart | 'any', fc.Arbitrary<Segmented>
       count,
       lean: { tiltDeg, hand, cut: 'same-edge' as const },
       between: { put: 'spacers' as const, spacers: { at: 'every' as const, thicknessMm } },
+      woven: true as const,
     })),
   climbing: ringsOf(even(40), { lean: lean(CUTS), between: inJoints, after: maybe(sliced) }),
   resawn: ringsOf(even(40), {

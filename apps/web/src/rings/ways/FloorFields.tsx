@@ -1,4 +1,6 @@
-import type { ParamsOf, Result } from '@fellside/core';
+import { edit, type ParamsOf } from '@fellside/core';
+import { editPiece } from '../../store/edits.js';
+import { useActions } from '../../store/store.js';
 import { Choice } from '../../ui/Choice.js';
 import { LengthField } from '../../ui/LengthField.js';
 import { NumberField } from '../../ui/NumberField.js';
@@ -8,13 +10,15 @@ import { type ControlsProps, useParams } from './params.js';
 type SawnFrom = NonNullable<ParamsOf<'disc'>['sawnFrom']>;
 type FloorOf<I extends SawnFrom['is']> = Extract<SawnFrom, { is: I }>;
 
-/** Floors of one sort, and how they are changed: what is changed in one goes to all. */
+/** Floors of one sort, and how they are changed: what differs and is not changed stays as it is. */
 function useFloor<I extends SawnFrom['is']>(is: I, targets: readonly number[]) {
-  const { all, set } = useParams('disc', targets);
+  const dispatch = useActions();
+  const { all } = useParams('disc', targets);
   const floors = all.flatMap(({ sawnFrom }) => (sawnFrom?.is === is ? [sawnFrom as FloorOf<I>] : []));
   return {
     common: <T,>(of: (floor: FloorOf<I>) => T): T | null => shared(floors.map(of)),
-    set: (change: Partial<FloorOf<I>>): Result<unknown> => set({ sawnFrom: { ...floors[0]!, ...change } }),
+    set: (change: Parameters<typeof edit.setDiscSource<I>>[2]) =>
+      dispatch(editPiece(edit.setDiscSource(targets, is, change))),
   };
 }
 

@@ -3,10 +3,10 @@ import {
   betweenBegun,
   edit,
   mm,
+  type ParamsOf,
   type Result,
   type Spacers,
   spacersIn,
-  weaves,
 } from '@fellside/core';
 import { useState } from 'react';
 import { editPiece } from '../../store/edits.js';
@@ -15,6 +15,7 @@ import { useActions, useApp } from '../../store/store.js';
 import { Button } from '../../ui/Button.js';
 import { Choice } from '../../ui/Choice.js';
 import { LengthField } from '../../ui/LengthField.js';
+import { Switch } from '../../ui/Switch.js';
 import { shared } from '../targets.js';
 import { GapFields } from './GapFields.js';
 import { HalvesJoints } from './HalvesJoints.js';
@@ -82,12 +83,25 @@ export function JointControls({ targets }: ControlsProps) {
           onChange={(layers) => set({ between: ofLayers(between!, layers) })}
         />
       )}
+      {all.every(canWeave) && (
+        <div className="flex h-8 items-center">
+          <Switch
+            label="Woven, as a basket"
+            on={all.every(({ woven }) => woven)}
+            onChange={(on) => set({ woven: on || undefined })}
+          />
+        </div>
+      )}
       {targets.length > 1 && all.every(({ lean }) => lean) && (
-        <Stripe targets={targets} woven={targets.length >= LEAST_WOVEN && all.every(weaves)} />
+        <Stripe targets={targets} woven={targets.length >= LEAST_WOVEN && all.every(({ woven }) => woven)} />
       )}
     </>
   );
 }
+
+/** Spacers in every joint that leans can be woven. */
+const canWeave = ({ lean, between }: ParamsOf<'segmented'>): boolean =>
+  lean !== undefined && between?.put === 'spacers' && between.spacers.at === 'every';
 
 /** The same with its spacers glued up of layers. */
 const ofLayers = (between: Between, layers: NonNullable<Spacers['layers']>): Between =>

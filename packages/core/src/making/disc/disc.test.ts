@@ -76,7 +76,7 @@ describe('sliced from a thicker one', () => {
       slicing: { slices: 3, keptMm: 20 },
     });
     expect([0, 2].map((index) => slice(index).gives.outerRadiusMm)).toEqual([90, 90]);
-    expect(slice(0).figures).toContainEqual({ key: 'thick-ring', value: 25, unit: 'mm' });
+    expect(slice(0).figures).toContainEqual({ key: 'thick-disc', value: 25, unit: 'mm' });
   });
   test('is counted once, with the lowest slice; each is as high as its ring', () => {
     for (const index of [1, 2]) expect(slice(index).kinds.map(({ stock }) => stock.from)).toEqual(['slice']);

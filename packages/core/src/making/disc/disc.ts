@@ -88,7 +88,7 @@ export const disc: Making<DiscParams> = {
           given.after ? sawnWith(glued, { ...kind, heightMm: need.heightMm }) : kind,
         ),
         lay,
-        figures: [...slicingFigures(given.after, glued), ...figures],
+        figures: [...slicingFigures(given.after, glued, 'disc'), ...figures],
         steps: (planing) =>
           given.after ? slicedSteps(given.after, glued, steps(planing), 'disc') : steps(planing),
         ...(pictures && { pictures }),

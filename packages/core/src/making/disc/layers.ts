@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { length } from '../../measure/field.js';
 import { mm, rad, TURN } from '../../measure/quantity.js';
-import { done, refuse } from '../../measure/reason.js';
+import { done } from '../../measure/reason.js';
 import { say, sayList, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
-import { bordersOf, MOST_LAYERS } from '../layered/params.js';
+import { bordersOf, layerNames, MOST_LAYERS, nothingOnTop, thinnedTo } from '../layered/params.js';
 import { step } from '../step.js';
 import type { DiscSource } from './contract.js';
 import { roundKind, roundOutline, sawRound } from './round.js';
@@ -20,11 +20,7 @@ const params = z.strictObject({
 
 export type Boards = z.infer<typeof params>;
 
-const names = ({ layersMm }: Boards): string[] => [
-  'Bottom layer',
-  ...layersMm.slice(1).map((_, i) => `Layer ${i + 2}`),
-  'Top layer',
-];
+const names = ({ layersMm }: Boards): string[] => layerNames({ laid: 'bottom-up', layersMm });
 
 /** Boards glued face to face, one above the other. */
 export const boards: DiscSource<Boards> = {
@@ -39,13 +35,7 @@ export const boards: DiscSource<Boards> = {
     const { heightMm, outerRadiusMm } = size;
     const borders = bordersOf(of.layersMm, heightMm);
     const under = borders.at(-2)!;
-    if (under >= heightMm - SAME_LENGTH)
-      return refuse(
-        'layer-too-thick',
-        'sawnFrom.layersMm',
-        say`The layers under the topmost are ${sayMm(under)} thick and the disc ${sayMm(heightMm)} high; nothing is left for the top layer.`,
-        { most: heightMm },
-      );
+    if (under >= heightMm - SAME_LENGTH) return nothingOnTop('sawnFrom.layersMm', under, 'disc', heightMm);
     const thick = borders.slice(1).map((to, i) => mm(to - borders[i]!));
     const outline = roundOutline(size);
     return done({
@@ -81,9 +71,5 @@ export const boards: DiscSource<Boards> = {
     upward: () => true,
     left: (_, { kinds }) => kinds.at(-1)!.heightMm,
   },
-  instead(of, { heightMm }) {
-    const { layersMm } = of;
-    const share = heightMm / (layersMm.reduce((sum, layer) => sum + layer, 0) * (1 + 1 / layersMm.length));
-    return { ...of, layersMm: layersMm.map((layer) => mm(layer * share)) };
-  },
+  instead: (of, { heightMm }) => ({ ...of, layersMm: thinnedTo(of.layersMm, heightMm) }),
 };

@@ -1,10 +1,9 @@
-import { mm } from '../../measure/quantity.js';
 import { done, refuse } from '../../measure/reason.js';
 import { say, sayMm } from '../../measure/said.js';
 import { SAME_LENGTH } from '../../measure/tolerance.js';
 import { type Against, type Beside, type Source, togetherOf } from '../sources/contract.js';
 import { bordersIn, layerFigures, layerKinds, layLayer, linesOf, squareTo, wholeOf } from './layers.js';
-import { type Layers, layerNames, layersSchema } from './params.js';
+import { type Layers, layerNames, layersSchema, nothingOnTop, thinnedTo } from './params.js';
 import { layeredPictures } from './pictures.js';
 import { layeredSteps } from './steps.js';
 
@@ -43,14 +42,14 @@ export const layered: Source<Layers> = {
     const taken = borders.at(-2)!;
     const square = squareTo(frame);
     if (taken >= whole - SAME_LENGTH)
-      return refuse(
-        'layer-too-thick',
-        'sawnFrom.layersMm',
-        board.laid === 'outside-in'
-          ? say`The layers outside the innermost are ${sayMm(square * taken)} thick and the ${frame.framing.staves ? 'staves' : 'strip'} ${sayMm(square * whole)} ${frame.framing.staves ? 'thick' : 'wide'}; nothing is left for the inner layer.`
-          : say`The layers under the topmost are ${sayMm(taken)} thick and the ring ${sayMm(whole)} high; nothing is left for the top layer.`,
-        { most: square * whole },
-      );
+      return board.laid === 'bottom-up'
+        ? nothingOnTop('sawnFrom.layersMm', taken, 'ring', whole)
+        : refuse(
+            'layer-too-thick',
+            'sawnFrom.layersMm',
+            say`The layers outside the innermost are ${sayMm(square * taken)} thick and the ${frame.framing.staves ? 'staves' : 'strip'} ${sayMm(square * whole)} ${frame.framing.staves ? 'thick' : 'wide'}; nothing is left for the inner layer.`,
+            { most: square * whole },
+          );
     const lines = linesOf(board, borders, frame);
     const plugMm = (frame.framing.plug?.diameterMm ?? 0) / 2;
     const innermost = lines.at(-1);
@@ -76,9 +75,7 @@ export const layered: Source<Layers> = {
     const whole = squareTo(frame) * wholeOf(board, frame);
     const { layersMm } = board;
     const taken = layersMm.reduce((sum, layer) => sum + layer, 0);
-    if (taken < whole - SAME_LENGTH) return null;
-    const share = (whole * layersMm.length) / (layersMm.length + 1) / taken;
-    return { ...board, layersMm: layersMm.map((layer) => mm(layer * share)) };
+    return taken < whole - SAME_LENGTH ? null : { ...board, layersMm: thinnedTo(layersMm, whole) };
   },
 };
 

@@ -1,5 +1,8 @@
 import { z } from 'zod';
 import { length } from '../../measure/field.js';
+import { type Mm, mm } from '../../measure/quantity.js';
+import { refuse } from '../../measure/reason.js';
+import { say, sayMm } from '../../measure/said.js';
 
 /** More layers than this nobody glues up. */
 export const MOST_LAYERS = 12;
@@ -27,7 +30,7 @@ export const layersSchema = z.discriminatedUnion('laid', [
 export type Layers = z.infer<typeof layersSchema>;
 
 /** What the layers are called, from the first. */
-export function layerNames({ laid, layersMm }: Layers): string[] {
+export function layerNames({ laid, layersMm }: Pick<Layers, 'laid' | 'layersMm'>): string[] {
   const [first, last] =
     laid === 'outside-in' ? ['Outer layer', 'Inner layer'] : ['Bottom layer', 'Top layer'];
   return [first, ...layersMm.slice(1).map((_, i) => `Layer ${i + 2}`), last];
@@ -38,6 +41,22 @@ export const bordersOf = (layersMm: readonly number[], whole: number): number[] 
   let sum = 0;
   return [0, ...layersMm.map((layer) => (sum += layer)), whole];
 };
+
+/** Why layers one above the other leave nothing for the topmost in what is so high (mm). */
+export const nothingOnTop = (field: string, takenMm: number, called: 'ring' | 'disc', highMm: number) =>
+  refuse(
+    'layer-too-thick',
+    field,
+    say`The layers under the topmost are ${sayMm(takenMm)} thick and the ${called} ${sayMm(highMm)} high; nothing is left for the top layer.`,
+    { most: highMm },
+  );
+
+/** The same layers so much thinner that the last has as much as they have on the average, of a whole (mm). */
+export function thinnedTo(layersMm: readonly number[], whole: number): Mm[] {
+  const taken = layersMm.reduce((sum, layer) => sum + layer, 0);
+  const share = (whole * layersMm.length) / (layersMm.length + 1) / taken;
+  return layersMm.map((layer) => mm(layer * share));
+}
 
 /** Whether a segment stands upside down. */
 export const isTurned = (board: Layers, segment: number): boolean =>

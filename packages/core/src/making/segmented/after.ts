@@ -109,11 +109,15 @@ function offSlice(stock: Exclude<Stock, { from: 'slice' | 'stash' }>): Stock {
 }
 
 /** What sawing apart comes to. */
-export function slicingFigures(after: After | undefined, { need, heightsMm }: GluedUp): Figure[] {
+export function slicingFigures(
+  after: After | undefined,
+  { need, heightsMm }: GluedUp,
+  called: 'ring' | 'disc' = 'ring',
+): Figure[] {
   if (after?.done === 'opened') return [{ key: 'double-thick-stock', value: need.heightMm, unit: 'mm' }];
   return after
     ? [
-        { key: 'thick-ring', value: need.heightMm, unit: 'mm' },
+        { key: `thick-${called}`, value: need.heightMm, unit: 'mm' },
         { key: 'slices-of-it', value: heightsMm.length, unit: 'count' },
       ]
     : [];
@@ -124,7 +128,7 @@ export function slicedSteps(
   after: Extract<After, { done: 'sliced' }>,
   { need, heightsMm }: GluedUp,
   gluing: readonly Step[],
-  called = 'ring',
+  called: 'ring' | 'disc' = 'ring',
 ): Step[] {
   const heights = heightsMm
     .filter((height, i) => heightsMm.findIndex((other) => Math.abs(other - height) < SAME_LENGTH) === i)

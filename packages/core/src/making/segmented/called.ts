@@ -1,12 +1,10 @@
 import { gapIn, spacersIn } from '../joints/between.js';
 import type { SegmentedParams } from './params.js';
 import { SEGMENTED_STARTS, type SegmentedStart, START_OF } from './starts.js';
-import { weaves } from './weaving.js';
 
 /** The starting points that a ring has something of, the one that says most of it first. */
 function startsIn(given: SegmentedParams): SegmentedStart[] {
-  const { sawnFrom, after, lean, between, inOrder, staves, toCentre, inHalves } = given;
-  const woven = weaves(given);
+  const { woven, sawnFrom, after, lean, between, inOrder, staves, toCentre, inHalves } = given;
   const climbing = !woven && lean !== undefined && spacersIn(between) !== undefined;
   return [
     ...(sawnFrom ? [START_OF[sawnFrom.is]] : []),

@@ -6,6 +6,7 @@ import { type SawnFrom, sourceOf } from '../sources/registry.js';
 /** The four answers. */
 export interface Answers extends Beside {
   readonly sawnFrom?: SawnFrom | undefined;
+  readonly woven?: true | undefined;
 }
 
 /** Why answers do not go together, with what would; null where they do. The rules, one to a line, in `RULES`. */
@@ -52,6 +53,14 @@ const RULES: readonly ((given: Answers) => Against | null)[] = [
     const wrong = between ? wrongBetween(count, between) : null;
     return wrong && { ...wrong, path: ['between', ...wrong.path] };
   },
+  ({ woven, lean, between }) =>
+    woven &&
+    !(lean && lean.cut !== 'turned-over' && between?.put === 'spacers' && between.spacers.at === 'every')
+      ? against(
+          'woven',
+          'A ring of a basket has a spacer in every joint, and all of its joints lean one way; make it so, or do not weave it.',
+        )
+      : null,
   ({ between, plug }) =>
     gapIn(between) && plug
       ? against(

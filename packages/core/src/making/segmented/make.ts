@@ -15,7 +15,7 @@ import { type Step, step } from '../step.js';
 import { gluedUp, openBook, sawnWith, slicedSteps, slicingFigures } from './after.js';
 import { marksOf } from './order.js';
 import type { SegmentedParams } from './params.js';
-import { STACK_WOVEN, WEAVING, weaves, wovenPicture } from './weaving.js';
+import { STACK_WOVEN, WEAVING, wovenPicture } from './weaving.js';
 
 /** What can be given a wood: the pieces of the segments sort by sort, then what lies between them, and the plug. */
 export function groupsOf(given: SegmentedParams): PlaceGroup[] {
@@ -53,7 +53,7 @@ export function makeSegmented(given: SegmentedParams, need: RingNeed): Result<Ma
     const steps = [...sawn.steps(planing), ...arranging(frame)];
     if (inOrder || opened) steps.push(numbering(opened ? count / 2 : count, count, !opened));
     if (opened) steps.push(openBook(opened, count / 2));
-    return [...steps, ...joining(frame), ...(weaves(given) ? [STACK_WOVEN] : [])];
+    return [...steps, ...joining(frame), ...(given.woven ? [STACK_WOVEN] : [])];
   };
   return done(
     assemble({
@@ -68,7 +68,7 @@ export function makeSegmented(given: SegmentedParams, need: RingNeed): Result<Ma
       lean: frame.faces.lean,
       together: sawn.together,
       hidesGlue: sawn.hidesGlue,
-      reads: weaves(given) ? WEAVING : sawn.reads,
+      reads: given.woven ? WEAVING : sawn.reads,
       layers: sawn.layers,
       figures: [...slicingFigures(after, glued), ...frame.figures, ...(sawn.figures ?? [])],
       warnings: [...frame.warnings, ...(sawn.warnings ?? [])],
@@ -80,7 +80,7 @@ export function makeSegmented(given: SegmentedParams, need: RingNeed): Result<Ma
       mark: marksOf(given, places),
       steps: (planing) =>
         after?.done === 'sliced' ? slicedSteps(after, glued, gluing(planing)) : gluing(planing),
-      ...(weaves(given) && { pictures: () => [wovenPicture(given, frame)] }),
+      ...(given.woven && { pictures: () => [wovenPicture(given, frame)] }),
       ...(sawn.pictures && {
         pictures: () => (given.staves ? sawn.pictures!().map(ofStaves) : sawn.pictures!()),
       }),

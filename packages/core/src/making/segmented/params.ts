@@ -28,6 +28,8 @@ export const segmentedParams = z
     plug: plugSchema.optional(),
     lean: leanSchema.optional(),
     between: betweenSchema.optional(),
+    /** A ring of a basket: stacked half a segment on from the one below, its leaning spacers read as weaving. */
+    woven: z.literal(true).optional(),
     sawnFrom: sawnFromSchema.optional(),
     after: afterSchema.optional(),
   })

@@ -70,10 +70,13 @@ export const segmented: Making<SegmentedParams> = {
     return jointRun(lean, [bottom, bottom + within.heightMm], radiusMm);
   },
   leans: ({ lean }) => lean !== undefined,
-  strict: ({ sawnFrom }) => sourceOf(sawnFrom).source.strict === true,
+  strict: ({ sawnFrom, woven }) => woven === true || sourceOf(sawnFrom).source.strict === true,
   tones(given) {
     const { source, of } = sourceOf(given.sawnFrom);
-    const sawn = source.tones?.(of, given.count);
+    const { count, woven } = given;
+    const segments = placesOfSegments(source.groups(of), count);
+    const sawn =
+      source.tones?.(of, count) ?? (woven ? Array.from({ length: segments }, () => 'light' as const) : null);
     if (!sawn) return null;
     const others = otherGroups(given).reduce((sum, { count }) => sum + count, 0);
     return [...sawn, ...Array.from({ length: others }, () => 'dark' as const)];

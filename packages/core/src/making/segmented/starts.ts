@@ -2,7 +2,6 @@ import { mm } from '../../measure/quantity.js';
 import type { Beginning, Start } from '../contract.js';
 import { halvesBegun, LEAST_OF_A_HALF } from '../halves/params.js';
 import { betweenBegun, SPACER_BEGUN } from '../joints/begun.js';
-import type { Between } from '../joints/between.js';
 import { LEAN_BEGUN } from '../joints/lean.js';
 import { FIRST_GLYPH } from '../lettered/lettered.js';
 import type { SawnFrom } from '../sources/registry.js';
@@ -17,14 +16,6 @@ const begin =
     count: Math.min(most, from.segments),
     ...answers(from),
   });
-
-/** Spacers in every other joint, or every third where that does not come out even; in all of them where nothing does. */
-function everySome(segments: number): Between {
-  const every = [2, 3, 5, 7].find((some) => segments % some === 0 && segments > some);
-  return every
-    ? { put: 'spacers', spacers: { at: 'even', number: segments / every, thicknessMm: SPACER_BEGUN } }
-    : betweenBegun('spacers', segments);
-}
 
 const AS_IT_WAS = 'as-it-was';
 
@@ -65,7 +56,10 @@ export const SEGMENTED_STARTS = {
     keeps: ['plug'],
     begin: begin(({ segments }) => ({
       lean: LEAN_BEGUN,
-      between: everySome(segments),
+      between:
+        segments % 2 === 0
+          ? { put: 'spacers', spacers: { at: 'even', number: segments / 2, thicknessMm: SPACER_BEGUN } }
+          : betweenBegun('spacers', segments),
     })),
   },
   basket: {
@@ -76,6 +70,7 @@ export const SEGMENTED_STARTS = {
     begin: begin(() => ({
       lean: { tiltDeg: 20, hand: 'right', cut: 'same-edge' },
       between: { put: 'spacers', spacers: { at: 'every', thicknessMm: mm(2.5) } },
+      woven: true,
     })),
   },
   resawn: {

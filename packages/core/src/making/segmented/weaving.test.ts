@@ -4,7 +4,7 @@ import { plain } from '../../measure/said.js';
 import { madeRing, refusalOf } from '../../testing/rings.js';
 import { outlineAt, volumeOfAll } from '../layOut.js';
 import { UNSANDED } from '../planing.js';
-import { begun, insteadOf, makeRing, type ParamsOf } from '../registry.js';
+import { calledOf, insteadOf, makeRing, makingSchema, type ParamsOf } from '../registry.js';
 import type { StripStock } from '../stock.js';
 
 const NEED = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(15) };
@@ -24,19 +24,8 @@ const basket = ({
   count,
   lean: { tiltDeg, hand, cut: 'same-edge' },
   between: { put: 'spacers', spacers: { at: 'every', thicknessMm: mm(spacerMm) } },
+  woven: true,
 });
-
-test.each([
-  [24, { at: 'even', number: 12 }],
-  [15, { at: 'even', number: 5 }],
-  [25, { at: 'even', number: 5 }],
-  [13, { at: 'every' }],
-])(
-  'a climbing stripe of %i segments begins with spacers spread evenly, in all joints where nothing else is even',
-  (segments, spacers) => {
-    expect(begun('climbing', { segments, body: 'b' })).toMatchObject({ between: { spacers } });
-  },
-);
 
 describe('a basket band', () => {
   test('spacers are s/cos τ wide at every level and move by h·tan τ', () => {
@@ -84,4 +73,20 @@ describe('a basket band', () => {
       if (near) expect(makeRing(near, need).ok).toBe(true);
     },
   );
+  test('is said of a ring, not guessed: spacers that climb in every joint are no basket', () => {
+    const { woven: _, ...climbing } = basket();
+    const made = madeRing(climbing, NEED);
+    expect([made.reads, made.pictures, calledOf(climbing)]).toEqual([null, undefined, 'Climbing stripe']);
+    expect(made.steps(UNSANDED).map(({ id }) => id)).not.toContain('stack');
+  });
+  test.each([
+    [{ ...basket(), lean: undefined }],
+    [{ ...basket({ count: 16 }), lean: { tiltDeg: 20, hand: 'left', cut: 'turned-over' } }],
+    [{ ...basket(), between: { put: 'spacers', spacers: { at: 'even', number: 4, thicknessMm: 3 } } }],
+    [{ ...basket(), between: undefined }],
+  ])('%j is no basket, and says what would be', (making) => {
+    expect(makingSchema.safeParse(making).error?.issues[0]?.message).toMatch(
+      /a spacer in every joint, and all of its joints lean one way; make it so, or do not weave it/,
+    );
+  });
 });

@@ -11,15 +11,6 @@ const LEAST_RINGS = 3;
 
 export const WEAVING: Made['reads'] = { as: 'weaving', rings: LEAST_RINGS };
 
-/** Whether a ring is one of a basket: segments of one wood with a spacer in every joint, all leaning one way. */
-export const weaves = ({ lean, between, sawnFrom, plug }: SegmentedParams): boolean =>
-  lean !== undefined &&
-  lean.cut !== 'turned-over' &&
-  between?.put === 'spacers' &&
-  between.spacers.at === 'every' &&
-  sawnFrom === undefined &&
-  plug === undefined;
-
 /** Stacking rings of a basket. */
 export const STACK_WOVEN: Step = step(
   'stack',

@@ -1,3 +1,4 @@
+import type { DiscSawnFrom } from '../../making/disc/sources.js';
 import { halvesBegun, LEAST_OF_A_HALF } from '../../making/halves/params.js';
 import type { Leaning } from '../../making/joints/lean.js';
 import { type After, RESAW } from '../../making/segmented/after.js';
@@ -18,6 +19,16 @@ export const setSource = <I extends SawnFrom['is']>(
 ): Command =>
   changeParams(rings, 'segmented', ({ sawnFrom }) =>
     sawnFrom?.is === is ? { sawnFrom: without({ ...sawnFrom, ...change }) as unknown as SawnFrom } : {},
+  );
+
+/** The same of what discs are sawn from. */
+export const setDiscSource = <I extends DiscSawnFrom['is']>(
+  rings: Rings,
+  is: I,
+  change: Change<Extract<DiscSawnFrom, { is: I }>>,
+): Command =>
+  changeParams(rings, 'disc', ({ sawnFrom }) =>
+    sawnFrom?.is === is ? { sawnFrom: { ...sawnFrom, ...change } as DiscSawnFrom } : {},
   );
 
 /** How the segments of a ring stand together: flat round a hole or to the centre, on end as staves, or in two halves. */

@@ -35,6 +35,23 @@ describe('what is done with rings once they are glued', () => {
   });
 });
 
+test('what is set of floors that differ leaves what differs as it is', () => {
+  const star = (points: number, lit: 'clockwise' | 'counter-clockwise') => ({
+    sawnFrom: { is: 'star' as const, points, lit, borderMm: mm(0) },
+  });
+  const stars = after(
+    cup,
+    edit.startFrom([0, 1], 'medallion'),
+    edit.setParams([0], 'disc', star(8, 'clockwise')),
+    edit.setParams([1], 'disc', star(12, 'clockwise')),
+    edit.setDiscSource([0, 1], 'star', { lit: 'counter-clockwise' }),
+    edit.setDiscSource([0, 1], 'cabin', { rounds: 3 }),
+  );
+  expect([0, 1].map((ring) => stars.rings[ring]!.making)).toEqual(
+    [8, 12].map((points) => ({ way: 'disc', ...star(points, 'counter-clockwise') })),
+  );
+});
+
 describe('what is done with discs', () => {
   const discs = after(cup, edit.startFrom([0, 1, 2], 'disc'));
   test('they are sliced from a thicker one, and what is lost in it is set, as of rings of segments', () => {

@@ -14,6 +14,7 @@ const CALLED: Readonly<Record<string, string>> = {
   inHalves: 'make-up of its halves',
   item: 'place in the stash',
   stripsMm: 'strips of the board',
+  woven: 'weaving',
 };
 
 /** What segments are sawn from and what is done then, by what it is. */

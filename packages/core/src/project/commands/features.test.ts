@@ -101,6 +101,18 @@ describe('what cannot be', () => {
   });
 });
 
+test('a basket begins with dark spacers, its segments as they were; one that cannot be made is refused at the edit, and nothing changes', () => {
+  const ring = after(demo('Cup'), edit.startFrom([8], 'basket'));
+  const between = { put: 'spacers' as const, spacers: { at: 'every' as const, thicknessMm: mm(50) } };
+  expect(refusal(ring, edit.setParams([8], 'segmented', { between }))).toMatch(
+    /50 mm thick .* nothing is left of the segments/,
+  );
+  const keyOf = (tone: string) => ring.palette.find((entry) => entry.tone === tone)!.key;
+  const { woods } = ring.rings[8]!;
+  expect(woods.slice(0, 24)).toEqual(demo('Cup').rings[8]!.woods);
+  expect(new Set(woods.slice(24))).toEqual(new Set([keyOf('dark')]));
+});
+
 describe('a twisted stack', () => {
   const goblet = demo('Goblet');
   const all = goblet.rings.map((_, i) => i);

@@ -1,12 +1,10 @@
-import type { SegmentedParams } from '../../making/segmented/params.js';
-import { weaves } from '../../making/segmented/weaving.js';
 import type { TwistedParams } from '../../making/twisted/params.js';
 import { slicesOf } from '../../making/twisted/told.js';
 import { say, sayMm } from '../../measure/said.js';
-import { keyOfTone } from '../../pattern/tones.js';
 import type { Project, Ring } from '../schema.js';
 import type { Command } from './command.js';
 import { named, type Rings } from './each.js';
+import { meantWoods } from './wayCommands.js';
 
 export interface TwistWay {
   /** Every slice by the same step; each step larger than the one before; there and then back. */
@@ -96,20 +94,14 @@ export const basketBand = (rings: Rings): Command => ({
   label: `Basket band of ${named(rings)}`,
   apply(draft) {
     const order = [...rings].sort((a, b) => a - b);
-    const sample = order
-      .map((i) => draft.rings[i]!.making)
-      .find((making): making is SegmentedParams => making.way === 'segmented' && weaves(making));
-    if (!sample) return undefined;
-    const { count } = sample;
-    const light = keyOfTone(draft.palette, 'light');
-    const dark = keyOfTone(draft.palette, 'dark');
+    const sample = order.map((i) => draft.rings[i]!.making).find((making) => 'woven' in making);
+    if (sample?.way !== 'segmented') return undefined;
+    const woods = meantWoods(draft, sample)!;
     order.forEach((index, i) => {
       const ring = draft.rings[index]!;
       const cap = i === 0 || i === order.length - 1;
-      ring.making = cap ? { way: 'segmented', count } : { ...sample };
-      ring.woods = Array.from({ length: cap ? count : 2 * count }, (_, place) =>
-        cap || place >= count ? dark : light,
-      );
+      ring.making = cap ? { way: 'segmented', count: sample.count } : { ...sample };
+      ring.woods = cap ? Array.from({ length: sample.count }, () => woods.at(-1)!) : [...woods];
       ring.turn = (i % 2) / 2;
     });
     return undefined;

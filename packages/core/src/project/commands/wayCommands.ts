@@ -26,8 +26,9 @@ import { segmentsNear, usualSegments } from './stack.js';
 /** What edits of how rings are made are called. */
 export const howMade = (rings: Rings) => `How ${named(rings)} ${rings.length === 1 ? 'is' : 'are'} made`;
 
-/** Whether two rings are made in the same way and sawn from the same sort of thing: then new places are no new figure. */
-const sameSort = (a: RingMaking, b: RingMaking): boolean => a.way === b.way && sourceIn(a) === sourceIn(b);
+/** Whether two rings are made in the same way and sawn from the same sort of thing, both woven or neither: then new places are no new figure. */
+const sameSort = (a: RingMaking, b: RingMaking): boolean =>
+  a.way === b.way && sourceIn(a) === sourceIn(b) && 'woven' in a === 'woven' in b;
 
 const sourceIn = (making: RingMaking): string | undefined =>
   'sawnFrom' in making ? making.sawnFrom?.is : undefined;
