@@ -1,5 +1,5 @@
 import PDFDocument from 'pdfkit';
-import { fonts } from './fonts.js';
+import { withFonts } from './fonts.js';
 
 /** Papers that sheets are drawn for, mm. */
 export const SHEET_PAPERS = { a4: [210, 297], letter: [215.9, 279.4] } as const;
@@ -39,9 +39,7 @@ export class Pages {
       bufferPages: true,
       info: { Title: `${name}: shop sheets`, Creator: 'Fellside' },
     });
-    const { text, bold } = fonts();
-    this.doc.registerFont('text', text);
-    this.doc.registerFont('bold', bold);
+    withFonts(this.doc);
     const parts: Uint8Array[] = [];
     this.done = new Promise((finished, failed) => {
       this.doc.on('data', (part: Uint8Array) => parts.push(part));

@@ -1,6 +1,6 @@
 import { type Passport, passportRows, type UnitSystem } from '@fellside/core';
 import PDFDocument from 'pdfkit';
-import { fonts } from './fonts.js';
+import { withFonts } from './fonts.js';
 import { INK, PT, QUIET } from './page.js';
 
 /** Sizes of the card, wide by high, mm (ISO 216 for A6 and A7). */
@@ -35,9 +35,7 @@ export function passportCard({ passport, units, size, picture, aspect, code }: C
     margin: 0,
     info: { Title: `${passport.name}: passport`, Creator: 'Fellside' },
   });
-  const { text, bold } = fonts();
-  doc.registerFont('text', text);
-  doc.registerFont('bold', bold);
+  withFonts(doc);
   const parts: Uint8Array[] = [];
   const done = new Promise<Uint8Array>((finished, failed) => {
     doc.on('data', (part: Uint8Array) => parts.push(part));

@@ -1,14 +1,15 @@
-export type Three = readonly [number, number, number];
+type Three = readonly [number, number, number];
 
 /**
  * Of all values that make three sums what they have to be, those with the least sum of squares: x = Gᵀ(GGᵀ)⁻¹(G·now − over), where
- * column i of G is what value i does to the sums, and `over` is by how much the sums of `now` are too large (Lagrange). At least
+ * column i of G (three numbers after another) is what value i does to the sums, and `over` is by how much the sums of `now` are too large (Lagrange). At least
  * three columns have to be independent.
  */
-export function leastThat(columns: readonly Three[], now: readonly number[], over: Three): number[] {
+export function leastThat(columns: Float64Array, now: Float64Array, over: Three): Float64Array {
   let [aa, ab, ac, bb, bc, cc] = [0, 0, 0, 0, 0, 0];
   let [ra, rb, rc] = [-over[0], -over[1], -over[2]];
-  columns.forEach(([a, b, c], i) => {
+  for (let i = 0; i < now.length; i++) {
+    const [a, b, c] = [columns[3 * i]!, columns[3 * i + 1]!, columns[3 * i + 2]!];
     aa += a * a;
     ab += a * b;
     ac += a * c;
@@ -18,9 +19,9 @@ export function leastThat(columns: readonly Three[], now: readonly number[], ove
     ra += a * now[i]!;
     rb += b * now[i]!;
     rc += c * now[i]!;
-  });
+  }
   const [la, lb, lc] = solved([aa, ab, ac], [ab, bb, bc], [ac, bc, cc], [ra, rb, rc]);
-  return columns.map(([a, b, c]) => a * la + b * lb + c * lc);
+  return now.map((_, i) => columns[3 * i]! * la + columns[3 * i + 1]! * lb + columns[3 * i + 2]! * lc);
 }
 
 /** Three equations with three unknowns (Cramer's rule). */

@@ -130,20 +130,26 @@ function closing(
   given: readonly Given[],
   turns: readonly number[],
 ): Given[] {
-  const { x, y, sin, cos } = moves[joints.length]!;
-  const ways = joints.flatMap((joint, i) => {
-    const { slides } = given[i]!;
+  // Two values a joint, by how much it opens and slides, and for each what it does to the turn and to the place; flat, for this is
+  // most of what a build costs.
+  const ways = new Float64Array(6 * joints.length);
+  const now = new Float64Array(2 * joints.length);
+  for (let i = 0; i < joints.length; i++) {
+    const { opens, slides } = given[i]!;
+    const { ownMm, face } = joints[i]!;
     const move = moves[i]!;
-    const p = moved(move, pivotOf(joint, slides, outside[i]));
-    const free = turns[i]! < MOST_TURNS ? 1 : 0;
-    const { ownMm, face } = joint;
-    const [fx, fy] = [move.cos * face.x - move.sin * face.y, move.sin * face.x + move.cos * face.y];
-    return [
-      [free, free * p.y, -free * p.x],
-      [0, ownMm * fx, ownMm * fy],
-    ] as const;
-  });
-  const now = given.flatMap(({ opens, slides }, i) => [opens, slides / joints[i]!.ownMm]);
+    if (turns[i]! < MOST_TURNS) {
+      const p = moved(move, pivotOf(joints[i]!, slides, outside[i]));
+      ways[6 * i] = 1;
+      ways[6 * i + 1] = p.y;
+      ways[6 * i + 2] = -p.x;
+    }
+    ways[6 * i + 4] = ownMm * (move.cos * face.x - move.sin * face.y);
+    ways[6 * i + 5] = ownMm * (move.sin * face.x + move.cos * face.y);
+    now[2 * i] = opens;
+    now[2 * i + 1] = slides / ownMm;
+  }
+  const { x, y, sin, cos } = moves[joints.length]!;
   const least = leastThat(ways, now, [Math.atan2(sin, cos), x, y]);
   return joints.map(({ ownMm }, i) => ({ opens: least[2 * i]!, slides: least[2 * i + 1]! * ownMm }));
 }
