@@ -22,6 +22,7 @@ export function ripOff(
   const left = wanted[kind]!.slice();
   let length = 0;
   const runs: Run[] = [];
+  if (left.every((count) => count <= 0)) return { runs, length };
   for (let leaf = 0; leaf < leaves[kind]!; leaf++) {
     const run = fullRun(kinds[kind]!, sections[section]!.length, left);
     if (run.every((count) => count === 0)) break;
@@ -53,17 +54,19 @@ export function sawBoard(
   const order = sections.map((_, i) => i).sort((a, b) => sections[b]!.length - sections[a]!.length);
   for (const section of order) {
     let room = sections[section]!.width;
+    const itemOf = (kind: number): Item => {
+      const { runs, length } = ripOff(problem, { stock, section, kind }, wanted);
+      const { width } = problem.kinds[kind]!;
+      // No more rips at once than are wanted of the fullest.
+      const limit = runs.length === 0 ? 0 : Math.max(1, Math.floor(stripsLeft(problem, kind, wanted, runs)));
+      return { width, value: length * width * weigh(kind), limit };
+    };
+    const items = problem.kinds.map((_, kind) => itemOf(kind));
     for (;;) {
-      const items = problem.kinds.map(({ width }, kind): Item => {
-        const { runs, length } = ripOff(problem, { stock, section, kind }, wanted);
-        // No more rips at once than are wanted of the fullest.
-        const limit =
-          runs.length === 0 ? 0 : Math.max(1, Math.floor(stripsLeft(problem, kind, wanted, runs)));
-        return { width, value: length * width * weigh(kind), limit };
-      });
       const { counts } = bestAcross(room, items);
       if (counts.every((count) => count === 0)) break;
       counts.forEach((count, kind) => {
+        if (count === 0) return;
         for (let i = 0; i < count; i++) {
           const { runs } = ripOff(problem, { stock, section, kind }, wanted);
           if (runs.length === 0) continue;
@@ -71,6 +74,8 @@ export function sawBoard(
           rips.push({ section, kind, runs });
           room -= problem.kinds[kind]!.width;
         }
+        // What is wanted of the others is as it was.
+        items[kind] = itemOf(kind);
       });
     }
   }

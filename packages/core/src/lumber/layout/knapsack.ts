@@ -1,3 +1,4 @@
+import { remembered } from '../../measure/memo.js';
 import type { RipKind, Run } from './problem.js';
 
 /** The best that fits, what it is worth, and more than which nothing can be worth. */
@@ -59,12 +60,17 @@ export function bestRun(
   return { ...best, most: Math.max(most, best.value) };
 }
 
+/** Pieces of a kind from the longest to the shortest. */
+const longestFirst = remembered(({ pieces }: RipKind): readonly number[] =>
+  pieces.map((_, i) => i).sort((a, b) => pieces[b]!.length - pieces[a]!.length),
+);
+
 /** Pieces that fill a strip, the longest first, no more than `limits`. */
-export function fullRun({ pieces, overhead }: RipKind, stripLength: number, limits: readonly number[]): Run {
+export function fullRun(kind: RipKind, stripLength: number, limits: readonly number[]): Run {
+  const { pieces, overhead } = kind;
   let room = stripLength - overhead;
   const counts = pieces.map(() => 0);
-  const order = pieces.map((_, i) => i).sort((a, b) => pieces[b]!.length - pieces[a]!.length);
-  for (const i of order) {
+  for (const i of longestFirst(kind)) {
     const { length } = pieces[i]!;
     counts[i] = Math.max(0, Math.min(limits[i]!, Math.floor(room / length)));
     room -= counts[i]! * length;
@@ -93,6 +99,11 @@ export function bestAcross(width: number, items: readonly Item[]): { counts: num
     }
     return sizes.map((size) => ({ item, size, width: size * wide, value: size * value }));
   });
+  // Where there is room for all, nothing has to be chosen.
+  if (bundles.reduce((all, bundle) => all + bundle.width, 0) <= width) {
+    for (const { item, size } of bundles) counts[item]! += size;
+    return { counts, value: bundles.reduce((all, bundle) => all + bundle.value, 0) };
+  }
   const best = new Float64Array(width + 1);
   const taken = bundles.map(() => new Uint8Array(width + 1));
   bundles.forEach((bundle, b) => {
