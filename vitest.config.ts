@@ -2,7 +2,10 @@ import { availableParallelism } from 'node:os';
 import { resolve } from 'node:path';
 import { defineConfig } from 'vitest/config';
 
-const seed = resolve(import.meta.dirname, 'vitest.seed.ts');
+const setups: Record<string, string> = {
+  core: 'vitest.seed.ts',
+  web: 'vitest.labels.ts',
+};
 const source = { conditions: ['fellside-source'] };
 const project = (name: string, include: string, environment = 'node') => ({
   resolve: source,
@@ -12,7 +15,7 @@ const project = (name: string, include: string, environment = 'node') => ({
     include: [include],
     environment,
     testTimeout: 180_000,
-    setupFiles: name === 'core' ? [seed] : [],
+    setupFiles: name in setups ? [resolve(import.meta.dirname, setups[name]!)] : [],
   },
 });
 

@@ -64,7 +64,8 @@ export function ensureDependencies() {
   const there = () => existsSync(join(ROOT, 'node_modules', 'typescript'));
   once('install', paths, there, () => {
     console.log('Installing dependencies (a minute or two, once)…');
-    must('npm', ['ci', '--no-audit', '--no-fund']);
+    // What is built from source, SQLite most of all, is built on every core (read by node-gyp).
+    must('npm', ['ci', '--no-audit', '--no-fund'], { env: { JOBS: 'max', ...process.env } });
   });
 }
 
