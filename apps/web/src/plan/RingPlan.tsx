@@ -57,6 +57,7 @@ export function RingPlan() {
     <Dialog.Root open onOpenChange={(open) => !open && close()}>
       <Sheet
         size="plan"
+        toRead
         title={
           feature
             ? `Ring ${index + 1}: ${calledOf(here.ring.making).toLowerCase()}`

@@ -41,6 +41,7 @@ describe('a ring from above', () => {
       expect(drawing().textContent).toContain(figure);
     expect(drawing().querySelector('[data-overlap]')).not.toBeNull();
     expect(screen.getByText('18 × Segment')).toBeTruthy();
+    expect(document.activeElement).toBe(screen.getByRole('dialog'));
     expect(screen.getByText(/Set the saw to 7.5°/)).toBeTruthy();
     expect(screen.getByText(/Hold short pieces with a clamp/)).toBeTruthy();
     expect(screen.getByText(/local rules come first/)).toBeTruthy();

@@ -8,17 +8,25 @@ export function Sheet({
   title,
   says,
   size = 'usual',
+  toRead = false,
   children,
 }: {
   title: string;
   says: string;
   size?: keyof typeof WIDTHS;
+  /** Opened to be read: the keyboard begins at the whole of it, not at what explains its first term. */
+  toRead?: boolean;
   children: ReactNode;
 }) {
   return (
     <Dialog.Portal>
       <Dialog.Overlay className="fixed inset-0 z-10 bg-black/40" />
       <Dialog.Content
+        onOpenAutoFocus={(event) => {
+          if (!toRead) return;
+          event.preventDefault();
+          (event.currentTarget as HTMLElement).focus();
+        }}
         onEscapeKeyDown={(event) => {
           // The first Escape puts back what stood in a field; the next one closes the sheet.
           if ((event.target as Element | null)?.closest('[data-entry]')) event.preventDefault();

@@ -22,6 +22,8 @@ export interface FacedRing {
   readonly asideMm: number;
   /** How deep what is in the face goes: to the backing, or right through (mm). */
   readonly frontMm: Mm;
+  /** What its segments are called, as they lie or stand. */
+  readonly called: 'segment' | 'stave';
 }
 
 /** The faces of a ring that is sized already; `backingMm` is how far behind them a backing begins, where there is one. */
@@ -37,6 +39,7 @@ export function facedRing(frame: Frame, backingMm: Mm | undefined): FacedRing {
     segment,
     asideMm,
     frontMm: backingMm ?? segment.widthMm,
+    called: framing.staves ? 'stave' : 'segment',
   };
 }
 

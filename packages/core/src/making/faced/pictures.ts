@@ -1,6 +1,7 @@
 import { say } from '../../measure/said.js';
 import type { Point } from '../../ring/plane.js';
 import type { PicturePart, PictureSize, StepPicture } from '../picture.js';
+import { LYING } from '../staves/staves.js';
 import { placed } from './carve.js';
 import type { FacePoint, FaceShape } from './face.js';
 import type { FacedRing } from './facedRing.js';
@@ -51,7 +52,7 @@ export function segmentAndRing(
   placeOf: (segment: number, piece: number) => number,
 ): StepPicture[] {
   const width = faceWidth(ring);
-  const { faces, half, segment, heightMm } = ring;
+  const { faces, half, segment, heightMm, called } = ring;
   const count = ring.wedges.length;
   const wedge = { middle: Math.PI / 2, shift: { x: 0, y: 0 }, half, tiltFrom: 0, tiltTo: 0 };
   const plan = placed(wedge, [
@@ -75,8 +76,8 @@ export function segmentAndRing(
   return [
     {
       step: 'saw',
-      title: 'Segment',
-      says: 'A segment from outside, and from above with its mitres.',
+      title: LYING.called,
+      says: say`A ${called} from outside, and from ${called === 'stave' ? 'its upper end' : 'above'} with its mitres.`,
       parts: [...faceRow(ring, [0], faceOf, placeOf), { outline: lifted, place: placeOf(0, 0) }],
       lines: [],
       sizes,
@@ -84,7 +85,7 @@ export function segmentAndRing(
     {
       step: 'glue',
       title: 'Ring',
-      says: say`${several.length} of ${count} segments side by side, seen from outside, before turning.`,
+      says: say`${several.length} of ${count} ${called}s side by side, seen from outside, before turning.`,
       parts: faceRow(ring, several, faceOf, placeOf),
       lines: several.slice(1).map((i) => ({
         from: { x: (i - 0.5) * width, y: 0 },

@@ -1,3 +1,4 @@
+import { say } from '../../measure/said.js';
 import type { FaceShape } from '../faced/face.js';
 import { type FacedRing, faceWidth } from '../faced/facedRing.js';
 import { segmentAndRing } from '../faced/pictures.js';
@@ -27,7 +28,7 @@ function facePicture({ edge, backingMm }: InlaidRing, ring: FacedRing): StepPict
   return {
     step: framed ? 'frame' : backingMm === undefined ? 'rip' : 'board',
     title: 'Block',
-    says: 'The block that a segment is glued up as, before its mitres, from outside.',
+    says: say`The block that a ${ring.called} is glued up as, before its mitres, from outside.`,
     parts: [{ outline: boxOutline(0, 0, width, heightMm), place: 0 }],
     lines: [],
     sizes: [{ from: { x: 0, y: 0 }, to: { x: width, y: 0 }, mm: width }],
@@ -45,7 +46,7 @@ function holePicture(
   return {
     step: 'plug-1',
     title: 'Holes',
-    says: 'A cut through the middle of a segment, its outer face to the left: how deep the plugs go.',
+    says: say`A cut through the middle of a ${ring.called}, its outer face to the left: how deep the plugs go.`,
     parts: [
       { outline: boxOutline(0, 0, deep, heightMm), place: placeOf(0, 0) },
       ...[...plugs.entries()].reverse().map(([i, { acrossMm, upMm, depthMm }]) => ({

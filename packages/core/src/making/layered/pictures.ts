@@ -1,5 +1,6 @@
 import type { Frame } from '../joints/frame.js';
 import { boxOutline, type StepPicture } from '../picture.js';
+import { LYING } from '../staves/staves.js';
 import { wedgeOutline } from '../wedge.js';
 import { layerFaces } from './layers.js';
 import { isTurned, type Layers } from './params.js';
@@ -15,8 +16,10 @@ export function layeredPictures(board: Layers, borders: readonly number[], frame
   if (board.laid === 'outside-in') {
     const segment: StepPicture = {
       step: saw,
-      title: 'Segment',
-      says: 'A segment from above, its outer layer away from the axis.',
+      title: LYING.called,
+      says: frame.framing.staves
+        ? 'A stave from its upper end, its outer layer away from the axis.'
+        : 'A segment from above, its outer layer away from the axis.',
       parts: layers.map(({ layer }) => ({
         outline: wedgeOutline(frame.wedge(0), layerFaces(frame.faces, borders, layer), 0),
         place: layer * count,

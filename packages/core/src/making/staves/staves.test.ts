@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { fromDegrees, mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
+import { from, OUTSIDE_IN, ring, staves } from '../../testing/answers.js';
 import { EXAMPLE_NEED, madeRing, refusalOf } from '../../testing/rings.js';
 import type { PieceKind } from '../contract.js';
 import type { Spacers } from '../joints/spacers.js';
@@ -137,5 +138,14 @@ describe('staves', () => {
     }
     const steps = made.steps({ sandedMm: 0, stepMm: 0 }).map(({ id }) => id);
     expect(steps).toEqual(['board', 'staves', 'bevel', 'glue']);
+  });
+
+  test('pictures of layers and of dots in their faces are of a stave, seen from its end', () => {
+    for (const faces of [OUTSIDE_IN, from('plugs')]) {
+      const pictures = madeRing(ring({ ...staves(), ...faces }), NEED).pictures!();
+      const [stave] = pictures.filter(({ title }) => title === 'Stave');
+      expect(plain(stave!.says)).toMatch(/^A stave .*from its upper end/);
+      expect(pictures.map(({ says }) => plain(says)).join()).not.toMatch(/segment/i);
+    }
   });
 });
