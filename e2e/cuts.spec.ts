@@ -123,7 +123,7 @@ for (const width of [820, 390])
     expect(wide).toBeLessThanOrEqual(1);
     const body = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
     expect(body).toBeLessThanOrEqual(0);
-    await rip.getByRole('link', { name: '1', exact: true }).first().click();
+    await rip.getByRole('link', { name: 'Board 1', exact: true }).first().click();
     await expect(page.getByRole('heading', { name: /^Board 1: / })).toBeVisible();
     const drawing = await page
       .getByRole('region', { name: 'Boards', exact: true })

@@ -37,7 +37,7 @@ export function Outside({ prepared, at, view, onEnter, onPick }: OutsideProps) {
     return met ?? { ring: index };
   };
   return (
-    <g>
+    <g aria-hidden>
       {rings.map(({ ring, stands }, index) => {
         // Up to the ring above: where a slanted band crosses the axis there is a gap between two rings.
         const end = rings[index + 1]?.stands.bottomMm ?? stands.topMm;

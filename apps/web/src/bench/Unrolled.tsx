@@ -36,7 +36,7 @@ export function Unrolled({ prepared, side, width, y, onEnter, onPress, onHold, o
     if (place) tell(place.ring, place.place);
   };
   return (
-    <g>
+    <g aria-hidden>
       {rings.map(({ ring, stands }, index) => (
         <g
           key={ring.id}

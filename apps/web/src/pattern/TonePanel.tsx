@@ -21,7 +21,7 @@ export function TonePanel() {
       <p className="mb-2 text-sm text-quiet">
         Motifs speak of tones. Another wood here changes it everywhere.
       </p>
-      <table className="w-full">
+      <table aria-label="Tones and woods" className="w-full">
         <thead className="text-left text-xs text-quiet">
           <tr>
             <th className="font-normal">Tone</th>

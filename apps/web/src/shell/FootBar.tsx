@@ -132,7 +132,10 @@ function Checks() {
       >
         <span className="text-xs">{looks.length > 0 ? 'Look at' : 'Nothing to look at, to note'}</span>
         <span className="flex gap-1.5">
-          <b className="text-base">{looks.length > 0 ? looks.length : notes.length}</b>
+          <b className="text-base">
+            {looks.length > 0 ? looks.length : notes.length}
+            <span className="sr-only">:</span>
+          </b>
           <span className="line-clamp-1 pt-0.5 underline">{sentenceIn(first.message, units)}</span>
         </span>
       </Popover.Trigger>

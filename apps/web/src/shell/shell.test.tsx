@@ -108,7 +108,7 @@ test('a check has its remedy beside it; pressed, both are gone', async () => {
     () =>
       void store.dispatch(editPiece(edit.setFixed([9], { outerRadiusMm: mm(60), innerRadiusMm: mm(50) }))),
   );
-  await userEvent.click(screen.getByRole('button', { name: /^Look at/ }));
+  await userEvent.click(screen.getByRole('button', { name: /^Look at ?\d+ ?: ?Ring 10/ }));
   expect(screen.getByRole('dialog').textContent).toMatch(/Ring 10 is .* short of the wall outside/);
   await userEvent.click(screen.getByRole('button', { name: 'Cut ring 10 to suit the form' }));
   expect(project()).toEqual(demoProjects()[0]);

@@ -93,7 +93,7 @@ function Setting({ setup, number, woods, roll, shop }: SettingProps) {
           </p>
         </div>
       </div>
-      <table className={`${tableClass} mt-1`}>
+      <table aria-label={`Stops of setting ${number}`} className={`${tableClass} mt-1`}>
         <Heads of={['Stop', 'Pieces and spares', 'For', 'Short edge']} />
         <tbody>
           {stops.map((stop) => (

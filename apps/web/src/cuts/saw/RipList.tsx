@@ -91,7 +91,11 @@ function FenceRows({
               {leaves > 1 && <span className="text-quiet"> × {leaves}, resawn</span>}
             </td>
             <td>
-              <Link to={`/piece/${id}/cuts/boards/${board}`} className="text-teal underline">
+              <Link
+                to={`/piece/${id}/cuts/boards/${board}`}
+                aria-label={`Board ${board}`}
+                className="text-teal underline"
+              >
                 {board}
               </Link>
             </td>

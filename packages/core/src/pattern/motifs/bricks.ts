@@ -1,10 +1,10 @@
 import { columnOf, each, type Motif, modulo, repeats, TWO_TONES } from '../motif.js';
 
-/** Bricks of which every so-manieth is marked. */
+/** Bricks of which one in so many is marked. */
 export const bricks: Motif = {
   kind: 'bricks',
   name: 'Marked bricks',
-  says: 'every so-manieth segment of another wood, moved on from ring to ring',
+  says: 'one segment in so many of another wood, moved on from ring to ring',
   tones: TWO_TONES,
   numbers: [
     repeats(6),
