@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, WHOLE_SHELF } from '../store/api.js';
 import { woodsOf } from '../store/house.js';
-import { type State, useActions, useApp } from '../store/store.js';
+import { useActions, useApp } from '../store/store.js';
 import { type Findable, findables } from './found.js';
 
 const GROUPS = ['Go to', 'Do', 'Rings', 'Woods', 'Pieces'] as const;
@@ -28,15 +28,16 @@ export function SearchDialog({ onClose }: { onClose: () => void }) {
   const dispatch = useActions();
   const navigate = useNavigate();
   const [text, setText] = useState('');
-  const state = useApp((now: State) => now);
+  const piece = useApp((state) => state.piece);
+  const look = useApp((state) => state.look);
   const woods = useApp(woodsOf);
   const { data } = api.useProjectsInfiniteQuery({ ...WHOLE_SHELF, named: text.trim() });
   const all = useMemo(() => {
     const pieces = (data?.pages[0]?.pieces ?? []).map(
       ({ id, name }): Findable => ({ name, group: 'Pieces', to: `/piece/${id}/form` }),
     );
-    return [...findables(state, woods), ...pieces];
-  }, [state, woods, data]);
+    return [...findables({ piece, look }, woods), ...pieces];
+  }, [piece, look, woods, data]);
   const choose = ({ to, run }: Findable) => {
     onClose();
     run?.(dispatch);

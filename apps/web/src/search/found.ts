@@ -63,7 +63,7 @@ const STATIONS: readonly (readonly [path: string, name: string, also: string])[]
 
 /** Everything that can be gone to or done from where the reader is; pieces of the shelf are added as they are found. */
 export function findables(
-  state: State,
+  state: Pick<State, 'piece' | 'look'>,
   woods: readonly { readonly id: string; readonly name: string; readonly latin: string }[],
 ): Findable[] {
   const { id, edited } = state.piece;
