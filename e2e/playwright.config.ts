@@ -5,14 +5,15 @@ export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
   globalSetup: './prepare.ts',
-  timeout: 150_000,
-  expect: { timeout: 20_000 },
+  // Long enough for a machine that others slow down; what has come is not waited for.
+  timeout: 300_000,
+  expect: { timeout: 45_000 },
   workers: 2,
   reporter: [['list'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
-    actionTimeout: 20_000,
+    actionTimeout: 45_000,
     // What a test says of requests holds for the page's own; installed.spec.ts lets the worker in.
     serviceWorkers: 'block',
     // What was on the screen when a test failed lies in test-results.
