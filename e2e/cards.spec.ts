@@ -25,7 +25,6 @@ test('a bowl from the first card to the last: two devices, a killed server, a ri
   browser,
   fellside,
 }) => {
-  test.setTimeout(240_000);
   await open(page, fellside, 'Best Fleece Bowl');
   await page.getByRole('link', { name: 'Make' }).press('Enter');
   await expect(title(page)).toHaveText(/Ring \d: plane/);

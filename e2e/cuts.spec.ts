@@ -31,7 +31,6 @@ test('boards are entered, pieces laid out, what is short is seen and bought, and
   page,
   fellside,
 }) => {
-  test.setTimeout(240_000);
   await open(page, fellside, 'Best Fleece Bowl', 'Cuts');
   await solved(page);
   const short = page.getByRole('region', { name: 'To buy', exact: true });
@@ -138,7 +137,6 @@ test('on a tablet: a board is entered, laid out and opened, what is sawn is take
   page,
   fellside,
 }) => {
-  test.setTimeout(240_000);
   await page.setViewportSize({ width: 820, height: 1180 });
   await page.goto(`${fellside.url}/woods`);
   const list = page.getByRole('table', { name: 'Boards on hand' });
@@ -223,7 +221,6 @@ test('boards from a CSV: wrong lines are told, none is taken before it is asked'
 });
 
 test('the pages of Cuts and the boards have no accessibility violations', async ({ page, fellside }) => {
-  test.setTimeout(240_000);
   const sound = async () => {
     const { violations } = await new AxeBuilder({ page }).analyze();
     expect(

@@ -191,7 +191,6 @@ test('a twisted goblet is twisted another way in one step, and undone in one', a
 });
 
 test('builder and blanks have no accessibility violations', async ({ page, fellside }) => {
-  test.setTimeout(180_000);
   const sound = async () => {
     const { violations } = await new AxeBuilder({ page }).analyze();
     expect(

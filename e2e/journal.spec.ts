@@ -7,7 +7,6 @@ test('a piece from the first card to the passport: what is counted, measured, no
   browser,
   fellside,
 }, info) => {
-  test.setTimeout(180_000);
   await open(page, fellside, 'Best Fleece Bowl');
   const [id] = /[0-9a-f-]{36}/.exec(page.url())!;
   await go(page, 'Make');
