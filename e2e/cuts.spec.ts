@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
-import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
-import { go, open, test } from './server.js';
+import { go, open, sound, test } from './server.js';
 
 const boards = (page: Page) => page.getByRole('region', { name: 'Boards', exact: true });
 
@@ -221,25 +220,19 @@ test('boards from a CSV: wrong lines are told, none is taken before it is asked'
 });
 
 test('the pages of Cuts and the boards have no accessibility violations', async ({ page, fellside }) => {
-  const sound = async () => {
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    expect(
-      violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target).join(' | ')}`),
-    ).toEqual([]);
-  };
   await open(page, fellside, 'Best Fleece Bowl', 'Cuts');
   for (const name of ['Wood', 'Rip and mitre', 'Boards']) {
     await turnTo(page, name);
     await solved(page);
-    await sound();
+    await sound(page);
   }
   await page.getByRole('link', { name: 'Board 1', exact: true }).click();
-  await sound();
+  await sound(page);
   await turnTo(page, 'Papers');
   await page.getByRole('heading', { name: 'Shop sheets' }).waitFor();
-  await sound();
+  await sound(page);
   await go(page, 'Woods');
   await page.getByRole('button', { name: 'Enter a board' }).click();
   await page.getByRole('dialog', { name: 'Enter a board' }).waitFor();
-  await sound();
+  await sound(page);
 });

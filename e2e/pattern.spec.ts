@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
-import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
-import { open, saved, test, totals } from './server.js';
+import { open, saved, sound, test, totals } from './server.js';
 
 test.use({ inset: true });
 
@@ -353,11 +352,9 @@ test('no accessibility violations at the Pattern station and on the large turnta
     await open(page, fellside, piece, 'Pattern');
     await tool(page, 'Diagonal');
     await panel(page).getByRole('button', { name: 'Tumbling blocks' }).click();
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+    await sound(page);
   }
   await page.getByRole('link', { name: 'Larger' }).click();
   await expect(page.getByLabel('Together to apart')).toBeVisible();
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+  await sound(page);
 });

@@ -1,13 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page } from '@playwright/test';
-import { fitting, go, open, test, totals } from './server.js';
-
-async function sound(page: Page) {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(
-    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target).join(' | ')}`),
-  ).toEqual([]);
-}
+import { expect } from '@playwright/test';
+import { fitting, go, open, sound, test, totals } from './server.js';
 
 test('no accessibility violations on any screen, and no complaints in the console', async ({
   page,

@@ -152,6 +152,7 @@ export {
   type Way,
 } from './making/registry.js';
 export type { After } from './making/segmented/after.js';
+export { canWeave } from './making/segmented/goes.js';
 export type { SegmentedParams } from './making/segmented/params.js';
 export { sourceBegun } from './making/segmented/starts.js';
 export type { SawnFrom } from './making/sources/registry.js';

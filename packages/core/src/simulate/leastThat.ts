@@ -2,8 +2,8 @@ type Three = readonly [number, number, number];
 
 /**
  * Of all values that make three sums what they have to be, those with the least sum of squares: x = Gᵀ(GGᵀ)⁻¹(G·now − over), where
- * column i of G (three numbers after another) is what value i does to the sums, and `over` is by how much the sums of `now` are too large (Lagrange). At least
- * three columns have to be independent.
+ * column i of G (numbers 3i to 3i + 2 of `columns`) is what value i does to the sums, and `over` is by how much the sums of `now`
+ * are too large (Lagrange). At least three columns have to be independent.
  */
 export function leastThat(columns: Float64Array, now: Float64Array, over: Three): Float64Array {
   let [aa, ab, ac, bb, bc, cc] = [0, 0, 0, 0, 0, 0];

@@ -1,9 +1,9 @@
 import {
   type Between,
   betweenBegun,
+  canWeave,
   edit,
   mm,
-  type ParamsOf,
   type Result,
   type Spacers,
   spacersIn,
@@ -98,10 +98,6 @@ export function JointControls({ targets }: ControlsProps) {
     </>
   );
 }
-
-/** Spacers in every joint that leans can be woven. */
-const canWeave = ({ lean, between }: ParamsOf<'segmented'>): boolean =>
-  lean !== undefined && between?.put === 'spacers' && between.spacers.at === 'every';
 
 /** The same with its spacers glued up of layers. */
 const ofLayers = (between: Between, layers: NonNullable<Spacers['layers']>): Between =>

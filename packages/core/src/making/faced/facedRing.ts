@@ -3,6 +3,7 @@ import type { Band } from '../../ring/overlap.js';
 import type { LaidPiece, LayerLine } from '../contract.js';
 import type { Frame } from '../joints/frame.js';
 import { pieceAt, type SegmentGroup } from '../sources/contract.js';
+import { type Stance, stanceOf } from '../staves/staves.js';
 import type { StripStock } from '../stock.js';
 import { apexOf, type Faces, type Wedge } from '../wedge.js';
 import { type CarvedPart, carve, placed } from './carve.js';
@@ -22,8 +23,8 @@ export interface FacedRing {
   readonly asideMm: number;
   /** How deep what is in the face goes: to the backing, or right through (mm). */
   readonly frontMm: Mm;
-  /** What its segments are called, as they lie or stand. */
-  readonly called: 'segment' | 'stave';
+  /** How its segments stand, and so are called and looked at. */
+  readonly stance: Stance;
 }
 
 /** The faces of a ring that is sized already; `backingMm` is how far behind them a backing begins, where there is one. */
@@ -39,7 +40,7 @@ export function facedRing(frame: Frame, backingMm: Mm | undefined): FacedRing {
     segment,
     asideMm,
     frontMm: backingMm ?? segment.widthMm,
-    called: framing.staves ? 'stave' : 'segment',
+    stance: stanceOf(framing.staves),
   };
 }
 

@@ -1,7 +1,6 @@
 import { say } from '../../measure/said.js';
 import type { Point } from '../../ring/plane.js';
 import type { PicturePart, PictureSize, StepPicture } from '../picture.js';
-import { LYING } from '../staves/staves.js';
 import { placed } from './carve.js';
 import type { FacePoint, FaceShape } from './face.js';
 import type { FacedRing } from './facedRing.js';
@@ -52,7 +51,8 @@ export function segmentAndRing(
   placeOf: (segment: number, piece: number) => number,
 ): StepPicture[] {
   const width = faceWidth(ring);
-  const { faces, half, segment, heightMm, called } = ring;
+  const { faces, half, segment, heightMm, stance } = ring;
+  const called = stance.called.toLowerCase();
   const count = ring.wedges.length;
   const wedge = { middle: Math.PI / 2, shift: { x: 0, y: 0 }, half, tiltFrom: 0, tiltTo: 0 };
   const plan = placed(wedge, [
@@ -76,8 +76,8 @@ export function segmentAndRing(
   return [
     {
       step: 'saw',
-      title: LYING.called,
-      says: say`A ${called} from outside, and from ${called === 'stave' ? 'its upper end' : 'above'} with its mitres.`,
+      title: stance.called,
+      says: say`A ${called} from outside, and ${stance.seen} with its mitres.`,
       parts: [...faceRow(ring, [0], faceOf, placeOf), { outline: lifted, place: placeOf(0, 0) }],
       lines: [],
       sizes,

@@ -28,7 +28,7 @@ function facePicture({ edge, backingMm }: InlaidRing, ring: FacedRing): StepPict
   return {
     step: framed ? 'frame' : backingMm === undefined ? 'rip' : 'board',
     title: 'Block',
-    says: say`The block that a ${ring.called} is glued up as, before its mitres, from outside.`,
+    says: say`The block that a ${ring.stance.called.toLowerCase()} is glued up as, before its mitres, from outside.`,
     parts: [{ outline: boxOutline(0, 0, width, heightMm), place: 0 }],
     lines: [],
     sizes: [{ from: { x: 0, y: 0 }, to: { x: width, y: 0 }, mm: width }],
@@ -46,7 +46,7 @@ function holePicture(
   return {
     step: 'plug-1',
     title: 'Holes',
-    says: say`A cut through the middle of a ${ring.called}, its outer face to the left: how deep the plugs go.`,
+    says: say`A cut through the middle of a ${ring.stance.called.toLowerCase()}, its outer face to the left: how deep the plugs go.`,
     parts: [
       { outline: boxOutline(0, 0, deep, heightMm), place: placeOf(0, 0) },
       ...[...plugs.entries()].reverse().map(([i, { acrossMm, upMm, depthMm }]) => ({

@@ -1,13 +1,15 @@
+import { say } from '../../measure/said.js';
 import type { Frame } from '../joints/frame.js';
 import { boxOutline, type StepPicture } from '../picture.js';
-import { LYING } from '../staves/staves.js';
+import { stanceOf } from '../staves/staves.js';
 import { wedgeOutline } from '../wedge.js';
 import { layerFaces } from './layers.js';
 import { isTurned, type Layers } from './params.js';
 
 /** The board from its end, and what is sawn off it. */
 export function layeredPictures(board: Layers, borders: readonly number[], frame: Frame): StepPicture[] {
-  const { count } = frame.framing;
+  const { count, staves } = frame.framing;
+  const { called, seen } = stanceOf(staves);
   const several = frame.segments.length > 1;
   const saw = several ? 'saw-1' : 'saw';
   const glued = several && frame.framing.inHalves ? 'board-1' : 'board';
@@ -16,10 +18,8 @@ export function layeredPictures(board: Layers, borders: readonly number[], frame
   if (board.laid === 'outside-in') {
     const segment: StepPicture = {
       step: saw,
-      title: LYING.called,
-      says: frame.framing.staves
-        ? 'A stave from its upper end, its outer layer away from the axis.'
-        : 'A segment from above, its outer layer away from the axis.',
+      title: called,
+      says: say`A ${called.toLowerCase()} ${seen}, its outer layer away from the axis.`,
       parts: layers.map(({ layer }) => ({
         outline: wedgeOutline(frame.wedge(0), layerFaces(frame.faces, borders, layer), 0),
         place: layer * count,
@@ -27,7 +27,7 @@ export function layeredPictures(board: Layers, borders: readonly number[], frame
       lines: [],
       sizes: [],
     };
-    if (frame.framing.staves) return [segment];
+    if (staves) return [segment];
     return [
       {
         step: glued,

@@ -9,6 +9,13 @@ export interface Answers extends Beside {
   readonly woven?: true | undefined;
 }
 
+/** Whether a ring can be one of a basket: a spacer in every joint, and all of them leaning one way. */
+export const canWeave = ({ lean, between }: Pick<Answers, 'lean' | 'between'>): boolean =>
+  lean !== undefined &&
+  lean.cut !== 'turned-over' &&
+  between?.put === 'spacers' &&
+  between.spacers.at === 'every';
+
 /** Why answers do not go together, with what would; null where they do. The rules, one to a line, in `RULES`. */
 export function againstEachOther(given: Answers): Against | null {
   for (const rule of RULES) {
@@ -53,9 +60,8 @@ const RULES: readonly ((given: Answers) => Against | null)[] = [
     const wrong = between ? wrongBetween(count, between) : null;
     return wrong && { ...wrong, path: ['between', ...wrong.path] };
   },
-  ({ woven, lean, between }) =>
-    woven &&
-    !(lean && lean.cut !== 'turned-over' && between?.put === 'spacers' && between.spacers.at === 'every')
+  ({ woven, ...beside }) =>
+    woven && !canWeave(beside)
       ? against(
           'woven',
           'A ring of a basket has a spacer in every joint, and all of its joints lean one way; make it so, or do not weave it.',

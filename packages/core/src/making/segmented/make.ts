@@ -80,10 +80,10 @@ export function makeSegmented(given: SegmentedParams, need: RingNeed): Result<Ma
       mark: marksOf(given, places),
       steps: (planing) =>
         after?.done === 'sliced' ? slicedSteps(after, glued, gluing(planing)) : gluing(planing),
-      ...(given.woven && { pictures: () => [wovenPicture(given, frame)] }),
-      ...(sawn.pictures && {
-        pictures: () => (given.staves ? sawn.pictures!().map(ofStaves) : sawn.pictures!()),
-      }),
+      // The weave is drawn of segments of one wood; what has several has pictures of its own.
+      ...(sawn.pictures
+        ? { pictures: () => (given.staves ? sawn.pictures!().map(ofStaves) : sawn.pictures!()) }
+        : given.woven && { pictures: () => [wovenPicture(given, frame)] }),
     }),
   );
 }

@@ -20,17 +20,18 @@ const LEAN_FIELD = 'staves.leanDeg';
 export const slopeOf = (staves: Staves | undefined): number =>
   staves === undefined || staves.leanDeg === 0 ? 0 : Math.tan(fromDegrees(staves.leanDeg));
 
-/** How the segments of a ring stand: how much its radii grow for every mm of height, and what the segments are called. */
+/** How the segments of a ring stand: how much its radii grow for every mm of height, what the segments are called, and from where they are seen from above. */
 export interface Stance {
   readonly slope: number;
   readonly called: 'Segment' | 'Stave';
+  readonly seen: 'from above' | 'from its upper end';
 }
 
 /** Segments that lie flat. */
-export const LYING: Stance = { slope: 0, called: 'Segment' };
+export const LYING: Stance = { slope: 0, called: 'Segment', seen: 'from above' };
 
 export const stanceOf = (staves: Staves | undefined): Stance =>
-  staves ? { slope: slopeOf(staves), called: 'Stave' } : LYING;
+  staves ? { slope: slopeOf(staves), called: 'Stave', seen: 'from its upper end' } : LYING;
 
 /** What the form asks of a ring; of leaning staves it is the wall between cones, by their radii at half height. */
 export function heldBy(need: RingNeed, staves: Staves | undefined): RingNeed {

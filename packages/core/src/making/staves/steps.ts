@@ -4,7 +4,6 @@ import type { StepPicture } from '../picture.js';
 import { type Step, step } from '../step.js';
 import type { PanelStock } from '../stock.js';
 import type { Faces } from '../wedge.js';
-import { LYING } from './staves.js';
 
 /** Staves of one width: what they are sawn from, and how many there are. */
 export interface StaveSort {
@@ -66,9 +65,8 @@ export const glueStaves = (spaced: boolean): Step =>
 /** What steps of segments that lie flat are where they stand as staves. */
 const INSTEAD: Readonly<Record<string, string>> = { rip: 'staves', saw: 'bevel', 'saw-1': 'bevel-1' };
 
-/** A picture of how segments are sawn and glued, as it is of staves. */
+/** A picture of how segments are sawn and glued, with the step that it shows of staves. */
 export const ofStaves = (picture: StepPicture): StepPicture => ({
   ...picture,
   step: INSTEAD[picture.step] ?? picture.step,
-  title: picture.title === LYING.called ? 'Stave' : picture.title,
 });

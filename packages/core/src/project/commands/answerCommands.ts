@@ -11,25 +11,23 @@ import { changeParams, freshBody, howMade, setParams, without } from './wayComma
 /** Other values for some fields of one of several shapes; undefined takes a field away. */
 type Change<S> = S extends unknown ? { readonly [K in keyof S]?: S[K] | undefined } : never;
 
-/** Other values for some of what the segments of rings are sawn from; rings that are sawn from something else stay as they are. */
+/** What is sawn from something of a sort, with other values for some of it; from something else it stays as it is. */
+const resourced = <S extends { readonly is: string }>(sawnFrom: S | undefined, is: string, change: object) =>
+  sawnFrom?.is === is ? { sawnFrom: without({ ...sawnFrom, ...change }) as unknown as S } : {};
+
+/** Other values for some of what the segments of rings are sawn from. */
 export const setSource = <I extends SawnFrom['is']>(
   rings: Rings,
   is: I,
   change: Change<Extract<SawnFrom, { is: I }>>,
-): Command =>
-  changeParams(rings, 'segmented', ({ sawnFrom }) =>
-    sawnFrom?.is === is ? { sawnFrom: without({ ...sawnFrom, ...change }) as unknown as SawnFrom } : {},
-  );
+): Command => changeParams(rings, 'segmented', ({ sawnFrom }) => resourced(sawnFrom, is, change));
 
 /** The same of what discs are sawn from. */
 export const setDiscSource = <I extends DiscSawnFrom['is']>(
   rings: Rings,
   is: I,
   change: Change<Extract<DiscSawnFrom, { is: I }>>,
-): Command =>
-  changeParams(rings, 'disc', ({ sawnFrom }) =>
-    sawnFrom?.is === is ? { sawnFrom: { ...sawnFrom, ...change } as DiscSawnFrom } : {},
-  );
+): Command => changeParams(rings, 'disc', ({ sawnFrom }) => resourced(sawnFrom, is, change));
 
 /** How the segments of a ring stand together: flat round a hole or to the centre, on end as staves, or in two halves. */
 export type Stand = 'round' | 'centre' | 'staves' | 'halves';
