@@ -1,6 +1,6 @@
 // npm run screenshots: one picture of each main view from the demo data, into docs/screenshots/.
 import { spawn } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
+import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureBuild, ensureChromium, ensureDependencies, ROOT } from './setup.mjs';
@@ -79,26 +79,42 @@ const flags = [
 ];
 const browser = await chromium.launch({ executablePath, args: flags });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
-for (const [name, path] of Object.entries(views)) {
-  // Not until the network rests: a worker that is ended while it fetches leaves a request open for ever.
-  await page.goto(base + path, { waitUntil: 'load' });
-  // Walls and turntable are drawn by a worker and by software.
-  await page.waitForTimeout(5500);
+
+const TRIES = 15;
+const rest = (ms) => page.waitForTimeout(ms);
+
+/** A picture of what has come to rest: drawings come from the server, walls and turntable are drawn by a worker and by software. */
+async function picture(name) {
+  await rest(3000);
   await page.waitForFunction(() =>
     [...document.images].every(
       (image) =>
         image.getBoundingClientRect().top >= innerHeight || (image.complete && image.naturalWidth > 0),
     ),
   );
-  await page.screenshot({ path: join(ROOT, 'docs/screenshots', `${name}.png`) });
+  await page.waitForFunction(
+    () =>
+      !document.querySelector('[aria-label^="Turntable: drag"]') ||
+      document.querySelector('canvas[data-frames]'),
+  );
+  let [before, now] = [null, await page.screenshot()];
+  for (let i = 0; i < TRIES && !before?.equals(now); i++) {
+    await rest(2000);
+    [before, now] = [now, await page.screenshot()];
+  }
+  writeFileSync(join(ROOT, 'docs/screenshots', `${name}.png`), now);
+}
+
+for (const [name, path] of Object.entries(views)) {
+  // Not until the network rests: a worker that is ended while it fetches leaves a request open for ever.
+  await page.goto(base + path, { waitUntil: 'load' });
+  await picture(name);
 }
 await page.goto(base, { waitUntil: 'load' });
 await page.getByRole('button', { name: 'New piece' }).click();
-await page.waitForTimeout(1500);
-await page.screenshot({ path: join(ROOT, 'docs/screenshots/new-piece.png') });
+await picture('new-piece');
 await page.goto(`${base}${piece('Fell Race Cup')}/make/day`, { waitUntil: 'load' });
 for (const _ of ['light', 'bright', 'dark']) await page.getByRole('button', { name: /^Theme/ }).click();
-await page.waitForTimeout(4000);
-await page.screenshot({ path: join(ROOT, 'docs/screenshots/day.png') });
+await picture('day');
 await browser.close();
 server.kill('SIGTERM');

@@ -76,7 +76,7 @@ test('board feet stand step by step for each wood, and the foot bar shows the sa
     );
     expect(boughtFeet).toBeCloseTo(boardFeet(ledger.bought), 6);
     expect(screen.getByRole('region', { name: 'Totals' }).textContent).toMatch(
-      /Laid out on\d+ boards? · at once/,
+      /Laid out on\d+ boards? at once/,
     );
     expect(screen.getByRole('region', { name: 'Totals' }).textContent).toContain(
       `${boughtFeet.toFixed(2)} bd ft to buy`,

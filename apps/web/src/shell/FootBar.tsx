@@ -34,7 +34,7 @@ export function FootBar() {
       aria-label="Totals"
       // It scrolls sideways where there are many woods: by keyboard as well.
       tabIndex={0}
-      className="flex min-h-16 shrink-0 items-stretch overflow-x-auto border-t border-line bg-pane py-2 pl-2"
+      className="flex min-h-16 shrink-0 items-stretch overflow-x-auto border-t border-line bg-pane py-1 pl-2"
     >
       <Figure
         label="Pieces"
@@ -56,7 +56,7 @@ export function FootBar() {
               </>
             }
             value={ready ? feetSaid(onHandFeet, boughtFeet) : '…'}
-            rest={ready ? `· ${stock(strips, blocks)}` : 'being laid out'}
+            rest={ready ? stock(strips, blocks) : 'being laid out'}
           />
         );
       })}
@@ -68,7 +68,7 @@ export function FootBar() {
             cuts.accounts.reduce((sum, { boards }) => sum + boards, 0),
             'board',
           )}
-          rest={`· ${howFar(cuts)}`}
+          rest={howFar(cuts)}
         />
       )}
     </section>
@@ -97,9 +97,8 @@ function Figure({ label, value, rest }: { label: ReactNode; value: string; rest?
   return (
     <div className="flex flex-col justify-center border-r border-line px-4 whitespace-nowrap">
       <span className="flex items-center gap-1.5 text-xs text-quiet">{label}</span>
-      <span>
-        <b className="text-base">{value}</b> {rest && <span className="text-quiet">{rest}</span>}
-      </span>
+      <b className="text-base leading-5">{value}</b>{' '}
+      {rest && <span className="text-xs text-quiet">{rest}</span>}
     </div>
   );
 }
@@ -136,7 +135,9 @@ function Checks() {
             {looks.length > 0 ? looks.length : notes.length}
             <span className="sr-only">:</span>
           </b>
-          <span className="line-clamp-1 pt-0.5 underline">{sentenceIn(first.message, units)}</span>
+          <span className="line-clamp-2 text-sm leading-4.5 underline">
+            {sentenceIn(first.message, units)}
+          </span>
         </span>
       </Popover.Trigger>
       <Popover.Portal>

@@ -31,7 +31,7 @@ export function Sheet({
           // The first Escape puts back what stood in a field; the next one closes the sheet.
           if ((event.target as Element | null)?.closest('[data-entry]')) event.preventDefault();
         }}
-        className={`fixed top-1/2 left-1/2 z-20 max-h-[92vh] ${WIDTHS[size]} max-w-[96vw] -translate-1/2 overflow-auto rounded-lg border border-line bg-pane p-5 shadow-xl`}
+        className={`fixed top-1/2 left-1/2 z-20 max-h-[92vh] ${WIDTHS[size]} max-w-[96vw] -translate-1/2 overflow-auto rounded-lg border border-line bg-pane p-5 shadow-xl ${toRead ? 'outline-none' : ''}`}
       >
         <Dialog.Title className="text-lg font-semibold">{title}</Dialog.Title>
         <Dialog.Description className="mb-4 text-quiet">{says}</Dialog.Description>
