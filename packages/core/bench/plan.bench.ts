@@ -6,7 +6,7 @@ import { layOut } from '../src/making/layOut.js';
 import { mm } from '../src/measure/quantity.js';
 import { plan } from '../src/project/plan.js';
 import { prepare } from '../src/project/prepare.js';
-import { type Project, SCHEMA_VERSION } from '../src/project/schema.js';
+import { type Project, type Ring, SCHEMA_VERSION } from '../src/project/schema.js';
 import { DEFAULT_SHOP } from '../src/settings/shop.js';
 import { middleOf, vaseOf } from './vase.js';
 
@@ -64,23 +64,29 @@ test('plan() after an edit, against from nothing, 40 × 48', () => {
     });
     return (middle(times.map(({ nothing }) => nothing)) / middle(times.map(({ edit }) => edit))).toFixed(1);
   };
-  const moved = (at: number) => (now: Project, run: number) => {
+  const moved = (at: number, by: (run: number) => number) => (now: Project, run: number) => {
     const points = now.form.points.map((point, i) =>
-      i === at ? { ...point, radiusMm: mm(point.radiusMm + (run % 2 ? 0.3 : -0.3)) } : point,
+      i === at ? { ...point, radiusMm: mm(point.radiusMm + by(run)) } : point,
     );
     return { ...now, form: { ...now.form, points } };
   };
-  const recounted = (now: Project, run: number) => {
-    const ring = { ...now.rings[20]!, turn: run / 100 };
-    return { ...now, rings: now.rings.with(20, ring) };
-  };
-  const fine = traced(vase(40, 48), 12);
+  /** On and on to where the point has never been, and there and back as by undo and redo. */
+  const [on, back] = [() => 0.003, (run: number) => (run % 2 ? 0.3 : -0.3)];
+  const ring = (change: (ring: Ring, run: number) => Partial<Ring>) => (now: Project, run: number) => ({
+    ...now,
+    rings: now.rings.with(20, { ...now.rings[20]!, ...change(now.rings[20]!, run) }),
+  });
+  const turned = ring((_, run) => ({ turn: run / 100 }));
+  const painted = ring(({ woods }, run) => ({ woods: woods.with(run % 48, run % 3 ? 'dark' : 'light') }));
+  const fine = freeze(traced(vase(40, 48), 12), true);
+  const points = (piece: Project, by: (run: number) => number) =>
+    piece.form.points.map((_, at) => quicker(piece, moved(at, by))).join(', ');
   console.log(
     [
       'plan() of 40 × 48 after an edit, times quicker than from nothing',
-      `  one ring turned: ${quicker(pieceOf(), recounted)}`,
-      `  a point of the form moved, of four, foot to lip: ${[0, 1, 2, 3].map((at) => quicker(pieceOf(), moved(at))).join(', ')}`,
-      `  of twelve: ${fine.form.points.map((_, at) => quicker(freeze(fine, true), moved(at))).join(', ')}`,
+      `  one ring turned: ${quicker(pieceOf(), turned)}; one segment painted: ${quicker(pieceOf(), painted)}`,
+      `  a point of the form moved on, of four, foot to lip: ${points(pieceOf(), on)}; of twelve: ${points(fine, on)}`,
+      `  there and back, of four: ${points(pieceOf(), back)}; of twelve: ${points(fine, back)}`,
     ].join('\n'),
   );
 });

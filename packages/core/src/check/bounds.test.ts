@@ -4,9 +4,10 @@ import { plain, quantitiesOf } from '../measure/said.js';
 import { DEFAULT_SHOP } from '../settings/shop.js';
 import { planned } from '../testing/pieces.js';
 import type { Check, Subject } from './check.js';
+import { saidBy } from './eachRing.js';
 import { latheChecks } from './lathe.js';
 import { leftSaid, marginSaid } from './layerMargins.js';
-import { openWorkChecks } from './openWork.js';
+import { noContactChecks, openEndChecks } from './openWork.js';
 import { otherHandChecks } from './otherHand.js';
 import { overlapChecks } from './overlap.js';
 import { alike, numbersSaid, ringsSaid } from './said.js';
@@ -102,7 +103,8 @@ describe('each side of what checks allow', () => {
   test('open rings: nothing below, nothing above, less than a square millimetre of glue', () => {
     const open = (index: number, change = {}) => ring(index, { closed: false, contactMm2: null, ...change });
     const shut = (index: number, change = {}) => ring(index, { closed: true, contactMm2: null, ...change });
-    const of = (...rings: unknown[]) => openWorkChecks(subject({ rings })).map(({ code }) => code);
+    const of = (...rings: unknown[]) =>
+      saidBy([openEndChecks, noContactChecks])(subject({ rings })).map(({ code }) => code);
     expect(of(shut(0), open(1), shut(2))).toEqual([]);
     expect(of(open(0), open(1))).toEqual(['open-below', 'open-above']);
     expect(of(open(0, { gives: null }), shut(1))).toEqual([]);
@@ -124,7 +126,11 @@ describe('each side of what checks allow', () => {
   });
   test('joints, walls and stacks that fall short say by how much', () => {
     const joint = (overlapMm: number | null) =>
-      said(overlapChecks(subject({ rings: [ring(3, { overlapMm })], shop: shop({ leastOverlapMm: 6 }) })));
+      said(
+        saidBy([overlapChecks])(
+          subject({ rings: [ring(3, { overlapMm })], shop: shop({ leastOverlapMm: 6 }) }),
+        ),
+      );
     expect([joint(null), joint(6)]).toEqual([[], []]);
     expect(joint(5)).toEqual([
       'overlap: Ring 4 and ring 3 are glued over only 5 mm; you want at least 6 mm.',
@@ -133,7 +139,7 @@ describe('each side of what checks allow', () => {
     const gives = { outerRadiusMm: 50, innerRadiusMm: 40 };
     const wall = (outerRadiusMm: number, innerRadiusMm: number) =>
       said(
-        tooNarrowChecks(
+        saidBy([tooNarrowChecks])(
           subject({ rings: [ring(0, { gives, wallAlong: { outerRadiusMm, innerRadiusMm } })] }),
         ),
       );

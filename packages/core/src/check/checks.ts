@@ -1,14 +1,14 @@
 import { bandShortChecks } from './bandShort.js';
 import { blankChecks } from './blanks.js';
-import type { Check, Subject } from './check.js';
+import { saidBy } from './eachRing.js';
 import { hollowDiscChecks } from './hollowDisc.js';
-import { impossibleChecks } from './impossible.js';
+import { unmadeChecks, unsawnChecks } from './impossible.js';
 import { inlayChecks } from './inlays.js';
 import { latheChecks } from './lathe.js';
 import { layerChecks } from './layers.js';
 import { lidChecks } from './lid.js';
 import { meetingPointChecks } from './meetingPoints.js';
-import { openWorkChecks } from './openWork.js';
+import { noContactChecks, openEndChecks } from './openWork.js';
 import { otherHandChecks } from './otherHand.js';
 import { overlapChecks } from './overlap.js';
 import { readsChecks } from './reads.js';
@@ -20,19 +20,22 @@ import { thinWallChecks } from './thinWall.js';
 import { toneChecks } from './tones.js';
 import { tooNarrowChecks } from './tooNarrow.js';
 
-const CHECKS = [
+/** Everything worth a look, gravest first. */
+export const checksOf = saidBy([
   stackChecks,
   bandShortChecks,
   slantsLeaveChecks,
   tooNarrowChecks,
-  impossibleChecks,
+  unmadeChecks,
+  unsawnChecks,
   overlapChecks,
   lidChecks,
   thinWallChecks,
   shortSegmentChecks,
   layerChecks,
   readsChecks,
-  openWorkChecks,
+  openEndChecks,
+  noContactChecks,
   ringWarningChecks,
   otherHandChecks,
   meetingPointChecks,
@@ -41,7 +44,4 @@ const CHECKS = [
   blankChecks,
   latheChecks,
   toneChecks,
-];
-
-/** Everything worth a look, gravest first. */
-export const checksOf = (subject: Subject): Check[] => CHECKS.flatMap((check) => check(subject));
+]);

@@ -1,6 +1,8 @@
 import { radiusAt } from '../form/curve.js';
-import { brimOf } from '../form/vessel.js';
+import { brimOf, type Vessel } from '../form/vessel.js';
+import { remembered } from '../measure/memo.js';
 import { type Said, say, sayMm } from '../measure/said.js';
+import type { Shop } from '../settings/shop.js';
 import type { Check, Subject } from './check.js';
 import type { CheckCode } from './codes.js';
 import { ownersOf } from './said.js';
@@ -14,11 +16,10 @@ export const latheChecks = (subject: Subject): Check[] => [
 
 function widestBlank({ rings, shop: { swingRadiusMm, bedDistanceMm } }: Subject): Check[] {
   const widest = rings.reduce((a, b) => (b.cornerMm > a.cornerMm ? b : a));
-  const corners = say`Ring ${widest.index + 1} is ${sayMm(widest.cornerMm)} from the axis to its corners before turning`;
   const check = (code: CheckCode, rest: Said): Check => ({
     code,
     owners: ownersOf([widest]),
-    message: say`${corners}; ${rest}.`,
+    message: say`Ring ${widest.index + 1} is ${sayMm(widest.cornerMm)} from the axis to its corners before turning; ${rest}.`,
     remedies: [],
   });
   if (widest.cornerMm > swingRadiusMm) return [check('swing', say`the lathe swings ${sayMm(swingRadiusMm)}`)];
@@ -32,12 +33,19 @@ function widestBlank({ rings, shop: { swingRadiusMm, bedDistanceMm } }: Subject)
     : [];
 }
 
-function footInJaws({ rings, vessel, shop: { jawLeastMm, jawMostMm } }: Subject): Check[] {
-  const foot = 2 * radiusAt(vessel.outside, 0);
-  if (foot >= jawLeastMm && foot <= jawMostMm) return [];
-  const message = say`The foot is ${sayMm(foot)} across; your jaws hold ${sayMm(jawLeastMm)} to ${sayMm(jawMostMm)}. A faceplate, a glue block, jam or bowl jaws, or a tenon of a size that they hold are other ways.`;
+function footInJaws({ rings, vessel, shop }: Subject): Check[] {
+  const message = otherHoldings(vessel, shop);
+  if (message === null) return [];
   return [{ code: 'jaws', owners: ownersOf([rings[0]!]), message, remedies: [], note: true }];
 }
+
+/** What is said of a foot that the jaws do not hold; null where they do. */
+const otherHoldings = remembered(({ outside }: Vessel, { jawLeastMm, jawMostMm }: Shop): Said | null => {
+  const foot = 2 * radiusAt(outside, 0);
+  return foot >= jawLeastMm && foot <= jawMostMm
+    ? null
+    : say`The foot is ${sayMm(foot)} across; your jaws hold ${sayMm(jawLeastMm)} to ${sayMm(jawMostMm)}. A faceplate, a glue block, jam or bowl jaws, or a tenon of a size that they hold are other ways.`;
+});
 
 function reach({ vessel, shop: { reachMm } }: Subject): Check[] {
   const depth = brimOf(vessel) - vessel.hollowFromMm;

@@ -1,5 +1,5 @@
+import { smallest } from '../measure/smallest.js';
 import { type Curve, extremes, pieceRadius, piecesBetween, turningHeights } from './curve.js';
-import { smallest } from './wall.js';
 
 /** Least and greatest distance of a curve from a point of the axis at height `centre`, over heights z0..z1; mm. */
 export function distances(

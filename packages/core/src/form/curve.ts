@@ -144,6 +144,18 @@ export function sameCurve(a: Curve, b: Curve, z0: number, z1: number): boolean {
   return these.length === those.length && these.every((piece, i) => samePiece(piece, those[i]!));
 }
 
+/** The stretches of heights over which two curves are the very same, from the lowest; pieces of one stretch follow each other. */
+export function alikeBetween(a: Curve, b: Curve): (readonly [number, number])[] {
+  const stretches: [number, number][] = [];
+  for (const piece of b.pieces) {
+    if (!a.pieces.some((other) => samePiece(piece, other))) continue;
+    const last = stretches.at(-1);
+    if (last && last[1] === piece.z0) last[1] = piece.z1;
+    else stretches.push([piece.z0, piece.z1]);
+  }
+  return stretches;
+}
+
 const samePiece = (a: CurvePiece, b: CurvePiece): boolean =>
   a === b ||
   (a.z0 === b.z0 && a.z1 === b.z1 && a.r0 === b.r0 && a.r1 === b.r1 && a.d0 === b.d0 && a.d1 === b.d1);

@@ -1,7 +1,8 @@
 import { done, type Result, refuse } from '../measure/reason.js';
 import { say, sayMm } from '../measure/said.js';
 import { type Curve, type CurvePiece, knotsBetween, pieceRadius, radiusAt } from './curve.js';
-import { type InsidePoint, insideOfWall, type Wall } from './wall.js';
+import { insideAgain } from './insideAgain.js';
+import type { InsidePoint, Wall } from './wall.js';
 
 /** Heights at which the inside of a wall is looked at lie at most this far apart (mm). */
 const STATION = 3;
@@ -24,7 +25,7 @@ export interface Room {
  * floor where the foot of the form is narrow, and end below the roof of a domed lid.
  */
 export function hollowOf(outside: Curve, wall: Wall, room: Room): Result<Curve> {
-  const at = (z: number) => insideOfWall(outside, wall, z);
+  const at = insideAgain(outside, wall);
   const stations = heights(outside, wall, room).map(at);
   const mustBeOpen = room.lineMm === null ? stations.length - 1 : nearest(stations, room.lineMm);
   if (stations[mustBeOpen]!.r <= 0) return tooThick(outside, wall, stations[mustBeOpen]!.z);

@@ -1,6 +1,7 @@
 import { rememberedWhenFrozen } from '../measure/memo.js';
 import { done, type Reason, type Result, refuse, refused } from '../measure/reason.js';
 import { say, sayMm } from '../measure/said.js';
+import { smallest } from '../measure/smallest.js';
 import { SAME_LENGTH } from '../measure/tolerance.js';
 import {
   type Curve,
@@ -16,7 +17,7 @@ import { hollowOf } from './hollow.js';
 import { insideOrder, outsideOrder, wallOrder } from './order.js';
 import { type Cap, capOf, recessReasons } from './recess.js';
 import type { Form } from './shape.js';
-import { smallest, stretches, wallOf } from './wall.js';
+import { stretches, wallOf } from './wall.js';
 
 /** A form made ready to be asked: its outside, and its inside where it is open. All mm. */
 export interface Vessel {

@@ -1,3 +1,4 @@
+import { smallest } from '../measure/smallest.js';
 import { type Curve, type CurvePiece, pieceRadius, piecesBetween, topOf } from './curve.js';
 import type { WallAt } from './shape.js';
 
@@ -30,11 +31,6 @@ export interface InsidePoint {
   readonly slope: number | null;
 }
 
-/** Samples of a stretch between two points of the curve before the smallest is closed in on. */
-const SAMPLES = 6;
-/** Golden-section steps: the bracket shrinks five hundredfold, which finds the minimum to about 1e-6 mm. */
-const STEPS = 13;
-const GOLDEN = (Math.sqrt(5) - 1) / 2;
 /** Steeper than this the inside is all but level, and its slope is of no use for drawing it on. */
 const STEEPEST = 12;
 
@@ -86,42 +82,4 @@ const OUT_OF_REACH = 1e4;
 function reach(radius: number, away: number): number {
   const square = radius * radius - away * away;
   return square > 0 ? Math.sqrt(square) : OUT_OF_REACH * (radius - Math.abs(away));
-}
-
-/** The smallest value of a smooth function on [low, high]: the best of a few samples, then golden section. */
-export function smallest(f: (x: number) => number, low: number, high: number): { value: number; at: number } {
-  const step = (high - low) / SAMPLES;
-  let value = f(low);
-  let nearest = 0;
-  for (let i = 1; i <= SAMPLES; i++) {
-    const sample = f(low + i * step);
-    if (sample < value) {
-      value = sample;
-      nearest = i;
-    }
-  }
-  const at = low + nearest * step;
-  let a = low + Math.max(0, nearest - 1) * step;
-  let b = low + Math.min(SAMPLES, nearest + 1) * step;
-  let x = b - GOLDEN * (b - a);
-  let y = a + GOLDEN * (b - a);
-  let fx = f(x);
-  let fy = f(y);
-  for (let i = 0; i < STEPS; i++) {
-    if (fx < fy) {
-      b = y;
-      y = x;
-      fy = fx;
-      x = b - GOLDEN * (b - a);
-      fx = f(x);
-    } else {
-      a = x;
-      x = y;
-      fx = fy;
-      y = a + GOLDEN * (b - a);
-      fy = f(y);
-    }
-  }
-  if (fy < value && fy < fx) return { value: fy, at: y };
-  return fx < value ? { value: fx, at: x } : { value, at };
 }

@@ -1,4 +1,4 @@
-import { remembered } from '../measure/memo.js';
+import { remembered, rememberedTogether } from '../measure/memo.js';
 import type { Reason } from '../measure/reason.js';
 import { plain, say, sayMm } from '../measure/said.js';
 import type { Owner, Roll } from '../ring/owner.js';
@@ -39,9 +39,9 @@ export interface Lumber {
 
 type Mutable<T> = { -readonly [K in keyof T]: T[K] };
 
-/** Strips and blocks for pieces; `finished` is the volume left in the work by wood, mm³, `roll` names the owners. */
+/** Strips and blocks for pieces, those of one owner a lot; `finished` is the volume left in the work by wood, mm³, `roll` names the owners. */
 export function lumberFor(
-  pieces: readonly OwnedPieces[],
+  lots: readonly (readonly OwnedPieces[])[],
   finished: ReadonlyMap<string, number>,
   shop: Shop,
   roll: Roll,
@@ -55,37 +55,47 @@ export function lumberFor(
     woods.set(wood, need);
     return need;
   };
-  for (const { wood, count, kind, volumeMm3 } of pieces) {
-    of(wood).pieces += count;
-    if (kind.stock.from === 'stash') of(wood).stashMm3 += count * volumeMm3;
-  }
+  for (const lot of lots)
+    for (const { wood, count, kind, volumeMm3 } of lot) {
+      const need = of(wood);
+      need.pieces += count;
+      if (kind.stock.from === 'stash') need.stashMm3 += count * volumeMm3;
+    }
   const reasons: Reason[] = [];
-  const besides = besidesOf(pieces, shop);
-  const strips = stripGroups(pieces, shop).flatMap((group): StripEntry[] => {
-    const want = wantOf(
-      group.map((of) => besides.get(of)!),
-      shop,
-    );
-    const { entry, keptMm3, spares, without } = comesTo(want, shop.kerfMm);
+  const strips = sawnFrom(lots, shop).flatMap(({ want, owner, ...comes }): StripEntry[] => {
+    const { entry, keptMm3, spares, without } = comes;
     const need = of(want.wood);
     need.segmentsMm3 += keptMm3;
     if (without) reasons.push(noLength(without, roll));
-    if (!entry) reasons.push(tooThick(want.thicknessMm, group[0]!.owner, roll));
+    if (!entry) reasons.push(tooThick(want.thicknessMm, owner, roll));
     if (!entry || without) return [];
     need.spares += spares;
     return [entry];
   });
-  const panels = pieces.flatMap((each): PanelEntry[] => {
-    const panel = panelFor(each, shop);
-    if (!panel) return [];
-    of(panel.wood).segmentsMm3 += panel.count * panel.pieceMm3;
-    const quarter = quarterFor(panel.thicknessMm);
-    if (!quarter) reasons.push(tooThick(panel.thicknessMm, each.owner, roll));
-    return quarter ? [{ ...panel, quarter: quarter.name }] : [];
-  });
+  const panels = lots
+    .flatMap((lot) => panelsOf(lot, shop))
+    .flatMap((panel): PanelEntry[] => {
+      of(panel.wood).segmentsMm3 += panel.count * panel.pieceMm3;
+      const quarter = quarterFor(panel.thicknessMm);
+      if (!quarter) reasons.push(tooThick(panel.thicknessMm, panel.owner, roll));
+      return quarter ? [{ ...panel, quarter: quarter.name }] : [];
+    });
   for (const need of woods.values()) need.segmentsMm3 += need.stashMm3;
   return { strips, panels, woods: [...woods.values()], reasons: eachOnce(reasons) };
 }
+
+/** The strips that all pieces come of, with the owner of the first of each; the same as before as long as all lots are. */
+const sawnFrom = rememberedTogether((lots: readonly (readonly OwnedPieces[])[], shop: Shop) =>
+  stripGroups(besidesOf(lots, shop), shop).map((group) => {
+    const want = wantOf(group, shop);
+    return { want, owner: group[0]!.of.owner, ...comesTo(want, shop.kerfMm) };
+  }),
+);
+
+/** The blocks of one lot. */
+const panelsOf = remembered((lot: readonly OwnedPieces[], shop: Shop): readonly Panel[] =>
+  lot.flatMap((each) => panelFor(each, shop) ?? []),
+);
 
 /** Several kinds of pieces of one owner, or woods, may be wrong alike. */
 const eachOnce = (reasons: readonly Reason[]): Reason[] => [

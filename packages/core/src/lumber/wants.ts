@@ -1,18 +1,15 @@
 import { planedStrip } from '../making/planing.js';
-import type { StripStock } from '../making/stock.js';
 import { remembered, rememberedTogether } from '../measure/memo.js';
 import { mm } from '../measure/quantity.js';
 import { SAME_ANGLE, SAME_SETTING } from '../measure/tolerance.js';
 import type { Shop } from '../settings/shop.js';
-import type { OwnedPieces } from './owned.js';
-import type { Besides } from './spares.js';
+import type { Besides, FromStrip } from './spares.js';
 import { type Cut, moreOf, type StripWant, withOtherHand } from './strips.js';
 
 type Setting = Omit<StripWant, 'cuts'>;
 
-/** How pieces are sawn from strips; null of those that come from elsewhere. */
-const settingOf = remembered(({ wood, sanded, kind: { stock } }: OwnedPieces, shop: Shop): Setting | null => {
-  if (stock.from !== 'strip') return null;
+/** How pieces that come from strips are sawn from them. */
+const settingOf = remembered(({ wood, sanded, kind: { stock } }: FromStrip, shop: Shop): Setting => {
   const { cutAngle, bladeTilt, cutting, widthMm } = stock;
   const thicknessMm = planedStrip(stock, shop, sanded ?? 2);
   return { wood, widthMm, thicknessMm, cutAngle, bladeTilt, cutting };
@@ -28,24 +25,33 @@ const widest = (a: Setting, b: Setting): Setting =>
       };
 
 /** Pieces put together that one strip can serve: same wood, width, thickness and setting. */
-export function stripGroups(pieces: readonly OwnedPieces[], shop: Shop): (readonly OwnedPieces[])[] {
-  const groups: { setting: Setting; readonly pieces: OwnedPieces[] }[] = [];
-  for (const of of pieces) {
-    const setting = settingOf(of, shop);
-    if (!setting) continue;
-    const group = groups.find((g) => sameStrip(g.setting, setting));
-    if (!group) groups.push({ setting, pieces: [of] });
-    else {
-      group.pieces.push(of);
-      group.setting = widest(group.setting, setting);
-    }
+export function stripGroups(sawn: readonly Besides[], shop: Shop): (readonly Besides[])[] {
+  interface Group {
+    setting: Setting;
+    readonly sawn: Besides[];
   }
-  return groups.map((group) => group.pieces);
+  const groups: Group[] = [];
+  const ofWood = new Map<string, Group[]>();
+  for (const each of sawn) {
+    const setting = settingOf(each.of, shop);
+    const known = ofWood.get(setting.wood) ?? [];
+    const group = known.find((g) => sameStrip(g.setting, setting));
+    if (group) {
+      group.sawn.push(each);
+      group.setting = widest(group.setting, setting);
+      continue;
+    }
+    const first = { setting, sawn: [each] };
+    groups.push(first);
+    known.push(first);
+    if (known.length === 1) ofWood.set(setting.wood, known);
+  }
+  return groups.map((group) => group.sawn);
 }
 
 /** What is wanted of the strips of one group, with test pieces and spares; the same as before as long as all of it is. */
 export const wantOf = rememberedTogether((group: readonly Besides[], shop: Shop): StripWant => {
-  const setting = group.map(({ of }) => settingOf(of, shop)!).reduce(widest);
+  const setting = group.map(({ of }) => settingOf(of, shop)).reduce(widest);
   const cuts = group.map((each) => cutsOf(each).own);
   const all = setting.cutting === 'two-fences' ? withOtherHand(cuts) : cuts;
   return { ...setting, cuts: [...all, ...group.flatMap((each) => cutsOf(each).more)] };
@@ -54,7 +60,7 @@ export const wantOf = rememberedTogether((group: readonly Besides[], shop: Shop)
 /** The pieces that a ring takes of one kind and wood, and what is cut besides: to try the saw, asked for, in case. */
 const cutsOf = remembered(
   ({ of, spares, asked, tests }: Besides): { readonly own: Cut; readonly more: readonly Cut[] } => {
-    const own = cutOf(of, of.kind.stock as StripStock);
+    const own = cutOf(of);
     return {
       own,
       more: [
@@ -66,7 +72,8 @@ const cutsOf = remembered(
   },
 );
 
-function cutOf({ owner, kind, count, places }: OwnedPieces, stock: StripStock): Cut {
+function cutOf({ owner, kind, count, places }: FromStrip): Cut {
+  const { stock } = kind;
   const { slicing, inOrder, hand, boardEdgeMm, longEdgeMm } = stock;
   const inRing = slicing?.inRing ?? 1;
   const half = kind.places.length / inRing;
@@ -84,10 +91,10 @@ function cutOf({ owner, kind, count, places }: OwnedPieces, stock: StripStock): 
   };
 }
 
+/** Whether one strip serves two settings of one wood. */
 const sameStrip = (a: Setting, b: Setting): boolean =>
-  a.wood === b.wood &&
-  a.cutting === b.cutting &&
   Math.abs(a.widthMm - b.widthMm) < SAME_SETTING &&
+  a.cutting === b.cutting &&
   Math.abs(a.thicknessMm - b.thicknessMm) < SAME_SETTING &&
   Math.abs(a.cutAngle - b.cutAngle) < SAME_ANGLE &&
   Math.abs(a.bladeTilt - b.bladeTilt) < SAME_ANGLE;

@@ -1,34 +1,42 @@
-/** What was answered last, and what it was asked with. */
-interface Kept {
-  readonly rest: readonly unknown[];
-  readonly answer: unknown;
-}
-
 /** What else something is asked with: three things at most. */
 type AFew = readonly [unknown?, unknown?, unknown?];
-interface KeptFew {
-  readonly a: unknown;
-  readonly b: unknown;
-  readonly c: unknown;
-  readonly answer: unknown;
+
+/** The last answer of one sort about a thing, what else it was asked with, and the next sort of answers about it. */
+interface Kept {
+  readonly slot: symbol;
+  a: unknown;
+  b: unknown;
+  c: unknown;
+  answer: unknown;
+  next: Kept | undefined;
 }
 
-/** Under this a thing keeps all answers about it, by sort. */
+/** Under this a thing keeps all answers about it, a sort after the other: there are a handful. */
 const ANSWERS = Symbol();
-type Answers = Record<symbol, Kept | KeptFew | undefined>;
 
 /**
  * Answers are kept on the thing itself, where nobody sees them: neither spreading it nor JSON takes them along, and they go
  * when it goes. (A `WeakMap` for each sort of answer did the same and made plans twice as slow; a hidden property for each
- * sort took a tenth of a plan.)
+ * sort took a tenth of a plan, and so did one that holds them by sort.)
  */
-function keptOn(of: object, slot: symbol): Kept | KeptFew | undefined {
-  return (of as { [ANSWERS]?: Answers })[ANSWERS]?.[slot];
+function keptOn(of: object, slot: symbol): Kept | undefined {
+  let at = (of as { [ANSWERS]?: Kept })[ANSWERS];
+  while (at !== undefined && at.slot !== slot) at = at.next;
+  return at;
 }
-function keep(of: object, slot: symbol, kept: Kept | KeptFew): void {
-  const known = (of as { [ANSWERS]?: Answers })[ANSWERS];
-  if (known) known[slot] = kept;
-  else Object.defineProperty(of, ANSWERS, { value: { [slot]: kept } });
+
+function keep(of: object, slot: symbol, answer: unknown, a?: unknown, b?: unknown, c?: unknown): void {
+  const known = keptOn(of, slot);
+  if (known) {
+    known.a = a;
+    known.b = b;
+    known.c = c;
+    known.answer = answer;
+    return;
+  }
+  const first = (of as { [ANSWERS]?: Kept })[ANSWERS];
+  if (first) first.next = { slot, a, b, c, answer, next: first.next };
+  else Object.defineProperty(of, ANSWERS, { value: { slot, a, b, c, answer, next: undefined } });
 }
 
 const same = (a: readonly unknown[], b: readonly unknown[]): boolean => {
@@ -54,10 +62,10 @@ export function remembered<K extends object, Rest extends AFew, T>(
   const slot = Symbol();
   // Each by itself: a list of them for every question took a tenth of a plan after an edit.
   const asked = (of: K, a?: unknown, b?: unknown, c?: unknown): T => {
-    const last = keptOn(of, slot) as KeptFew | undefined;
+    const last = keptOn(of, slot);
     if (last && last.a === a && last.b === b && last.c === c) return last.answer as T;
     const answer = (work as unknown as (of: K, a?: unknown, b?: unknown, c?: unknown) => T)(of, a, b, c);
-    keep(of, slot, { a, b, c, answer });
+    keep(of, slot, answer, a, b, c);
     return answer;
   };
   return asked as unknown as (of: K, ...rest: Rest) => T;
@@ -71,10 +79,10 @@ export function rememberedTogether<K extends object, Rest extends readonly unkno
   return (of, ...rest) => {
     const first = of[0];
     if (!first) return work(of, ...rest);
-    const last = keptOn(first, slot) as Kept | undefined;
-    if (last && sameTogether(last.rest, of, rest)) return last.answer as T;
+    const last = keptOn(first, slot);
+    if (last && sameTogether(last.a as readonly unknown[], of, rest)) return last.answer as T;
     const answer = work(of, ...rest);
-    keep(first, slot, { rest: [...of, ...rest], answer });
+    keep(first, slot, answer, [...of, ...rest]);
     return answer;
   };
 }
@@ -86,11 +94,11 @@ export function rememberedTogether<K extends object, Rest extends readonly unkno
 export function rememberedWhenFrozen<K extends object, Rest extends readonly unknown[], T>(
   work: (of: K, ...rest: Rest) => T,
 ): (of: K, ...rest: Rest) => T {
-  const known = new WeakMap<K, Kept>();
+  const known = new WeakMap<K, { readonly rest: Rest; readonly answer: T }>();
   return (of, ...rest) => {
     if (!Object.isFrozen(of)) return work(of, ...rest);
     const last = known.get(of);
-    if (last && same(last.rest, rest)) return last.answer as T;
+    if (last && same(last.rest, rest)) return last.answer;
     const answer = work(of, ...rest);
     known.set(of, { rest, answer });
     return answer;
@@ -105,7 +113,7 @@ export function sameAsBefore<K extends object, T extends object>(
   return (of, made) => {
     const before = keptOn(of, slot)?.answer as T | undefined;
     if (before && alike(before, made)) return before;
-    keep(of, slot, { rest: [], answer: made });
+    keep(of, slot, made);
     return made;
   };
 }

@@ -42,6 +42,22 @@ describe('what an edit does not touch stays the very same', () => {
     expect(now.every(({ made }, i) => made === before[i]!.made)).toBe(true);
     expect(changed(planOf(cup).rings, planOf(painted).rings)).toEqual([8, 9]);
   });
+  test('a ring that is turned takes the very same pieces, strips and boards', () => {
+    const turned = after(cup, edit.setTurn([2], 0.3));
+    const [before, now] = [planOf(cup), planOf(turned)];
+    expect(changed(before.rings, now.rings)).toContain(2);
+    const pieces = (of: typeof now) => of.rings.slice(1).map(({ pieces }) => pieces);
+    expect(changed(pieces(before), pieces(now))).toEqual([]);
+    expect(changed(before.lumber.strips, now.lumber.strips)).toEqual([]);
+  });
+  test('a ring sawn with another edge out, or with more spares, takes other pieces', () => {
+    const pieces = planOf(cup).rings[8]!.pieces;
+    for (const sawing of [{ edge: 'same-edge' as const }, { spares: 2 }]) {
+      const other = freeze({ ...cup, rings: cup.rings.with(8, { ...cup.rings[8]!, sawing }) }, true);
+      expect(planOf(other).rings[8]!.pieces).not.toEqual(pieces);
+    }
+    expect(planOf(cup).rings[8]!.pieces).toEqual(pieces);
+  });
   test('an edge that is dragged makes two rings anew, and none above them', () => {
     const moved = after(cup, edit.moveEdge(6, ringsOf(cup)[6]!.course.topMm + 0.3));
     expect(changed(ringsOf(cup), ringsOf(moved))).toEqual([6, 7]);

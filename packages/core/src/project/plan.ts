@@ -92,12 +92,8 @@ export function plan(
   const inlaid = finishedWithInlays(left, prepared.value, woodOf);
   const finished = withBlanks(finishedWithLetIn(inlaid, alone[0], project, woodOf), beside);
   const roll = rollOf({ rings: plans, slants, blanks });
-  const lumber = lumberFor(
-    [...plans, ...slants, ...blanks].flatMap(({ pieces }) => pieces),
-    finished,
-    shop,
-    roll,
-  );
+  const lots = [...plans, ...slants, ...blanks].map(({ pieces }) => pieces);
+  const lumber = lumberFor(lots, finished, shop, roll);
   const mass = [...finished].reduce(
     (sum, [wood, volume]) => sum + (volume * density(known.get(wood)!)) / 1e9,
     0,
@@ -108,10 +104,7 @@ export function plan(
     capacityMm3: capacityOf(vessel),
     woodMm3: [...finished.values()].reduce((a, b) => a + b, 0),
     massKg: mass,
-    pieces: [...plans, ...slants, ...blanks].reduce(
-      (sum, of) => sum + of.pieces.reduce((n, { count }) => n + count, 0),
-      0,
-    ),
+    pieces: lumber.woods.reduce((sum, { pieces }) => sum + pieces, 0),
     sawnOff: sawnOffOf(project),
     rings: plans,
     blanks,

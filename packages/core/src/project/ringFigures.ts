@@ -5,7 +5,7 @@ import { volumeOfAll } from '../making/layOut.js';
 import { planingOf } from '../making/planing.js';
 import { insteadOf, usuallySanded } from '../making/registry.js';
 import { type PanelStock, roundVolume, type StripStock } from '../making/stock.js';
-import { remembered } from '../measure/memo.js';
+import { remembered, sameAsBefore } from '../measure/memo.js';
 import { bandAt, overlap } from '../ring/overlap.js';
 import { ringOwner } from '../ring/owner.js';
 import { FACES } from '../ring/sanded.js';
@@ -89,37 +89,57 @@ const ROUND: readonly PanelStock['shape'][] = ['disc', 'plug'];
 /** Volume of the piece in every place, mm³: the same in whatever woods. */
 const volumesOf = remembered((made: Made) => overPlaces(made, (place) => volumeOfAll(made.lay(place))));
 
+/** The pieces of a ring in its woods; the very same as before for one that was only turned. */
 function piecesOf(
   made: Made,
-  { id, woods, sawing, sanded, making }: Pick<Ring, 'id' | 'woods' | 'sawing' | 'sanded' | 'making'>,
+  ring: Pick<Ring, 'id' | 'woods' | 'sawing' | 'sanded' | 'making'>,
   woodOf: ReadonlyMap<string, string>,
-): OwnedPieces[] {
+): readonly OwnedPieces[] {
+  const { woods, sawing } = ring;
   const volumes = volumesOf(made);
-  return made.kinds.flatMap((given) => {
-    const kind = sawnAs(given, sawing?.edge);
+  const owner = ringOwner(ring.id);
+  const sanded = sandedFaces(ring);
+  const pieces = made.kinds.flatMap((given) => {
+    const kind = sawing?.edge ? sawnAs(given, sawing.edge) : given;
     const { stock } = kind;
     const round = stock.from === 'panel' && ROUND.includes(stock.shape);
     const mean = (places: readonly number[]) =>
       places.reduce((sum, place) => sum + volumes[place]!, 0) / places.length;
-    return [...placesByWood(kind.places, woods, woodOf)].map(([wood, places]) => ({
-      owner: ringOwner(id),
-      wood,
-      kind,
-      count: places.length,
-      places,
-      volumeMm3: round ? roundVolume(stock, kind.heightMm) : mean(places),
-      sanded: sandedFaces({ sanded, making }),
-      ...(sawing?.spares && stock.from === 'strip' && { spares: sawing.spares }),
-    }));
+    return [...placesByWood(kind.places, woods, woodOf)].map(
+      ([wood, places]): OwnedPieces => ({
+        owner,
+        wood,
+        kind,
+        count: places.length,
+        places,
+        volumeMm3: round ? roundVolume(stock, kind.heightMm) : mean(places),
+        sanded,
+        ...(sawing?.spares && stock.from === 'strip' && { spares: sawing.spares }),
+      }),
+    );
   });
+  return piecesBefore(made, pieces);
 }
 
+const piecesBefore = sameAsBefore<Made, readonly OwnedPieces[]>(
+  (a, b) => a.length === b.length && a.every((of, i) => samePieces(of, b[i]!)),
+);
+
+const samePieces = (a: OwnedPieces, b: OwnedPieces): boolean =>
+  a.kind === b.kind &&
+  a.wood === b.wood &&
+  a.owner.id === b.owner.id &&
+  a.sanded === b.sanded &&
+  a.spares === b.spares &&
+  a.count === b.count &&
+  a.places.every((place, i) => place === b.places[i]);
+
 /** A kind with the edge out that was chosen, where one may choose: not between two fences, nor where pieces come in order. */
-function sawnAs(kind: PieceKind, edge: StripStock['cutting'] | undefined): PieceKind {
+const sawnAs = remembered((kind: PieceKind, edge: StripStock['cutting']): PieceKind => {
   const { stock } = kind;
-  if (!edge || stock.from !== 'strip' || stock.cutting === 'two-fences' || stock.inOrder) return kind;
+  if (stock.from !== 'strip' || stock.cutting === 'two-fences' || stock.inOrder) return kind;
   return { ...kind, stock: { ...stock, cutting: edge } };
-}
+});
 
 /** The places that have each species. */
 function placesByWood(

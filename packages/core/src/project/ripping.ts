@@ -39,24 +39,25 @@ export function rippedTogether(
   const waiting = rings
     .flatMap((ring, index) => {
       const widthMm = widthOf(ring);
-      return widthMm === null ? [] : [{ ring, index, widthMm }];
+      return widthMm === null ? [] : [{ ring, index, widthMm, served: false }];
     })
     .sort((a, b) => b.widthMm - a.widthMm);
   const ripped = [...rings];
-  while (waiting.length > 0) {
-    const [first] = waiting.splice(0, 1) as [(typeof waiting)[number]];
+  waiting.forEach((first, i) => {
+    if (first.served) return;
     const stepped = nextStep(first.widthMm, stepMm);
     const wider = mayGrow(first.ring) ? widened(first.ring, stepped) : null;
     ripped[first.index] = wider ?? first.ring;
     const widthMm = wider ? stepped : first.widthMm;
-    for (const other of waiting.slice()) {
+    for (let k = i + 1; k < waiting.length; k++) {
+      const other = waiting[k]!;
       if (first.widthMm - other.widthMm > shareMm) break;
-      const shared = mayGrow(other.ring) ? widened(other.ring, widthMm) : null;
+      const shared = !other.served && mayGrow(other.ring) ? widened(other.ring, widthMm) : null;
       if (!shared) continue;
       ripped[other.index] = shared;
-      waiting.splice(waiting.indexOf(other), 1);
+      other.served = true;
     }
-  }
+  });
   return ripped;
 }
 
