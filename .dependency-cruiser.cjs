@@ -87,7 +87,7 @@ module.exports = {
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
-    exclude: { path: '(^|/)(dist|test-results)/' },
+    exclude: { path: '(^|/)(dist|bundle|test-results)/' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.tests.json' },
     enhancedResolveOptions: {

@@ -7,7 +7,7 @@ import { join, resolve } from 'node:path';
 import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect, type Page } from '@playwright/test';
 
-const MAIN = resolve(import.meta.dirname, '../apps/server/dist/main.js');
+const MAIN = resolve(import.meta.dirname, '../apps/server/bundle/main.js');
 
 /** A running Fellside on a data folder and port of its own. */
 export interface Fellside {

@@ -46,7 +46,7 @@ export async function freePort() {
 
 /** A server on a folder, once it listens; a new folder where none is given. */
 export async function served(port, folder = mkdtempSync(join(tmpdir(), 'fellside-bench-')), more = {}) {
-  const server = spawn(process.execPath, ['apps/server/dist/main.js'], {
+  const server = spawn(process.execPath, ['apps/server/bundle/main.js'], {
     env: { ...process.env, FELLSIDE_PORT: String(port), FELLSIDE_DATA: folder, ...more },
   });
   await new Promise((ready) =>

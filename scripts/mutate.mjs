@@ -67,7 +67,7 @@ for (const folder of folders) {
     clearTextReporter: { allowColor: false, logTests: false, reportTests: false, reportScoreTable: false },
     jsonReporter: { fileName: `reports/mutation/${folder}.json` },
     tempDirName: 'reports/stryker',
-    ignorePatterns: ['**/dist', 'e2e', 'test-results', 'reports'],
+    ignorePatterns: ['**/dist', '**/bundle', 'e2e', 'test-results', 'reports'],
     dryRunTimeoutMinutes: 30,
     allowEmpty: true,
   });

@@ -17,7 +17,7 @@ const env = {
   FELLSIDE_PORT: PORT,
   FELLSIDE_DEMO: '1',
 };
-const server = spawn(process.execPath, [join(ROOT, 'apps/server/dist/main.js')], {
+const server = spawn(process.execPath, [join(ROOT, 'apps/server/bundle/main.js')], {
   env,
   stdio: ['ignore', 'pipe', 'inherit'],
 });

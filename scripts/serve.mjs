@@ -8,4 +8,4 @@ ensureDependencies();
 ensureBuild();
 process.env.FELLSIDE_DATA ??= join(ROOT, 'data', demo ? 'demo' : 'own');
 if (demo) process.env.FELLSIDE_DEMO = '1';
-await import(pathToFileURL(join(ROOT, 'apps/server/dist/main.js')).href);
+await import(pathToFileURL(join(ROOT, 'apps/server/bundle/main.js')).href);

@@ -28,7 +28,7 @@ export function needNode() {
 /** Files below a folder that a build or an install depends on. */
 function filesBelow(folder) {
   return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
-    if (['node_modules', 'dist', '.cache'].includes(entry.name)) return [];
+    if (['node_modules', 'dist', 'bundle', '.cache'].includes(entry.name)) return [];
     const path = join(folder, entry.name);
     return entry.isDirectory() ? filesBelow(path) : [path];
   });
@@ -69,21 +69,22 @@ export function ensureDependencies() {
   });
 }
 
-/** Core, server and terminal by the TypeScript compiler, the interface by Vite. */
+/** Core, server and terminal by the TypeScript compiler, put together by Rolldown; the interface by Vite. */
 export function ensureBuild() {
   const sources = ['packages', 'apps']
     .flatMap((group) => filesBelow(join(ROOT, group)))
     .filter((path) => !/\.(test\.tsx?|tsbuildinfo)$/.test(path));
-  const outcomes = ['packages/core', 'packages/sheets', 'apps/server', 'apps/cli', 'apps/web'].map(
-    (workspace) => join(ROOT, workspace, 'dist'),
+  const outcomes = ['apps/server/bundle', 'apps/cli/bundle', 'apps/web/dist', 'packages/core/dist'].map((folder) =>
+    join(ROOT, folder),
   );
   once(
     'build',
-    [...sources, join(ROOT, 'tsconfig.base.json')],
+    [...sources, join(ROOT, 'tsconfig.base.json'), join(ROOT, 'scripts/bundle.mjs')],
     () => outcomes.every(existsSync),
     () => {
       console.log('Building…');
       node('node_modules/typescript/bin/tsc', '-b', '--force');
+      node('scripts/bundle.mjs');
       must(process.execPath, [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], {
         cwd: join(ROOT, 'apps/web'),
       });

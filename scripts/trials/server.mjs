@@ -5,7 +5,7 @@ import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { ROOT } from '../setup.mjs';
 
-const MAIN = join(ROOT, 'apps/server/dist/main.js');
+const MAIN = join(ROOT, 'apps/server/bundle/main.js');
 
 /** Mulberry32: the same numbers for the same seed on every machine. */
 export function random(seed) {
