@@ -74,8 +74,8 @@ export function ensureBuild() {
   const sources = ['packages', 'apps']
     .flatMap((group) => filesBelow(join(ROOT, group)))
     .filter((path) => !/\.(test\.tsx?|tsbuildinfo)$/.test(path));
-  const outcomes = ['apps/server/bundle', 'apps/cli/bundle', 'apps/web/dist', 'packages/core/dist'].map((folder) =>
-    join(ROOT, folder),
+  const outcomes = ['apps/server/bundle', 'apps/cli/bundle', 'apps/web/dist', 'packages/core/dist'].map(
+    (folder) => join(ROOT, folder),
   );
   once(
     'build',
