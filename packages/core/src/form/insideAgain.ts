@@ -20,7 +20,7 @@ export function insideAgain(outside: Curve, wall: Wall): (z: number) => InsidePo
   // What is not frozen may be a draft that is still being written on.
   if (Object.isFrozen(wall.stations)) before.set(wall.stations, { outside, points });
   const alike = last ? alikeBetween(last.outside, outside) : [];
-  const topMm = Math.max(topOf(outside), last ? topOf(last.outside) : 0);
+  const topMm = topOf(outside);
   const asBefore = (z: number): InsidePoint | undefined => {
     const [from, to] = [Math.max(0, z - wall.most), Math.min(topMm, z + wall.most)];
     return alike.some(([low, high]) => low <= from && to <= high) ? last?.points.get(z) : undefined;

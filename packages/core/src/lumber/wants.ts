@@ -26,27 +26,21 @@ const widest = (a: Setting, b: Setting): Setting =>
 
 /** Pieces put together that one strip can serve: same wood, width, thickness and setting. */
 export function stripGroups(sawn: readonly Besides[], shop: Shop): (readonly Besides[])[] {
-  interface Group {
-    setting: Setting;
-    readonly sawn: Besides[];
-  }
-  const groups: Group[] = [];
-  const ofWood = new Map<string, Group[]>();
+  const groups: Besides[][] = [];
+  const ofWood = new Map<string, { readonly setting: Setting; readonly group: Besides[] }[]>();
   for (const each of sawn) {
     const setting = settingOf(each.of, shop);
     const known = ofWood.get(setting.wood) ?? [];
-    const group = known.find((g) => sameStrip(g.setting, setting));
-    if (group) {
-      group.sawn.push(each);
-      group.setting = widest(group.setting, setting);
+    const alike = known.find((first) => sameStrip(first.setting, setting));
+    if (alike) {
+      alike.group.push(each);
       continue;
     }
-    const first = { setting, sawn: [each] };
-    groups.push(first);
-    known.push(first);
-    if (known.length === 1) ofWood.set(setting.wood, known);
+    const group = [each];
+    groups.push(group);
+    ofWood.set(setting.wood, [...known, { setting, group }]);
   }
-  return groups.map((group) => group.sawn);
+  return groups;
 }
 
 /** What is wanted of the strips of one group, with test pieces and spares; the same as before as long as all of it is. */

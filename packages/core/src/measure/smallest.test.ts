@@ -16,6 +16,14 @@ test('the lowest of a parabola is where its slope is nought, or the end that is 
   );
 });
 
+test('near an end, between the first two samples, it is found as well', () => {
+  for (const at of [0.004, 0.05, 0.09, 0.91, 0.97]) {
+    const found = smallest((x) => (x - at) ** 2, 0, 1);
+    expect(found.at).toBeCloseTo(at, 5);
+    expect(found.value).toBeLessThan(1e-10);
+  }
+});
+
 test('of what is no parabola it is as low as the lowest of ten thousand samples', () => {
   const shapes: ((x: number) => number)[] = [
     (x) => -Math.sqrt(4.0001 - x * x) + 0.3 * x,

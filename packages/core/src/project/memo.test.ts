@@ -58,6 +58,20 @@ describe('what an edit does not touch stays the very same', () => {
     }
     expect(planOf(cup).rings[8]!.pieces).toEqual(pieces);
   });
+  test('a ring of which two segments change woods, or whose faces stay unsanded, takes other pieces', () => {
+    const [one, other] = cup.palette.map(({ key }) => key) as [string, string];
+    const at = cup.rings.findIndex(({ motif, woods }) => motif === undefined && woods.length > 8);
+    const woods = cup.rings[at]!.woods.map((_, place) => (place === 1 ? other : one));
+    const ring = (change: Partial<Project['rings'][number]>) =>
+      planOf(freeze({ ...cup, rings: cup.rings.with(at, { ...cup.rings[at]!, woods, ...change }) }, true))
+        .rings[at]!;
+    const placesOf = (of: ReturnType<typeof ring>) => of.pieces.map(({ places }) => places);
+    expect(placesOf(ring({}))).toContainEqual([1]);
+    expect(placesOf(ring({ woods: woods.with(1, one).with(3, other) }))).toContainEqual([3]);
+    expect(placesOf(ring({}))).toContainEqual([1]);
+    const bare = ring({ sanded: 'none' });
+    expect(bare.pieces.map(({ sanded }) => sanded)).toEqual(bare.pieces.map(() => 0));
+  });
   test('an edge that is dragged makes two rings anew, and none above them', () => {
     const moved = after(cup, edit.moveEdge(6, ringsOf(cup)[6]!.course.topMm + 0.3));
     expect(changed(ringsOf(cup), ringsOf(moved))).toEqual([6, 7]);
