@@ -6,7 +6,6 @@ const setups: Record<string, string> = {
   core: 'vitest.seed.ts',
   web: 'vitest.labels.ts',
 };
-const shared = ['core', 'sheets'];
 const source = { conditions: ['fellside-source'] };
 const project = (name: string, include: string, environment = 'node') => ({
   resolve: source,
@@ -16,8 +15,6 @@ const project = (name: string, include: string, environment = 'node') => ({
     include: [include],
     environment,
     testTimeout: 180_000,
-    // What computes and nothing else shares its modules between files: they are loaded, and made quick, once for all.
-    isolate: !shared.includes(name),
     setupFiles: name in setups ? [resolve(import.meta.dirname, setups[name]!)] : [],
   },
 });

@@ -106,7 +106,9 @@ export function mangled(seed: number): { readonly document: unknown; readonly sh
   }
   if (draw() < 0.3) {
     const ring = pick(all.rings);
-    ring.making = begun(pick(START_IDS), { segments: pick([3, 6, 12, 24, 60]), body: 'a' }) ?? ring.making;
+    // A copy: what ways begin with is shared, and is changed below.
+    const begins = begun(pick(START_IDS), { segments: pick([3, 6, 12, 24, 60]), body: 'a' });
+    ring.making = structuredClone(begins) ?? ring.making;
   }
   const changes = 1 + Math.floor(draw() * 3);
   for (let n = 0; n < changes; n++) {
