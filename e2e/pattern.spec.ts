@@ -21,7 +21,7 @@ async function touch(page: Page, ring: number, place: number, of = 24) {
 async function taken(
   page: Page,
   press: () => Promise<void>,
-  timeout = 20_000,
+  timeout = 60_000,
 ): Promise<{ name: string; bytes: Buffer }> {
   const [file] = await Promise.all([page.waitForEvent('download', { timeout }), press()]);
   return { name: file.suggestedFilename(), bytes: readFileSync(await file.path()) };
