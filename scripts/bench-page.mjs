@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { edit, mm, run, startProject } from '../packages/core/dist/index.js';
-import { ensureChromium } from './setup.mjs';
+import { ensureChromium, SERVER } from './setup.mjs';
 
 /** A vase of 40 rings of 48 segments in two woods. */
 export function vase() {
@@ -46,7 +46,7 @@ export async function freePort() {
 
 /** A server on a folder, once it listens; a new folder where none is given. */
 export async function served(port, folder = mkdtempSync(join(tmpdir(), 'fellside-bench-')), more = {}) {
-  const server = spawn(process.execPath, ['apps/server/bundle/main.js'], {
+  const server = spawn(process.execPath, [SERVER], {
     env: { ...process.env, FELLSIDE_PORT: String(port), FELLSIDE_DATA: folder, ...more },
   });
   await new Promise((ready) =>

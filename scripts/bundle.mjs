@@ -1,24 +1,29 @@
 // Puts what the TypeScript compiler made of server and terminal, and the packages they need, together as a few files each:
 // a program that loads seven hundred modules is slow to start.
-import { join } from 'node:path';
+import { readdirSync } from 'node:fs';
+import { basename, join } from 'node:path';
 import { rolldown } from 'rolldown';
 import { ROOT } from './setup.mjs';
 
-const compiled = (path) => join(ROOT, `${path}.js`);
+/** The workers in a folder of what was compiled, by name: programs start them from beside themselves. */
+const workersIn = (folder) =>
+  Object.fromEntries(
+    readdirSync(join(ROOT, folder), { recursive: true })
+      .filter((path) => path.endsWith('Worker.js'))
+      .map((path) => [basename(path, '.js'), join(ROOT, folder, path)]),
+  );
 
-/** What is started by itself: programs, and the workers that they start from beside them. */
-const BACKUP = { backupWorker: compiled('packages/database/dist/backup/backupWorker') };
-const PROGRAMS = {
-  server: {
-    main: compiled('apps/server/dist/main'),
-    drawWorker: compiled('apps/server/dist/drawings/drawWorker'),
-    passportWorker: compiled('apps/server/dist/passport/passportWorker'),
-    sheetsWorker: compiled('apps/server/dist/sheets/sheetsWorker'),
-    workbookWorker: compiled('apps/server/dist/workbook/workbookWorker'),
-    ...BACKUP,
-  },
-  cli: { main: compiled('apps/cli/dist/main'), ...BACKUP },
-};
+/** What is started, by the application it is part of. */
+const PROGRAMS = Object.fromEntries(
+  ['server', 'cli'].map((app) => [
+    app,
+    {
+      main: join(ROOT, 'apps', app, 'dist/main.js'),
+      ...workersIn(`apps/${app}/dist`),
+      ...workersIn('packages/database/dist'),
+    },
+  ]),
+);
 
 /** Packages that read files beside their own: native code, WebAssembly, measures of fonts. They stay where they are. */
 const WITH_FILES = ['better-sqlite3', 'highs', 'pdfkit', 'fontkit'];

@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ensureBuild, ensureChromium, ensureDependencies, ROOT } from './setup.mjs';
+import { ensureBuild, ensureChromium, ensureDependencies, ROOT, SERVER } from './setup.mjs';
 
 ensureDependencies();
 ensureBuild();
@@ -17,7 +17,7 @@ const env = {
   FELLSIDE_PORT: PORT,
   FELLSIDE_DEMO: '1',
 };
-const server = spawn(process.execPath, [join(ROOT, 'apps/server/bundle/main.js')], {
+const server = spawn(process.execPath, [SERVER], {
   env,
   stdio: ['ignore', 'pipe', 'inherit'],
 });

@@ -5,6 +5,8 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSy
 import { join, resolve } from 'node:path';
 
 export const ROOT = resolve(import.meta.dirname, '..');
+/** The server as it is started. */
+export const SERVER = join(ROOT, 'apps/server/bundle/main.js');
 const CACHE = join(ROOT, '.cache');
 
 /** Runs a command in the repository; ends this process with its status when it fails. */
@@ -79,7 +81,11 @@ export function ensureBuild() {
   );
   once(
     'build',
-    [...sources, join(ROOT, 'tsconfig.base.json'), join(ROOT, 'scripts/bundle.mjs')],
+    // Packages are in what is built: other versions of them are another build.
+    [
+      ...sources,
+      ...['tsconfig.base.json', 'package-lock.json', 'scripts/bundle.mjs'].map((file) => join(ROOT, file)),
+    ],
     () => outcomes.every(existsSync),
     () => {
       console.log('Building…');

@@ -2,10 +2,7 @@
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { createServer } from 'node:net';
-import { join } from 'node:path';
-import { ROOT } from '../setup.mjs';
-
-const MAIN = join(ROOT, 'apps/server/bundle/main.js');
+import { SERVER } from '../setup.mjs';
 
 /** Mulberry32: the same numbers for the same seed on every machine. */
 export function random(seed) {
@@ -31,7 +28,7 @@ export async function freePort() {
 
 /** Starts the built server; `ready` settles with true when it answers and with false when it ended before. */
 export function start(data, port, more = {}) {
-  const child = spawn(process.execPath, [MAIN], {
+  const child = spawn(process.execPath, [SERVER], {
     env: { ...process.env, FELLSIDE_DATA: data, FELLSIDE_PORT: String(port), ...more },
     stdio: ['ignore', 'pipe', 'pipe'],
   });

@@ -158,7 +158,7 @@ export { sourceBegun } from './making/segmented/starts.js';
 export type { SawnFrom } from './making/sources/registry.js';
 export { compoundAngles } from './making/staves/staves.js';
 export { cautionsOf, type Step, setOf, TOOLS, type Tool } from './making/step.js';
-export { mitred, type Stock } from './making/stock.js';
+export { isRound, mitred, type Stock } from './making/stock.js';
 export { turnOf } from './making/turnOf.js';
 export { slicesOf } from './making/twisted/told.js';
 export {

@@ -4,7 +4,7 @@ import load from 'highs';
 import wasm from 'highs/runtime?url';
 import { copiesOf, type LayoutAsk, solveWood, type WoodState } from './layout.js';
 
-/** The solver comes as WebAssembly of its own, fetched and compiled when it is first asked: once for all woods. */
+/** The solver comes as WebAssembly of its own, fetched and compiled when it is first asked: once a worker, for all its woods. */
 let solver: Promise<HighsLike> | undefined;
 
 /** One that came to grief is not asked again: the next question gets a new one. */

@@ -8,16 +8,14 @@ const LEAST_LAYER = 1;
 
 /** Lines between layers that turning breaks through at some height, or nearly: with the margin on either side. */
 export const layerChecks = ({ rings, vessel }: Subject): Check[] =>
-  alike(
-    rings.filter(({ layers }) => layers.length > 0),
-    (ring) => layerMargins(ring, vessel).filter(isTooNear).map(tooNear),
-    plain,
-  ).map(({ of, rings }) => ({
-    code: 'layer-line',
-    owners: ownersOf(rings),
-    message: say`${ringsSaid(rings)}: ${of}.`,
-    remedies: [],
-  }));
+  alike(rings, (ring) => layerMargins(ring, vessel).filter(isTooNear).map(tooNear), plain).map(
+    ({ of, rings }) => ({
+      code: 'layer-line',
+      owners: ownersOf(rings),
+      message: say`${ringsSaid(rings)}: ${of}.`,
+      remedies: [],
+    }),
+  );
 
 const isTooNear = ({ outsideLeftMm, insideLeftMm }: LayerMargin): boolean =>
   Math.min(outsideLeftMm, insideLeftMm) < LEAST_LAYER;

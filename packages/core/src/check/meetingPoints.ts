@@ -1,3 +1,4 @@
+import { isRound } from '../making/stock.js';
 import { say } from '../measure/said.js';
 import { ringOwner } from '../ring/owner.js';
 import type { Remedy } from './check.js';
@@ -5,9 +6,7 @@ import { eachRing } from './eachRing.js';
 
 /** Rings solid to the centre that are made of segments: the points never meet well. */
 export const meetingPointChecks = eachRing(({ index, id, gives, pieces }) => {
-  const filled = pieces.some(
-    ({ kind: { stock } }) => stock.from === 'panel' && (stock.shape === 'disc' || stock.shape === 'plug'),
-  );
+  const filled = pieces.some(({ kind: { stock } }) => isRound(stock));
   // Floors and twisted slices are glued up from blocks; what meets in their middle is part of the picture.
   const floor = pieces.some(
     ({ kind: { stock } }) =>

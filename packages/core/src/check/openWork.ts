@@ -17,30 +17,20 @@ const told = (code: CheckCode, { index, id }: RingPlan, message: Said): Check =>
   remedies: [],
 });
 
+const BELOW = 'has gaps and nothing under it: the first open row sits on a disc or a closed ring.';
+const ABOVE = 'has gaps and nothing on it: a closed ring on top ties the open rows together.';
+
 /** Rings with gaps at either end of the stack: each wants a closed ring somewhere below and above. */
-export const openEndChecks = ({ rings }: Subject): Check[] => {
-  const [lowest, highest] = [rings[0], rings.at(-1)];
-  return [
-    ...(lowest && isOpen(lowest)
-      ? [
-          told(
-            'open-below',
-            lowest,
-            'has gaps and nothing under it: the first open row sits on a disc or a closed ring.',
-          ),
-        ]
-      : []),
-    ...(highest && isOpen(highest)
-      ? [
-          told(
-            'open-above',
-            highest,
-            'has gaps and nothing on it: a closed ring on top ties the open rows together.',
-          ),
-        ]
-      : []),
-  ];
-};
+export const openEndChecks = ({ rings }: Subject): Check[] => [
+  ...rings
+    .slice(0, 1)
+    .filter(isOpen)
+    .map((lowest) => told('open-below', lowest, BELOW)),
+  ...rings
+    .slice(-1)
+    .filter(isOpen)
+    .map((highest) => told('open-above', highest, ABOVE)),
+];
 
 /** Rings with gaps of which an end is glued to nothing. */
 export const noContactChecks = eachRing((ring) =>

@@ -1,5 +1,5 @@
 import type { PieceKind } from '../making/contract.js';
-import { mitred } from '../making/stock.js';
+import { isRound, mitred } from '../making/stock.js';
 import { done, type Result, refuse } from '../measure/reason.js';
 import { plain, say, sayMm } from '../measure/said.js';
 import type { Plan } from '../project/plan.js';
@@ -42,8 +42,8 @@ function shapeOf({ stock, name }: PieceKind): Omit<Shape, 'layer' | 'title' | 'c
     };
   if (strip) return { lengthMm: strip.longEdgeMm, widthMm: strip.widthMm, slant: 0, round: false };
   if (stock.from !== 'panel' || name === '') return null;
-  const { shape, lengthMm, widthMm } = stock;
-  return { lengthMm, widthMm, slant: 0, round: shape === 'disc' || shape === 'plug' };
+  const { lengthMm, widthMm } = stock;
+  return { lengthMm, widthMm, slant: 0, round: isRound(stock) };
 }
 
 const shapesOf = (plan: Plan, woods: readonly Species[]): Shape[] =>

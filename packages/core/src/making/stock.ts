@@ -62,6 +62,10 @@ export interface PanelStock {
   readonly givesMm3?: number;
 }
 
+/** Whether a piece is turned round as it is: a disc, or a plug. */
+export const isRound = (stock: Stock): stock is PanelStock =>
+  stock.from === 'panel' && (stock.shape === 'disc' || stock.shape === 'plug');
+
 /** Volume of a round piece, mm³: drawn with many corners, but turned. */
 export const roundVolume = ({ widthMm }: PanelStock, heightMm: number): number =>
   (Math.PI / 4) * widthMm ** 2 * heightMm;

@@ -17,7 +17,7 @@ const ANSWERS = Symbol();
 /**
  * Answers are kept on the thing itself, where nobody sees them: neither spreading it nor JSON takes them along, and they go
  * when it goes. (A `WeakMap` for each sort of answer did the same and made plans twice as slow; a hidden property for each
- * sort took a tenth of a plan, and so did one that holds them by sort.)
+ * sort took a tenth of a plan.)
  */
 function keptOn(of: object, slot: symbol): Kept | undefined {
   let at = (of as { [ANSWERS]?: Kept })[ANSWERS];

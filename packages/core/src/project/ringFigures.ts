@@ -4,7 +4,7 @@ import type { Made, PieceKind } from '../making/contract.js';
 import { volumeOfAll } from '../making/layOut.js';
 import { planingOf } from '../making/planing.js';
 import { insteadOf, usuallySanded } from '../making/registry.js';
-import { type PanelStock, roundVolume, type StripStock } from '../making/stock.js';
+import { isRound, roundVolume, type StripStock } from '../making/stock.js';
 import { remembered, sameAsBefore } from '../measure/memo.js';
 import { bandAt, overlap } from '../ring/overlap.js';
 import { ringOwner } from '../ring/owner.js';
@@ -83,9 +83,6 @@ function joint(
   return { overlapMm, contactMm2 };
 }
 
-/** Shapes that are drawn with many corners but turned or bored. */
-const ROUND: readonly PanelStock['shape'][] = ['disc', 'plug'];
-
 /** Volume of the piece in every place, mm³: the same in whatever woods. */
 const volumesOf = remembered((made: Made) => overPlaces(made, (place) => volumeOfAll(made.lay(place))));
 
@@ -102,7 +99,6 @@ function piecesOf(
   const pieces = made.kinds.flatMap((given) => {
     const kind = sawing?.edge ? sawnAs(given, sawing.edge) : given;
     const { stock } = kind;
-    const round = stock.from === 'panel' && ROUND.includes(stock.shape);
     const mean = (places: readonly number[]) =>
       places.reduce((sum, place) => sum + volumes[place]!, 0) / places.length;
     return [...placesByWood(kind.places, woods, woodOf)].map(
@@ -112,7 +108,7 @@ function piecesOf(
         kind,
         count: places.length,
         places,
-        volumeMm3: round ? roundVolume(stock, kind.heightMm) : mean(places),
+        volumeMm3: isRound(stock) ? roundVolume(stock, kind.heightMm) : mean(places),
         sanded,
         ...(sawing?.spares && stock.from === 'strip' && { spares: sawing.spares }),
       }),

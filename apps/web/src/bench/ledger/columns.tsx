@@ -2,6 +2,7 @@ import {
   formatAngle,
   formatArea,
   formatLength,
+  isRound,
   type Mm,
   mitred,
   type PieceKind,
@@ -52,7 +53,7 @@ function edges(ring: LedgerRing): string {
     if (piece) return piece.cutAngle > 0 ? [length(piece.longEdgeMm, ring)] : [];
     if (stock.from !== 'panel') return ['stash'];
     if (stock.shape === 'stave') return [length(stock.widthMm, ring)];
-    return stock.shape === 'disc' || stock.shape === 'plug' ? [`${length(stock.widthMm, ring)} ø`] : [];
+    return isRound(stock) ? [`${length(stock.widthMm, ring)} ø`] : [];
   });
   return [...new Set(all)].join(' · ');
 }
