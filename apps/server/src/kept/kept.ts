@@ -35,7 +35,8 @@ interface Source {
   /** What an older Fellside kept, as it is kept today. */
   readonly upToDate?: (given: unknown) => unknown;
 }
-const LAST_FIRST = `"savedAt" DESC, "id"`;
+/** The last first; of what was entered together, in the order in which it was. */
+const LAST_FIRST = `"savedAt" DESC, rowid`;
 const SOURCES: Record<KeptSort, Source> = {
   wood: { table: 'woods', column: 'species', order: '"id"', schema: speciesSchema },
   board: { table: 'board', column: 'board', order: LAST_FIRST, schema: newBoardSchema },

@@ -12,15 +12,19 @@ export interface BackupFile {
 const numbered = (folder: string, n: number): string => `${folder}/${String(n + 1).padStart(6, '0')}.json`;
 const json = (value: unknown): Buffer => Buffer.from(JSON.stringify(value, null, 1));
 
-/** Every row of a table with one JSON column. */
+/** Every row of a table with one JSON column; what was entered together stays in its order. */
 const TABLES = [
   { file: 'woods.json', sort: 'woods', query: 'SELECT id, species AS text FROM woods ORDER BY id' },
-  { file: 'boards.json', sort: 'boards', query: 'SELECT id, savedAt, board AS text FROM board ORDER BY id' },
-  { file: 'stash.json', sort: 'stash', query: 'SELECT id, savedAt, ring AS text FROM stash ORDER BY id' },
+  {
+    file: 'boards.json',
+    sort: 'boards',
+    query: 'SELECT id, savedAt, board AS text FROM board ORDER BY rowid',
+  },
+  { file: 'stash.json', sort: 'stash', query: 'SELECT id, savedAt, ring AS text FROM stash ORDER BY rowid' },
   {
     file: 'patterns.json',
     sort: 'patterns',
-    query: 'SELECT id, savedAt, pattern AS text FROM pattern ORDER BY id',
+    query: 'SELECT id, savedAt, pattern AS text FROM pattern ORDER BY rowid',
   },
 ] as const;
 
