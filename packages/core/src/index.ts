@@ -121,6 +121,7 @@ export { CUTTING_SAID } from './lumber/strips.js';
 export { lumberTimes } from './lumber/times.js';
 export { type WaitingBoard, waitingBoards } from './lumber/waiting.js';
 export type { BoardRows, Made, PieceKind } from './making/contract.js';
+export { discSourceBegun } from './making/disc/sources.js';
 export { FIGURE_NAMES, type Figure, type FigureKey } from './making/figures.js';
 export { partsFromDegrees } from './making/flat/parts.js';
 export { ILLUSIONS, type IllusionName } from './making/illusion/illusion.js';
@@ -160,7 +161,6 @@ export { compoundAngles } from './making/staves/staves.js';
 export { cautionsOf, type Step, setOf, TOOLS, type Tool } from './making/step.js';
 export { isRound, mitred, type Stock } from './making/stock.js';
 export { turnOf } from './making/turnOf.js';
-export { slicesOf } from './making/twisted/told.js';
 export {
   editableLength,
   formatAngle,

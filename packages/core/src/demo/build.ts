@@ -1,5 +1,5 @@
 import type { Form } from '../form/shape.js';
-import { begun, type ParamsOf, placesOf, type RingMaking, tonesOf, type Way } from '../making/registry.js';
+import { begun, type ParamsOf, placesOf, type RingMaking, tonesOf } from '../making/registry.js';
 import { START_OF } from '../making/segmented/starts.js';
 import { mm } from '../measure/quantity.js';
 import { plain } from '../measure/said.js';
@@ -18,13 +18,6 @@ export const flat = (count: number): RingMaking => ({ way: 'segmented', count })
 export const disc: RingMaking = { way: 'disc' };
 
 const from = (segments: number) => ({ segments, body: 'section-1' });
-
-/** Parameters that a way begins with, some of them changed. */
-export const made = <W extends Exclude<Way, 'segmented'>>(
-  way: W,
-  segments: number,
-  change: Partial<ParamsOf<W>>,
-): RingMaking => ({ ...(begun(way, from(segments)) as ParamsOf<W>), ...change });
 
 /** A piece of the demo with some edits; each of them can be made. */
 export const edited = (begun: Project, ...commands: Command[]): Project =>

@@ -1,8 +1,9 @@
 import { STARTING_SHAPES, startingForm } from '../form/starting.js';
+import { begun } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
 import * as edit from '../project/commands/edits.js';
 import type { Project } from '../project/schema.js';
-import { edited, entry, made, piece } from './build.js';
+import { edited, entry, piece } from './build.js';
 
 /** Eighty flat panels turned to a closed ball, stars of five with pale triangles between, and windows let in across their joints. */
 export function trigPointBall(): Project {
@@ -12,11 +13,11 @@ export function trigPointBall(): Project {
     entry('black-walnut', 'dark'),
   ];
   const shape = STARTING_SHAPES.find(({ id }) => id === 'ball')!;
-  const begun = piece('Trig Point Ball', startingForm(shape, 176, 180, 7), palette, [
-    [176, made('globe', 12, {}), 0, 'black-cherry'],
+  const ball = piece('Trig Point Ball', startingForm(shape, 176, 180, 7), palette, [
+    [176, begun('globe', { segments: 12, body: '' })!, 0, 'black-cherry'],
   ]);
   return edited(
-    begun,
+    ball,
     edit.setGroupWood([0], 'sugar-maple', 'Equilateral'),
     edit.addInlay({
       outline: { shape: 'ellipse', widthMm: mm(34), heightMm: mm(22) },

@@ -4,7 +4,7 @@ import { mm } from '../measure/quantity.js';
 import { twistTurns } from '../project/commands/twistCommands.js';
 import type { Project } from '../project/schema.js';
 
-import { type Course, disc, entry, flat, form, made, piece, sawn } from './build.js';
+import { type Course, disc, entry, flat, form, piece, sawn } from './build.js';
 
 /** A low dish whose floor is a star of twelve points, its rim a running ramp. */
 export function marchStarDish(): Project {
@@ -60,12 +60,17 @@ export function whirlpoolGoblet(): Project {
     palette,
     turns.map((turn, i) => [
       7,
-      made('twisted', 12, {
-        stripsMm: strips,
-        from: `section-${Math.floor(i / each) + 1}`,
-        boardMm: mm(54),
-        kerfMm: mm(1.6),
-      }),
+      {
+        way: 'disc',
+        sawnFrom: { is: 'strips', stripsMm: strips },
+        after: {
+          done: 'sliced',
+          from: `section-${Math.floor(i / each) + 1}`,
+          kerfMm: mm(1.6),
+          cleanUpMm: mm(0),
+          boardMm: mm(54),
+        },
+      },
       turn,
     ]),
   );

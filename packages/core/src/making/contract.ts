@@ -183,6 +183,8 @@ export interface Making<P extends { readonly way: string }> {
   stripWidth?(params: P, size: RingNeed): number | null;
   /** Rings that name the same body are one glue-up, sawn apart: they share parameters, woods and radii; null where a ring is alone. */
   body?(params: P): string | null;
+  /** The same as part of a glue-up of another name; what is no part of one stays as it is. */
+  ofBody?(params: P, body: string): P;
   /** The same as a ring by itself, out of its glue-up; left out where it is none then. */
   whole?(params: P): P;
   /** Glue-ups with the same text here, of the same woods, are marked out on one board; null where each has its own. */

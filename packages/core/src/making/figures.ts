@@ -13,8 +13,6 @@ export const FIGURE_NAMES = {
   'board-length': 'Board, length',
   'board-thickness': 'Board, thickness',
   'board-least-thickness': 'Board, least thickness',
-  'slices-of-the-section': 'Slices of the section',
-  'board-thickness-for-them': 'Board, thickness for them',
   'board-width': 'Board, width',
   'discs-on-the-board': 'Discs on the board',
   'strips-in-the-disc': 'Strips in the disc',

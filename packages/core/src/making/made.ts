@@ -60,9 +60,7 @@ export function madeOnce<Making extends object>(
 function sameNeed({ need, leans, ball }: Kept, other: RingNeed): boolean {
   return (
     sameSize(need, other) &&
-    need.body?.index === other.body?.index &&
-    need.body?.members.length === other.body?.members.length &&
-    (need.body?.members ?? []).every((size, i) => sameSize(size, other.body!.members[i]!)) &&
+    sameBody(need.body, other.body) &&
     (need.leaning === undefined) === (other.leaning === undefined) &&
     (need.round === undefined) === (other.round === undefined) &&
     (ball.is === null || sameBall(ball.is, other.round!())) &&
@@ -72,6 +70,23 @@ function sameNeed({ need, leans, ball }: Kept, other: RingNeed): boolean {
     })
   );
 }
+
+type Body = RingNeed['body'];
+
+const sameBody = (a: Body, b: Body): boolean =>
+  a === b ||
+  (a !== undefined &&
+    b !== undefined &&
+    a.index === b.index &&
+    sameMembers(a.members, b.members) &&
+    a.board?.index === b.board?.index &&
+    a.board?.names.join() === b.board?.names.join() &&
+    sameLists(a.board?.bodies ?? [], b.board?.bodies ?? [], sameMembers));
+
+const sameMembers = (a: readonly Size[], b: readonly Size[]): boolean => sameLists(a, b, sameSize);
+
+const sameLists = <T>(a: readonly T[], b: readonly T[], same: (a: T, b: T) => boolean): boolean =>
+  a.length === b.length && a.every((each, i) => same(each, b[i]!));
 
 const sameBall = (a: NeededBall, b: NeededBall): boolean => sameSpheres(a, b) && sameBand(a.turned, b.turned);
 

@@ -38,8 +38,10 @@ const NEED = { outerRadiusMm: mm(100), innerRadiusMm: mm(80), heightMm: mm(20) }
 const SHARES = [1e-7, 0.4987, 1 - 1e-7] as const;
 
 /** Ways in which a place may have no piece: strips beyond the disc, segments without a letter. */
-const mayBeEmpty = (making: RingMaking): boolean =>
-  ['twisted', 'lettered'].includes(startOf(making.way === 'stock' ? making.of : making));
+function mayBeEmpty(making: RingMaking): boolean {
+  const own = making.way === 'stock' ? making.of : making;
+  return 'sawnFrom' in own && ['strips', 'letters'].includes(own.sawnFrom?.is ?? '');
+}
 
 /** The slow way to ask which pieces hold a point: even-odd over every outline. */
 function holders(pieces: readonly LaidPiece[], x: number, y: number, z: number): number[] {
@@ -126,7 +128,7 @@ describe.each(FAMILIES)('rings of the family “%s”', (way) => {
       /** What a strip kind saws of one piece; null of others. */
       const sawnOf = ({ stock, heightMm }: Made['kinds'][number]): number | null => {
         const piece = mitred(stock);
-        if (!piece || (piece.cutAngle === 0 && way === 'twisted')) return null;
+        if (!piece || (piece.cutAngle === 0 && way === 'disc')) return null;
         return ((piece.longEdgeMm + piece.shortEdgeMm) / 2) * piece.widthMm * heightMm;
       };
       for (const { places, ...kind } of made.kinds) {

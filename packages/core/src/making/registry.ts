@@ -16,11 +16,9 @@ import { segmented } from './segmented/segmented.js';
 import type { SEGMENTED_STARTS } from './segmented/starts.js';
 import { fromStock, type StockParams } from './stock/fromStock.js';
 import type { MeantTone } from './tone.js';
-import type { TwistedParams } from './twisted/params.js';
-import { twisted } from './twisted/twisted.js';
 
 /** Ways of making a ring at the saw. */
-export type SawnMaking = SegmentedParams | TwistedParams | GlobeParams | DiscParams;
+export type SawnMaking = SegmentedParams | GlobeParams | DiscParams;
 
 /** How a ring is made, with the parameters of that way. */
 export type RingMaking = SawnMaking | StockParams<SawnMaking>;
@@ -36,7 +34,6 @@ export type StartId =
 
 const SAWN = {
   segmented,
-  twisted,
   globe,
   disc,
 } satisfies { [W in SawnWay]: Making<ParamsOf<W>> };
@@ -103,6 +100,9 @@ export const isSolid = (making: RingMaking): boolean => definition(making).solid
 export const isShell = (making: RingMaking): boolean => definition(making).shell ?? false;
 export const pitchOf = (making: RingMaking): Rad => definition(making).pitch(making);
 export const bodyOf = (making: RingMaking): string | null => definition(making).body?.(making) ?? null;
+/** A ring of a glue-up as one of a glue-up of another name. */
+export const ofBody = <M extends RingMaking>(making: M, body: string): M =>
+  (definition(making).ofBody?.(making, body) ?? making) as M;
 /** A ring of a glue-up as one by itself; null where it is none then. */
 export const wholeOf = <M extends RingMaking>(making: M): M | null =>
   (definition(making).whole?.(making) ?? null) as M | null;

@@ -509,6 +509,13 @@ const examples: readonly (readonly [string, RingMaking, outer: number, inner: nu
   ],
   ['a basket', { ...(begun('basket', FROM) as ParamsOf<'segmented'>), count: 14 }, 90, 70, 12],
   ['a twisted slice', begun('twisted', FROM)!, 90, 0, 6],
+  [
+    'a disc of strips',
+    { way: 'disc', sawnFrom: { is: 'strips', stripsMm: [70, 9, 14, 9, 70].map(mm) } },
+    80,
+    0,
+    21,
+  ],
   ['a star with a border', begun('medallion', FROM)!, 90, 0, 10],
   [
     'a star of five points',

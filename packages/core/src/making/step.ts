@@ -41,9 +41,9 @@ export const step = (id: string, tool: Tool, says: Said, cautions: readonly Caut
 /** The same steps told apart by a number, where they are done for several kinds of pieces. */
 export const numbered = (of: Step, number: number): Step => ({ ...of, id: `${of.id}-${number}` });
 
-/** Steps that are done once for all rings sawn from one glue-up. */
+/** Steps that are done once for all rings sawn from one glue-up; those that are done once for more than that stay so. */
 export const onceFor = (body: string, steps: readonly Step[]): Step[] =>
-  steps.map((of) => ({ ...of, once: body }));
+  steps.map((of) => ({ once: body, ...of }));
 
 /** What is set for a step: lengths, angles and numbers with what each is for. */
 export const setOf = ({ says }: Step): readonly Quantity[] =>

@@ -59,6 +59,14 @@ describe('rings that are copied', () => {
     expect(pasted.size).toBe(1);
     expect(bodies.slice(0, goblet.rings.length)).not.toContain([...pasted][0]);
   });
+  test('slices of a ring of segments are pasted as slices of another', () => {
+    const sliced = after(jar, edit.setAfter([2, 3], 'sliced'));
+    const twice = after(sliced, edit.pasteRings(3, clipOf(sliced, [2, 3])));
+    const bodies = twice.rings.slice(2, 6).map(({ making }) => bodyOf(making));
+    expect(bodies[0]).toBe(bodies[1]);
+    expect(bodies[2]).toBe(bodies[3]);
+    expect(bodies[0]).not.toBe(bodies[2]);
+  });
   test('what is no ring is refused, and changes nothing', () => {
     for (const text of [
       '',

@@ -19,7 +19,7 @@ const from =
     sawnFrom: { is, ...fields },
   });
 
-/** The ways of before version 13 that are put together from answers, of segments where nothing is said, by those that they had. */
+/** The ways of before version 14 that are put together from answers, of segments where nothing is said, by those that they had. */
 const ANSWERS: Readonly<Record<string, (given: Old) => Answers>> = {
   flat: ({ parts }) => ({ parts }),
   spaced: (given) => ({ ...spacers(given), plug: given.plug }),
@@ -56,16 +56,29 @@ const ANSWERS: Readonly<Record<string, (given: Old) => Answers>> = {
     const { figure, ...rest } = floor as Readonly<Record<string, unknown>>;
     return { way: 'disc', sawnFrom: { is: figure, ...rest, ...(figure === 'star' && { borderMm }) } };
   },
+  twisted: ({ stripsMm, longestMm, from, boardMm, kerfMm, cleanUpMm, pinMm }) => ({
+    way: 'disc',
+    sawnFrom: { is: 'strips', stripsMm, ...(longestMm !== undefined && { longestMm }) },
+    after: {
+      done: 'sliced',
+      from,
+      boardMm,
+      kerfMm,
+      cleanUpMm,
+      ...(pinMm !== undefined && { pinMm }),
+    },
+  }),
 };
 
 const isOld = (kept: object): kept is Old =>
   'way' in kept &&
   String(kept.way) in ANSWERS &&
   ('count' in kept ||
+    'stripsMm' in kept ||
     ('halves' in kept && Array.isArray(kept.halves)) ||
     ('floor' in kept && typeof kept.floor === 'object' && kept.floor !== null));
 
-/** A ring of before version 13 as it is put together from four answers; the same pieces at the same places. */
+/** A ring of before version 14 as it is put together from four answers; the same pieces at the same places. */
 function answered(old: Old): Readonly<Record<string, unknown>> {
   const answers = { way: 'segmented', count: old.count, ...ANSWERS[old.way]!(old) };
   return Object.fromEntries(Object.entries(answers).filter(([, value]) => value !== undefined));

@@ -12,7 +12,7 @@ import { MOST_SLANTS, slantSchema } from '../ring/slant.js';
 import { FINISH_IDS } from '../settings/finishes.js';
 import { schoolsSchema } from '../shop/order/schools.js';
 
-export const SCHEMA_VERSION = 13;
+export const SCHEMA_VERSION = 14;
 export const MOST_BLANKS = 8;
 export const MOST_RINGS = 400;
 

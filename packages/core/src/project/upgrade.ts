@@ -22,6 +22,7 @@ export const UPGRADES: Readonly<Record<number, (document: Document) => Document>
   10: answersApart,
   11: restAnswered,
   12: discsAnswered,
+  13: twistsAnswered,
 };
 
 /** Documents of this version and later have the shape that undo steps saved with them speak of, but for the names of radii and layers. */
@@ -33,8 +34,9 @@ const FOUR_ANSWERS_SINCE = 11;
 const MOVED: readonly { readonly since: number; readonly fields: readonly string[] }[] = [
   { since: 12, fields: ['leanDeg', 'halves', 'divider'] },
   { since: 13, fields: ['floor', 'borderMm', 'waferMm', 'leanDeg', 'hand'] },
+  { since: 14, fields: ['stripsMm', 'from', 'boardMm', 'kerfMm', 'cleanUpMm', 'longestMm', 'pinMm'] },
 ];
-const ANSWERED_SINCE = 13;
+const ANSWERED_SINCE = 14;
 
 /** Undo steps saved with a document of version `schema`, as they speak of its shape today; null where they no longer fit. */
 export function upgradedSteps<T>(history: T, schema: number): T | null {
@@ -114,6 +116,11 @@ function restAnswered(document: Document): Document {
 /** Version 13: floors are discs by what they are sawn from, baskets are segments with spacers in leaning joints; every ring stays what it was. */
 function discsAnswered(document: Document): Document {
   return { ...(fourAnswers(document) as Document), schema: 13 };
+}
+
+/** Version 14: a twisted stack is slices of discs sawn from strips; every ring stays what it was. */
+function twistsAnswered(document: Document): Document {
+  return { ...(fourAnswers(document) as Document), schema: 14 };
 }
 
 /** Brings a document of any older version up to date, one step at a time; leaves judging its fields to the schema. */

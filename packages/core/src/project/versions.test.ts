@@ -185,13 +185,52 @@ describe('documents of earlier versions and of this one', () => {
     );
     expect(JSON.stringify(older)).toContain('medallion');
     expect(readProject(older)).toEqual({ ok: true, value: dish });
-    expect(readProject({ ...older, schema: 13 }).ok).toBe(false);
+    expect(readProject({ ...older, schema: 14 }).ok).toBe(false);
     for (const field of ['floor', 'borderMm', 'waferMm', 'leanDeg', 'hand'])
       expect(
         upgradedSteps([{ path: ['rings', 0, 'making', field], op: 'replace', value: 3 }], 12),
       ).toBeNull();
     const whole = [{ path: ['rings', 0, 'making'], op: 'replace', value: older.rings[0].making }];
     expect(upgradedSteps(whole, 12)).toEqual([{ ...whole[0], value: dish.rings[0]!.making }]);
+  });
+  test('a version 13 goblet of twisted slices comes in with its steps, but for those that led into its board', () => {
+    const goblet = stored(demo('Goblet')) as Project;
+    const board = { longestMm: 900, boardMm: 44, kerfMm: 1.6, cleanUpMm: 0, pinMm: 6 };
+    const { longestMm, ...lost } = board;
+    const older = {
+      ...goblet,
+      schema: 13,
+      rings: goblet.rings.map((ring, i) => ({
+        ...ring,
+        making: {
+          way: 'twisted',
+          stripsMm: [60, 9, 60],
+          from: `section-${i % 2}`,
+          ...(i % 2 === 0 ? board : lost),
+        },
+        woods: ring.woods.slice(0, 3),
+      })),
+    };
+    const sawn = (i: number) => ({ done: 'sliced', from: `section-${i % 2}`, ...lost });
+    const wanted = goblet.rings.map((ring, i) => ({
+      ...ring,
+      making: {
+        way: 'disc',
+        sawnFrom: { is: 'strips', stripsMm: [60, 9, 60], ...(i % 2 === 0 && { longestMm }) },
+        after: sawn(i),
+      },
+      woods: ring.woods.slice(0, 3),
+    }));
+    expect(readProject(older)).toEqual({ ok: true, value: { ...goblet, rings: wanted } });
+    expect(readProject({ ...older, schema: 14 }).ok).toBe(false);
+    for (const field of ['stripsMm', 'from', 'boardMm', 'kerfMm', 'cleanUpMm', 'longestMm', 'pinMm'])
+      expect(
+        upgradedSteps([{ path: ['rings', 0, 'making', field], op: 'replace', value: 3 }], 13),
+      ).toBeNull();
+    const whole = [{ path: ['rings', 0, 'making'], op: 'replace', value: older.rings[0]!.making }];
+    expect(upgradedSteps(whole, 13)).toEqual([{ ...whole[0], value: wanted[0]!.making }]);
+    const slices = [{ path: ['rings', 0, 'making', 'after', 'kerfMm'], op: 'replace', value: 3 }];
+    expect(upgradedSteps(slices, 13)).toEqual(slices);
   });
   test('a version 11 piece of staves comes in with its steps, but for those that led to where they lean', () => {
     const cup = stored(demoProjects()[0]!) as Project;

@@ -356,7 +356,26 @@ const discSource: fc.Arbitrary<NonNullable<ParamsOf<'disc'>['sawnFrom']>> = fc.o
     heart: between(0.1, 0.6),
     laid: fc.constantFrom('left' as const, 'right' as const),
   }),
+  fc
+    .record({
+      half: fc.array(between(2, 40).map(mm), { minLength: 2, maxLength: 12 }),
+      wide: between(60, 400),
+      longestMm: fc.option(between(100, 2000).map(mm), { nil: undefined }),
+    })
+    .map(({ half, wide, longestMm }) => ({
+      is: 'strips' as const,
+      stripsMm: [mm(wide), ...half, ...[...half].reverse(), mm(wide)],
+      ...(longestMm && { longestMm }),
+    })),
 );
+
+const slicedDisc = fc
+  .record({
+    sliced,
+    boardMm: fc.option(between(20, 60).map(mm), { nil: undefined }),
+    pinMm: fc.option(between(1, 20).map(mm), { nil: undefined }),
+  })
+  .map(({ sliced, ...of }) => tidy({ ...sliced, ...of }));
 
 /** Random parameters of the ways of making a ring at the saw that are no segments put together. */
 const OTHERS: {
@@ -365,7 +384,7 @@ const OTHERS: {
   disc: fc
     .record({
       sawnFrom: fc.option(discSource, { nil: undefined }),
-      after: fc.option(sliced, { nil: undefined }),
+      after: fc.option(slicedDisc, { nil: undefined }),
     })
     .map(({ sawnFrom, after }) => ({
       way: 'disc' as const,
@@ -379,23 +398,6 @@ const OTHERS: {
     bevels: fc.constantFrom('half-angle' as const, 'centre' as const),
     glued: fc.constantFrom('fives' as const, 'triplets' as const),
   }),
-  twisted: fc
-    .record({
-      half: fc.array(between(2, 40).map(mm), { minLength: 2, maxLength: 12 }),
-      wide: between(60, 400),
-      longestMm: fc.option(between(100, 2000).map(mm), { nil: undefined }),
-      pinMm: fc.option(between(1, 20).map(mm), { nil: undefined }),
-    })
-    .map(({ half, wide, ...scribed }) => ({
-      way: 'twisted' as const,
-      stripsMm: [mm(wide), ...half, ...[...half].reverse(), mm(wide)],
-      from: 'section-1',
-      boardMm: mm(40),
-      kerfMm: mm(1.5),
-      cleanUpMm: mm(0),
-      ...scribed,
-    }))
-    .map(tidy),
 };
 
 const SAWN: Readonly<Record<string, fc.Arbitrary<SawnMaking>>> = { ...SEGMENTED, ...OTHERS };

@@ -1,4 +1,4 @@
-import { edit, mm, type ParamsOf } from '@fellside/core';
+import { discSourceBegun, edit } from '@fellside/core';
 import { editPiece } from '../../store/edits.js';
 import { useActions } from '../../store/store.js';
 import { Choice } from '../../ui/Choice.js';
@@ -6,17 +6,10 @@ import { shared } from '../targets.js';
 import { AfterControls } from './After.js';
 import { Answer } from './Answer.js';
 import { BoardRows } from './BoardRows.js';
-import { CabinFields, StarFields } from './FloorFields.js';
+import { CabinFields, StarFields, StripFields } from './FloorFields.js';
 import { type ControlsProps, useParams } from './params.js';
 import { STANDS } from './Segments.js';
-
-type SawnFrom = NonNullable<ParamsOf<'disc'>['sawnFrom']>;
-
-const BEGUN: { readonly [I in SawnFrom['is']]: Extract<SawnFrom, { is: I }> } = {
-  layers: { is: 'layers', layersMm: [mm(6)] },
-  star: { is: 'star', points: 8, lit: 'clockwise', borderMm: mm(12) },
-  cabin: { is: 'cabin', rounds: 5, heart: 0.15, laid: 'left' },
-};
+import { TwistControls } from './Twist.js';
 
 /** A disc can have segments again, flat ones; how else they stand is chosen then. */
 const CAN_STAND = STANDS.filter(([stand]) => ['round', 'centre', 'disc'].includes(stand));
@@ -51,15 +44,18 @@ export function DiscControls({ targets }: ControlsProps) {
               ['layers', 'boards one above the other'],
               ['star', 'a star of light and dark halves'],
               ['cabin', 'a log cabin'],
+              ['strips', 'strips side by side'],
             ]}
-            onChange={(next) => set({ sawnFrom: next === 'one-board' ? undefined : BEGUN[next] })}
+            onChange={(next) => set({ sawnFrom: next === 'one-board' ? undefined : discSourceBegun(next) })}
           />
           {is === 'layers' && <BoardRows targets={targets} />}
           {is === 'star' && <StarFields targets={targets} />}
           {is === 'cabin' && <CabinFields targets={targets} />}
+          {is === 'strips' && <StripFields targets={targets} />}
         </Answer>
         <Answer title="Then">
           <AfterControls targets={targets} />
+          {all.every(({ after }) => after) && <TwistControls targets={targets} />}
         </Answer>
       </div>
     </div>

@@ -1,10 +1,11 @@
-import { edit, type ParamsOf } from '@fellside/core';
+import { edit, mm, type ParamsOf } from '@fellside/core';
 import { editPiece } from '../../store/edits.js';
 import { useActions } from '../../store/store.js';
 import { Choice } from '../../ui/Choice.js';
 import { LengthField } from '../../ui/LengthField.js';
 import { NumberField } from '../../ui/NumberField.js';
 import { shared } from '../targets.js';
+import { BoardRows } from './BoardRows.js';
 import { type ControlsProps, useParams } from './params.js';
 
 type SawnFrom = NonNullable<ParamsOf<'disc'>['sawnFrom']>;
@@ -16,6 +17,7 @@ function useFloor<I extends SawnFrom['is']>(is: I, targets: readonly number[]) {
   const { all } = useParams('disc', targets);
   const floors = all.flatMap(({ sawnFrom }) => (sawnFrom?.is === is ? [sawnFrom as FloorOf<I>] : []));
   return {
+    floors,
     common: <T,>(of: (floor: FloorOf<I>) => T): T | null => shared(floors.map(of)),
     set: (change: Parameters<typeof edit.setDiscSource<I>>[2]) =>
       dispatch(editPiece(edit.setDiscSource(targets, is, change))),
@@ -80,6 +82,40 @@ export function CabinFields({ targets }: ControlsProps) {
         ]}
         onChange={(laid) => set({ laid })}
       />
+    </>
+  );
+}
+
+/** A board that several discs are scribed on is begun at most so long. */
+const LONGEST = mm(900);
+
+/** Strips of a board side by side, and how many discs are scribed on it where they are sliced. */
+export function StripFields({ targets }: ControlsProps) {
+  const { floors, common, set } = useFloor('strips', targets);
+  const sliced = useParams('disc', targets).all.every(({ after }) => after);
+  return (
+    <>
+      <BoardRows targets={targets} />
+      {sliced && (
+        <Choice
+          label="Boards"
+          className="w-48"
+          value={common(({ longestMm }) => (longestMm === undefined ? 'own' : 'shared'))}
+          options={[
+            ['own', 'one for each section'],
+            ['shared', 'several discs on one'],
+          ]}
+          onChange={(boards) => set({ longestMm: boards === 'own' ? undefined : LONGEST })}
+        />
+      )}
+      {sliced && floors.every(({ longestMm }) => longestMm !== undefined) && (
+        <LengthField
+          label="Longest board"
+          className="w-24"
+          value={common(({ longestMm }) => longestMm!)}
+          onChange={(longestMm) => set({ longestMm })}
+        />
+      )}
     </>
   );
 }

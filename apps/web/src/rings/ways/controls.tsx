@@ -8,12 +8,10 @@ import { GlobeControls } from './Globe.js';
 import type { ControlsProps } from './params.js';
 import { SegmentedControls } from './Segmented.js';
 import { StockControls } from './Stock.js';
-import { TwistedControls } from './Twisted.js';
 
 /** What is set for each way of making besides its number of segments; null where there is nothing. */
 const CONTROLS = {
   segmented: SegmentedControls,
-  twisted: TwistedControls,
   globe: GlobeControls,
   disc: DiscControls,
   stock: StockControls,

@@ -9,7 +9,7 @@ import { SEGMENT_CAUTIONS } from '../segments.js';
 import { step } from '../step.js';
 import { cabinHolding, heart, log } from './cabin.js';
 import type { DiscSize, DiscSource, Floor } from './contract.js';
-import { asDisc, block, range } from './floor.js';
+import { asDisc, block, MEDALLION, range } from './floor.js';
 
 const params = z.strictObject({
   is: z.literal('cabin'),
@@ -26,6 +26,8 @@ export type Cabin = z.infer<typeof params>;
 export const cabin: DiscSource<Cabin> = {
   is: 'cabin',
   params,
+  begun: { is: 'cabin', rounds: 5, heart: 0.15, laid: 'left' },
+  called: MEDALLION,
   strict: true,
   whole: null,
   groups: ({ rounds }) => [

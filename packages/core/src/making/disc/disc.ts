@@ -2,9 +2,12 @@ import { mm } from '../../measure/quantity.js';
 import { done } from '../../measure/reason.js';
 import { assemble } from '../assemble.js';
 import type { BoardRows, Making, Start } from '../contract.js';
-import { gluedUp, sawnWith, slicedSteps, slicingFigures } from '../segmented/after.js';
+import { sawnWith, slicedSteps, slicingFigures } from '../segmented/after.js';
+import { pinned, thickDisc } from './apart.js';
+import { apartWarnings } from './apartTold.js';
+import type { DiscCalled } from './contract.js';
 import { type DiscParams, discParams } from './params.js';
-import { type DiscSawnFrom, discSourceOf } from './sources.js';
+import { type DiscSawnFrom, discSourceBegun, discSourceOf } from './sources.js';
 
 /** Starting points of discs. */
 export const DISC_STARTS = {
@@ -18,29 +21,30 @@ export const DISC_STARTS = {
     name: 'Medallion floor',
     says: 'a floor glued flat: a star of light and dark halves, or a log-cabin square',
     bond: 'as-it-was',
-    begin: () => ({ way: 'disc', sawnFrom: { is: 'star', points: 8, lit: 'clockwise', borderMm: mm(12) } }),
+    begin: () => ({ way: 'disc', sawnFrom: discSourceBegun('star') }),
   },
-} satisfies Record<string, Start<DiscParams>>;
+  twisted: {
+    name: 'Twisted stack',
+    says: 'thin discs sawn from a board of parallel strips, each turned a little: any form swirls',
+    bond: 'as-it-was',
+    begin: ({ body }) => ({
+      way: 'disc',
+      sawnFrom: discSourceBegun('strips'),
+      after: { done: 'sliced', from: body, boardMm: mm(44), kerfMm: mm(1.5875), cleanUpMm: mm(0) },
+    }),
+  },
+} satisfies Record<DiscCalled['start'], Start<DiscParams>>;
 
-type DiscStart = keyof typeof DISC_STARTS;
-
-/** The starting point that each is nearest to. */
-const START_OF: Record<DiscSawnFrom['is'], DiscStart> = {
-  layers: 'disc',
-  star: 'medallion',
-  cabin: 'medallion',
-};
+const calledAs = ({ sawnFrom, after }: DiscParams): DiscCalled =>
+  discSourceOf(sawnFrom).source.called[after ? 'sliced' : 'whole'];
 
 /** A bottom, a foot or a floor with no hole and no joints between segments. */
 export const disc: Making<DiscParams> = {
   way: 'disc',
   params: discParams,
   starts: DISC_STARTS,
-  nearest: ({ sawnFrom }) => (sawnFrom ? START_OF[sawnFrom.is] : 'disc'),
-  called({ sawnFrom, after }) {
-    const { name } = DISC_STARTS[sawnFrom ? START_OF[sawnFrom.is] : 'disc'];
-    return `${name}${sawnFrom?.is === 'layers' ? ' of layers' : ''}${after ? ', sliced' : ''}`;
-  },
+  nearest: (given) => calledAs(given).start,
+  called: (given) => calledAs(given).called,
   solid: () => true,
   strict: ({ sawnFrom }) => discSourceOf(sawnFrom).source.strict,
   groups(given) {
@@ -54,8 +58,15 @@ export const disc: Making<DiscParams> = {
     return source.pitch(of);
   },
   body: ({ after }) => after?.from ?? null,
+  ofBody: (given, from) => (given.after ? { ...given, after: { ...given.after, from } } : given),
   whole({ after: _, ...whole }) {
     return whole;
+  },
+  board({ sawnFrom, after }) {
+    const { source, of } = discSourceOf(sawnFrom);
+    if (!after || (source.longest?.(of) ?? null) === null) return null;
+    const { from: _, pinMm: _pin, ...sawn } = after;
+    return JSON.stringify([of, sawn]);
   },
   tones({ sawnFrom }) {
     const { source, of } = discSourceOf(sawnFrom);
@@ -71,33 +82,39 @@ export const disc: Making<DiscParams> = {
   },
   make(given, need) {
     const { source, of } = discSourceOf(given.sawnFrom);
-    const glued = gluedUp(given.after, need);
-    const laid = source.lay(of, glued.need);
+    const { after } = given;
+    const thick = after && thickDisc(after, need, source.longest?.(of) ?? null);
+    const laid = source.lay(of, thick?.size ?? need);
     if (!laid.ok) return laid;
-    const { kinds, cornerMm, repeats, figures, laidOnPlan, lay, steps, pictures } = laid.value;
+    const { kinds, cornerMm, repeats, figures, laidOnPlan, warnings = [], lay, pictures } = laid.value;
+    const { steps, stacked } = laid.value;
     return done(
       assemble({
         heightMm: need.heightMm,
-        gives: { outerRadiusMm: glued.need.outerRadiusMm, innerRadiusMm: 0 },
+        gives: { outerRadiusMm: (thick?.size ?? need).outerRadiusMm, innerRadiusMm: 0 },
         cornerMm: mm(cornerMm),
         radial: kinds.length === 1,
         repeats,
         laidOnPlan,
         groups: disc.groups(given),
-        kinds: kinds.map((kind) =>
-          given.after ? sawnWith(glued, { ...kind, heightMm: need.heightMm }) : kind,
-        ),
+        kinds: thick
+          ? kinds.map((kind) => sawnWith(thick.sawn, { ...kind, heightMm: need.heightMm }))
+          : kinds,
         lay,
-        figures: [...slicingFigures(given.after, glued, 'disc'), ...figures],
+        figures: thick ? [...slicingFigures(after, thick.glued, 'disc'), ...figures] : figures,
+        warnings: thick ? [...apartWarnings(after, need, thick), ...warnings] : warnings,
         steps: (planing) =>
-          given.after ? slicedSteps(given.after, glued, steps(planing), 'disc') : steps(planing),
+          thick
+            ? slicedSteps(after, thick.sawn, pinned(steps(planing), after.pinMm), 'disc', stacked)
+            : steps(planing),
         ...(pictures && { pictures }),
       }),
     );
   },
   instead(given, need) {
     const { source, of } = discSourceOf(given.sawnFrom);
-    const sawnFrom = source.instead?.(of, gluedUp(given.after, need).need) ?? null;
+    const size = given.after ? thickDisc(given.after, need, source.longest?.(of) ?? null).size : need;
+    const sawnFrom = source.instead?.(of, size) ?? null;
     return sawnFrom && { ...given, sawnFrom };
   },
 };

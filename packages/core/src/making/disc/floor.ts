@@ -1,7 +1,7 @@
 import { type Mm, mm } from '../../measure/quantity.js';
 import type { PieceKind } from '../contract.js';
 import { farthest } from '../wedge.js';
-import type { Floor, LaidDisc } from './contract.js';
+import type { DiscSource, Floor, LaidDisc } from './contract.js';
 import { floorPictures } from './pictures.js';
 
 export const range = (count: number, first = 0): number[] =>
@@ -27,6 +27,12 @@ export const block = (
   },
   places,
 });
+
+/** What floors that are glued up flat are called. */
+export const MEDALLION: DiscSource<never>['called'] = {
+  whole: { start: 'medallion', called: 'Medallion floor' },
+  sliced: { start: 'medallion', called: 'Medallion floor, sliced' },
+};
 
 /** A floor as a disc. */
 export const asDisc = ({ outlines, stepOf, ...floor }: Floor): LaidDisc => ({

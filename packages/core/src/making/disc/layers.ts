@@ -26,6 +26,11 @@ const names = ({ layersMm }: Boards): string[] => layerNames({ laid: 'bottom-up'
 export const boards: DiscSource<Boards> = {
   is: 'layers',
   params,
+  begun: { is: 'layers', layersMm: [mm(6)] },
+  called: {
+    whole: { start: 'disc', called: 'Solid disc of layers' },
+    sliced: { start: 'disc', called: 'Solid disc of layers, sliced' },
+  },
   strict: false,
   whole:
     'Slices of boards that lie one above the other would be of one board or of parts of two; let the disc stay whole, or take one board.',

@@ -11,6 +11,11 @@ import { roundKind, roundOutline, sawRound } from './round.js';
 export const oneBoard: DiscSource<{ readonly is: 'one-board' }> = {
   is: 'one-board',
   params: z.strictObject({ is: z.literal('one-board') }),
+  begun: { is: 'one-board' },
+  called: {
+    whole: { start: 'disc', called: 'Solid disc' },
+    sliced: { start: 'disc', called: 'Solid disc, sliced' },
+  },
   strict: false,
   whole: null,
   groups: () => [{ name: 'Disc', count: 1 }],

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { slicedSchema } from '../segmented/after.js';
+import { slicedDiscSchema } from './apart.js';
 import { type DiscSawnFrom, discSourceOf, discSourceSchema } from './sources.js';
 
 /** A disc by the answers that it has: it has no joints. What is left out is the usual: one board, and left whole. */
@@ -7,7 +7,7 @@ export const discParams = z
   .strictObject({
     way: z.literal('disc'),
     sawnFrom: discSourceSchema.optional(),
-    after: slicedSchema.optional(),
+    after: slicedDiscSchema.optional(),
   })
   .check(({ value: { sawnFrom, after }, issues, value }) => {
     const against = after ? discSourceOf(sawnFrom).source.whole : null;

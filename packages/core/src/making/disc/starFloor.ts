@@ -8,7 +8,7 @@ import { pitchOfCount, SEGMENT_CAUTIONS, segmentStock } from '../segments.js';
 import { type Step, step } from '../step.js';
 import { radialWedge, wedgeOutline } from '../wedge.js';
 import type { DiscSize, DiscSource, Floor } from './contract.js';
-import { asDisc, block, range } from './floor.js';
+import { asDisc, block, MEDALLION, range } from './floor.js';
 import { clockwiseHalf, counterHalf, type Star as Holding, infill, starHolding } from './star.js';
 
 const LEAST_POINTS = 5;
@@ -36,6 +36,8 @@ export type Star = z.infer<typeof params>;
 export const star: DiscSource<Star> = {
   is: 'star',
   params,
+  begun: { is: 'star', points: 8, lit: 'clockwise', borderMm: mm(12) },
+  called: MEDALLION,
   strict: true,
   whole: null,
   groups: ({ points: count, borderMm }) => [

@@ -123,12 +123,16 @@ export function slicingFigures(
     : [];
 }
 
-/** The steps to the glued ring with those of sawing it apart; of slices of one ring all but the last are done once. */
+/**
+ * The steps to the glued ring with those of sawing it apart; of slices of one ring all but the last are done once, and that too
+ * where something is done with all of them (`stacked`).
+ */
 export function slicedSteps(
   after: Extract<After, { done: 'sliced' }>,
   { need, heightsMm }: GluedUp,
   gluing: readonly Step[],
   called: 'ring' | 'disc' = 'ring',
+  stacked: Step | undefined = undefined,
 ): Step[] {
   const heights = heightsMm
     .filter((height, i) => heightsMm.findIndex((other) => Math.abs(other - height) < SAME_LENGTH) === i)
@@ -139,17 +143,20 @@ export function slicedSteps(
       step(
         'slice',
         'bandsaw',
-        say`True one face of the thick ${called}, ${sayMm(need.heightMm)} high, and saw off ${sayMade(heightsMm.length)} of ${sayList(heights, ' and ')}, losing ${sayMm(after.kerfMm)} at every cut; mark 0° on the outside of the whole ${called} first.`,
+        say`True one face of the thick ${called}, ${sayMm(need.heightMm)} high, and saw off ${sayMade(heightsMm.length)} of ${sayList(heights, ' and ')}, losing ${sayMm(after.kerfMm)} at every cut; keep them in order, and mark 0° on the outside of the whole ${called} first.`,
         ['resawing', 'dust'],
       ),
+      ...(stacked ? [stacked] : []),
     ]),
-    step(
-      'measure',
-      'bench',
-      'Clean up each slice, measure its thickness and enter it: small errors add up over many slices.',
-    ),
+    ...(stacked ? [] : [MEASURE]),
   ];
 }
+
+const MEASURE = step(
+  'measure',
+  'bench',
+  'Clean up each slice, measure its thickness and enter it: small errors add up over many slices.',
+);
 
 /** Opening a half-ring like a book. */
 export const openBook = ({ kerfMm }: After, pieces: number): Step =>

@@ -59,6 +59,8 @@ export const segmented: Making<SegmentedParams> = {
     };
   },
   body: ({ after }) => (after?.done === 'sliced' ? after.from : null),
+  ofBody: (given, from) =>
+    given.after?.done === 'sliced' ? { ...given, after: { ...given.after, from } } : given,
   whole({ after: _, ...whole }) {
     return whole;
   },

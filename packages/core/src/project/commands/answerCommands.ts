@@ -1,3 +1,4 @@
+import type { SlicedDisc } from '../../making/disc/apart.js';
 import type { DiscSawnFrom } from '../../making/disc/sources.js';
 import { halvesBegun, LEAST_OF_A_HALF } from '../../making/halves/params.js';
 import type { Leaning } from '../../making/joints/lean.js';
@@ -71,6 +72,7 @@ export const setAfter = (rings: Rings, done: After['done'] | 'whole'): Command =
 });
 
 type Sliced = Extract<After, { done: 'sliced' }>;
+type ThickDisc = Pick<SlicedDisc, 'boardMm' | 'pinMm'>;
 
 /** What is done with rings of segments, and then with discs; each sort is a glue-up of its own. */
 const afterwards = (rings: Rings, after: () => Sliced | undefined): Pick<Command, 'apply'> => ({
@@ -91,3 +93,9 @@ export const setLost = (rings: Rings, change: Partial<Pick<After, 'kerfMm' | 'cl
     return changeParams(rings, 'disc', ({ after }) => lost(after)).apply(draft, ripping) ?? segments;
   },
 });
+
+/** The board that there is for discs that are sliced, and the pin through them; each stays a slice of what it is of. */
+export const setThickDisc = (rings: Rings, change: Change<ThickDisc>): Command =>
+  changeParams(rings, 'disc', ({ after }) =>
+    after ? { after: without({ ...after, ...change }) as SlicedDisc } : {},
+  );

@@ -13,7 +13,6 @@ const CALLED: Readonly<Record<string, string>> = {
   toCentre: 'segments to the centre',
   inHalves: 'make-up of its halves',
   item: 'place in the stash',
-  stripsMm: 'strips of the board',
   woven: 'weaving',
 };
 
@@ -26,6 +25,7 @@ const CALLED_BY: Readonly<Record<string, string>> = {
   illusion: 'illusion',
   star: 'star',
   cabin: 'log cabin',
+  strips: 'strips of the board',
   sliced: 'link with the other slices',
   opened: 'leaves of a book',
 };

@@ -1,4 +1,4 @@
-import { bodyOf } from '../../making/registry.js';
+import { bodyOf, ofBody } from '../../making/registry.js';
 import { say } from '../../measure/said.js';
 import type { Clip } from '../clip.js';
 import type { Project, Ring } from '../schema.js';
@@ -28,8 +28,7 @@ export const pasteRings = (above: number, clip: Clip): Command => ({
       const { motif: _, ...ring } = copyOf(copied, { id: freshId(draft.rings) });
       const body = bodyOf(ring.making);
       if (body !== null && !bodies.has(body)) bodies.set(body, freshBody(draft));
-      const making =
-        body === null ? ring.making : ({ ...ring.making, from: bodies.get(body)! } as Ring['making']);
+      const making = body === null ? ring.making : ofBody(ring.making, bodies.get(body)!);
       draft.rings.splice(above + 1 + i, 0, { ...ring, making, woods: keysIn(draft, clip, copied.woods) });
     });
     return undefined;

@@ -1,4 +1,5 @@
 export * from './answerCommands.js';
+export * from './basketCommand.js';
 export * from './blankCommands.js';
 export * from './clipCommands.js';
 export * from './edgeCommands.js';

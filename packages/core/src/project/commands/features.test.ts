@@ -125,8 +125,21 @@ describe('a twisted stack', () => {
     expect(turns.slice(1).every((turn, i) => Math.abs(turn - turns[i]! - 4) < 1e-9)).toBe(true);
   });
   test('a slice thicker than the board is refused', () => {
-    const thin = after(goblet, edit.setParams(all, 'twisted', { boardMm: mm(5) }));
+    const thin = after(goblet, edit.setThickDisc(all, { boardMm: mm(5) }));
     expect(refusal(thin, edit.twistStack(all, { twist: 'steady', stepDeg: 4 }))).toMatch(/not one comes out/);
+  });
+  test('any sliced disc is twisted, in pitches of its own; without a board that there is it is one section', () => {
+    const stars = after(
+      goblet,
+      edit.setParams(all, 'disc', {
+        sawnFrom: { is: 'star', points: 8, lit: 'clockwise', borderMm: mm(0) },
+      }),
+      edit.setThickDisc(all, { boardMm: undefined }),
+      edit.twistStack(all, { twist: 'steady', stepDeg: 9 }),
+    );
+    expect(edit.projectedSections(stars.rings, all)).toEqual([all]);
+    const degrees = rings(stars).map(({ turn }) => (turn * 180) / Math.PI);
+    expect(degrees[3]! - degrees[0]!).toBeCloseTo(27, 9);
   });
   test('counts the pieces of every slice, and the wood of a section once', () => {
     const { lumber, rings: plans } = planned(goblet);

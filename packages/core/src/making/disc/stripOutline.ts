@@ -20,12 +20,23 @@ export function stripOutline(radius: number, from: number, to: number): Point[] 
   });
 }
 
-/** Where the strips of a board lie across it, its middle at 0. */
-export function strips(stripsMm: readonly number[]): { from: number; to: number }[] {
+/** Where a strip lies across its board, the board's middle at 0, mm. */
+export interface Strip {
+  readonly from: number;
+  readonly to: number;
+  readonly widthMm: number;
+}
+
+/** Where the strips of a board lie across it. */
+export function stripsAcross(stripsMm: readonly number[]): Strip[] {
   let at = -stripsMm.reduce((a, b) => a + b, 0) / 2;
-  return stripsMm.map((width) => {
+  return stripsMm.map((widthMm) => {
     const from = at;
-    at += width;
-    return { from, to: at };
+    at += widthMm;
+    return { from, to: at, widthMm };
   });
 }
+
+/** Whether a strip comes nearer to the middle than so far. */
+export const isWithin = ({ from, to }: Strip, reachMm: number): boolean =>
+  from < reachMm - SAME_LENGTH && to > SAME_LENGTH - reachMm;

@@ -5,22 +5,36 @@ import { mm } from '../../measure/quantity.js';
 import { plain } from '../../measure/said.js';
 import * as edit from '../../project/commands/edits.js';
 import { twistTurns } from '../../project/commands/twistCommands.js';
+import type { Project } from '../../project/schema.js';
 import { between } from '../../testing/numbers.js';
 import { after, planned } from '../../testing/pieces.js';
 import { madeRing, refusalOf } from '../../testing/rings.js';
+import { layOut, volumeOf } from '../layOut.js';
 import { UNSANDED } from '../planing.js';
-import type { ParamsOf } from '../registry.js';
+import { calledOf, type ParamsOf, startOf } from '../registry.js';
+import { slicesOf } from './apartTold.js';
 import { discBoards } from './scribed.js';
-import { slicesOf } from './told.js';
 
 const NEED = { outerRadiusMm: mm(60), innerRadiusMm: mm(0), heightMm: mm(6) };
-const twisted = (stripsMm: readonly number[]): ParamsOf<'twisted'> => ({
-  way: 'twisted',
-  stripsMm: stripsMm.map((w) => mm(w)),
+type Disc = ParamsOf<'disc'>;
+const striped = (stripsMm: readonly number[], longestMm?: number): Disc => ({
+  way: 'disc',
+  sawnFrom: {
+    is: 'strips',
+    stripsMm: stripsMm.map((w) => mm(w)),
+    ...(longestMm !== undefined && { longestMm: mm(longestMm) }),
+  },
+});
+const SECTION = {
+  done: 'sliced',
   from: 'section-1',
   boardMm: mm(40),
   kerfMm: mm(1.5),
   cleanUpMm: mm(0),
+} as const;
+const twisted = (stripsMm: readonly number[], longestMm?: number): Disc => ({
+  ...striped(stripsMm, longestMm),
+  after: SECTION,
 });
 
 describe('a twisted stack', () => {
@@ -75,6 +89,71 @@ describe('a twisted stack', () => {
   });
 });
 
+describe('a disc of strips that stays whole', () => {
+  const NEED_BOARD = { ...NEED, heightMm: mm(18) };
+  const whole = madeRing(striped([50, 8, 12, 8, 50]), NEED_BOARD);
+  test('is a board of strips as high as the ring, sawn round: every strip is bought, nothing is sliced', () => {
+    expect(whole.kinds.map(({ stock }) => stock)).toMatchObject(
+      [50, 8, 12, 8, 50].map((widthMm) => ({ from: 'panel', widthMm, thicknessMm: 18 })),
+    );
+    expect(whole.kinds.every(({ stock }) => stock.from === 'panel' && !stock.slicing)).toBe(true);
+    expect(whole.steps(UNSANDED).map(({ id }) => id)).toEqual(['board', 'disc']);
+    expect(whole.pictures!().map(({ lines }) => lines)).toEqual([[], []]);
+    // The strip in the middle is as long as the disc is across, within a hair for the polygon it is drawn with.
+    const [middle] = [whole.kinds[2]!.stock].flatMap((stock) => (stock.from === 'panel' ? [stock] : []));
+    expect(middle!.lengthMm).toBeCloseTo(120, 1);
+    // Circle of 60 mm, 18 mm high.
+    const volume = layOut(whole).reduce((sum, piece) => sum + volumeOf(piece), 0);
+    expect(volume / (Math.PI * 60 ** 2 * 18)).toBeCloseTo(1, 3);
+  });
+  test('may look crooked: nothing swirls', () => {
+    expect(madeRing(striped([80, 10, 90]), NEED).warnings).toEqual([]);
+  });
+  test('is called what it is', () => {
+    expect([striped([80, 80]), twisted([80, 80])].map(calledOf)).toEqual([
+      'Solid disc of strips',
+      'Twisted stack',
+    ]);
+    expect([striped([80, 80]), twisted([80, 80])].map(startOf)).toEqual(['disc', 'twisted']);
+  });
+});
+
+describe('a board that there is for slices of any disc', () => {
+  const members = [6, 6, 6].map((heightMm) => ({ ...NEED, heightMm: mm(heightMm) }));
+  const sliced = (boardMm: number | undefined, pinMm?: number) =>
+    madeRing(
+      {
+        way: 'disc',
+        after: {
+          done: 'sliced',
+          from: 'a',
+          kerfMm: mm(2),
+          cleanUpMm: mm(1),
+          ...(boardMm !== undefined && { boardMm: mm(boardMm) }),
+          ...(pinMm !== undefined && { pinMm: mm(pinMm) }),
+        },
+      },
+      { ...members[0]!, body: { members, index: 0 } },
+    );
+  test('is sawn as thick as it is; what its slices take of it is told', () => {
+    // 3 · 6 + 2 · 2 + 1, by hand.
+    expect([undefined, 40, 20].map((board) => sliced(board).kinds[0]!.stock)).toMatchObject(
+      [23, 40, 23].map((thicknessMm) => ({ thicknessMm, slicing: { slices: 3, keptMm: 18 } })),
+    );
+    expect(sliced(40).figures).toContainEqual({ key: 'thick-disc', value: 23, unit: 'mm' });
+    expect(plain(sliced(20).warnings[0]!.message)).toMatch(
+      /3 slices take a board 23 mm thick; the one of 20 mm gives 2/,
+    );
+    expect(sliced(40).warnings).toEqual([]);
+  });
+  test('has a hole for a pin where one is wanted', () => {
+    const steps = sliced(undefined, 4).steps(UNSANDED);
+    expect(steps.map(({ id }) => id)).toEqual(['plane', 'disc', 'slice', 'measure']);
+    expect(steps[1]).toMatchObject({ cautions: ['bandsaw', 'dust', 'drill'], once: 'a' });
+    expect(plain(steps[1]!.says)).toMatch(/drill a hole of 4 mm square through its middle/);
+  });
+});
+
 describe('discs scribed on one board', () => {
   test('lie beside each other with room round each, on boards no longer than the longest (laid down one by one)', () => {
     fc.assert(
@@ -98,15 +177,9 @@ describe('discs scribed on one board', () => {
     );
   });
   const goblet = whirlpoolGoblet();
-  const sliced = goblet.rings.flatMap(({ making }, i) => (making.way === 'twisted' ? [i] : []));
+  const sliced = goblet.rings.map((_, i) => i);
   const shared = (longestMm: number) =>
-    after(
-      goblet,
-      ...sliced.map((i) => {
-        const making = goblet.rings[i]!.making as ParamsOf<'twisted'>;
-        return edit.setMaking([i], { ...making, longestMm: mm(longestMm) });
-      }),
-    );
+    after(goblet, edit.setDiscSource(sliced, 'strips', { longestMm: mm(longestMm) }));
   test('take fewer and longer strips for the same slices: as many pieces, as much wood in them', () => {
     const [own, one] = [planned(goblet), planned(shared(2000))];
     const strips = (plan: typeof own) => plan.lumber.panels.filter(({ shape }) => shape === 'block');
@@ -128,24 +201,34 @@ describe('discs scribed on one board', () => {
     expect(new Set(sliced.map((i) => rings[i]!.steps.find(({ id }) => id === 'disc')!.once)).size).toBe(4);
   });
   test('boards of other strips are other work: each is glued up by itself', () => {
-    const first = goblet.rings[sliced[0]!]!.making as ParamsOf<'twisted'>;
-    const bodies = [...new Set(sliced.map((i) => (goblet.rings[i]!.making as ParamsOf<'twisted'>).from))];
-    const parted = {
-      ...shared(2000),
-      rings: shared(2000).rings.map((ring) =>
-        ring.making.way === 'twisted' && bodies.indexOf(ring.making.from) >= 2
-          ? { ...ring, making: { ...ring.making, boardMm: mm(first.boardMm + 5) } }
-          : ring,
-      ),
-    };
+    const parted = after(shared(2000), edit.setThickDisc(sliced.slice(12), { boardMm: mm(59) }));
     const { rings } = planned(parted);
     const once = sliced.map((i) => rings[i]!.steps.find(({ id }) => id === 'board')!.once);
     expect(new Set(once).size).toBe(2);
   });
+  test('that are of another size than before make other boards of the same sections', () => {
+    const wide = shared(2000);
+    const lengthOf = (project: Project) =>
+      planned(project).rings[0]!.figures.find(({ key }) => key === 'board-length')!.value;
+    const before = lengthOf(wide);
+    // The lowest section stays what it is; a disc of the highest is made 20 mm wider.
+    const size = { outerRadiusMm: mm(66), innerRadiusMm: mm(30) };
+    const wider = after(wide, edit.setFixed([sliced.at(-1)!], size));
+    const reach = (project: Project) =>
+      Math.max(
+        ...planned(project)
+          .rings.slice(18)
+          .map(({ gives }) => gives!.outerRadiusMm),
+      );
+    expect(lengthOf(wider) - before).toBeCloseTo(2 * (reach(wider) - reach(wide)), 6);
+    expect(lengthOf(wider)).toBeGreaterThan(before);
+  });
   test('one longer than the longest board is refused with the length; a pin in a solid slice would show', () => {
-    const making = { ...twisted([80, 10, 80]), longestMm: mm(120) };
-    expect(refusalOf(making, NEED)).toMatchObject({ code: 'board-short', limits: { least: 130 } });
-    const pinned = { ...twisted([80, 10, 80]), pinMm: mm(6) };
+    expect(refusalOf(twisted([80, 10, 80], 120), NEED)).toMatchObject({
+      code: 'board-short',
+      limits: { least: 130 },
+    });
+    const pinned: Disc = { ...striped([80, 10, 80]), after: { ...SECTION, pinMm: mm(6) } };
     expect(madeRing(pinned, NEED).warnings.map(({ code }) => code)).toEqual(['pin-shows']);
     expect(madeRing(pinned, { ...NEED, innerRadiusMm: mm(4) }).warnings).toEqual([]);
     expect(
