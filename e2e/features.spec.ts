@@ -181,7 +181,7 @@ test('a twisted goblet is twisted another way in one step, and undone in one', a
   await open(page, fellside, 'Whirlpool Goblet', 'Rings');
   await bar(page).getByLabel('Twist', { exact: true }).selectOption('steady');
   await type(bar(page), 'Step', '5');
-  await bar(page).getByRole('button', { name: 'Divide into sections and twist' }).click();
+  await bar(page).getByRole('button', { name: 'Divide and twist' }).click();
   await expect(bar(page).getByText('4 sections of 6, 6, 6, 6 slices.')).toBeVisible();
   await ring(page, 4).click();
   await expect(bar(page).getByLabel('Turn', { exact: true })).toHaveValue(/^15 = /);

@@ -16,11 +16,13 @@ import { TextEntry } from './TextEntry.js';
 interface OptionalLengthProps {
   readonly label: string;
   readonly value: Mm | undefined;
+  /** What an empty field means, where that is not plain. */
+  readonly empty?: string;
   readonly onChange: (value: Mm | undefined) => Result<unknown>;
 }
 
 /** A length that may be left out: an empty field. */
-export function OptionalLength({ label, value, onChange }: OptionalLengthProps) {
+export function OptionalLength({ label, value, empty, onChange }: OptionalLengthProps) {
   const units = useApp(unitsOf);
   const [problem, setProblem] = useState<Said>();
   const read = (text: string): Result<unknown> => {
@@ -33,7 +35,8 @@ export function OptionalLength({ label, value, onChange }: OptionalLengthProps) 
       {(control) => (
         <TextEntry
           {...control}
-          className="w-full"
+          className="w-full placeholder:text-quiet"
+          placeholder={empty}
           shown={value === undefined ? '' : formatLength(value, units)}
           editable={value === undefined ? '' : editableLength(value, units)}
           read={read}

@@ -77,4 +77,6 @@ export interface TextEntryProps extends ControlProps {
   readonly onWalk?: (step: number) => void;
   readonly className?: string;
   readonly title?: string;
+  /** What stands in it while it is empty. */
+  readonly placeholder?: string | undefined;
 }

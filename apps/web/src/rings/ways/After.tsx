@@ -1,4 +1,5 @@
 import { bodyOf, edit } from '@fellside/core';
+import type { ReactNode } from 'react';
 import { editPiece } from '../../store/edits.js';
 import { projectOf } from '../../store/house.js';
 import { useActions, useApp } from '../../store/store.js';
@@ -7,8 +8,13 @@ import { LengthField } from '../../ui/LengthField.js';
 import { shared } from '../targets.js';
 import { type ControlsProps, useParams } from './params.js';
 
+interface AfterProps extends ControlsProps {
+  /** What else is set then. */
+  readonly children?: ReactNode;
+}
+
 /** What is done with the ring once it is glued: nothing, slices of it, leaves of a book. */
-export function AfterControls({ targets }: ControlsProps) {
+export function AfterControls({ targets, children }: AfterProps) {
   const rings = useApp((state) => projectOf(state).rings);
   const dispatch = useActions();
   const segmented = useParams('segmented', targets).all;
@@ -48,6 +54,7 @@ export function AfterControls({ targets }: ControlsProps) {
           />
         </>
       )}
+      {children}
       {done === 'sliced' && (
         <p className="max-w-72 self-center text-xs text-quiet">
           {from === null

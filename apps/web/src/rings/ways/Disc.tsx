@@ -21,7 +21,7 @@ export function DiscControls({ targets }: ControlsProps) {
   const is = shared(all.map(({ sawnFrom }) => sawnFrom?.is ?? 'one-board'));
   return (
     <div className="@container w-full">
-      <div className="grid grid-cols-1 content-start gap-x-5 gap-y-3 @min-[700px]:grid-cols-[14rem_minmax(0,1fr)_14.5rem]">
+      <div className="grid grid-cols-1 content-start gap-x-5 gap-y-3 @min-[700px]:grid-cols-[17rem_minmax(0,1fr)] @min-[1080px]:grid-cols-[11rem_minmax(0,1fr)_minmax(14.5rem,23.5rem)]">
         <Answer title="Segments">
           <Choice
             label="Segments stand"
@@ -34,28 +34,34 @@ export function DiscControls({ targets }: ControlsProps) {
             }}
           />
         </Answer>
-        <Answer title="Sawn from">
-          <Choice
-            label="The disc is"
-            className="w-60"
-            value={is}
-            options={[
-              ['one-board', 'one board'],
-              ['layers', 'boards one above the other'],
-              ['star', 'a star of light and dark halves'],
-              ['cabin', 'a log cabin'],
-              ['strips', 'strips side by side'],
-            ]}
-            onChange={(next) => set({ sawnFrom: next === 'one-board' ? undefined : discSourceBegun(next) })}
-          />
-          {is === 'layers' && <BoardRows targets={targets} />}
+        <Answer
+          title="Sawn from"
+          place="@min-[700px]:col-start-2 @min-[700px]:row-start-1 @min-[700px]:row-span-2 @min-[1080px]:row-span-1"
+        >
+          <div className="flex flex-wrap gap-x-3 gap-y-2 self-start @min-[1080px]:max-w-52">
+            <Choice
+              label="The disc is"
+              className="w-52"
+              value={is}
+              options={[
+                ['one-board', 'one board'],
+                ['layers', 'boards one on the other'],
+                ['star', 'a star'],
+                ['cabin', 'a log cabin'],
+                ['strips', 'strips side by side'],
+              ]}
+              onChange={(next) => set({ sawnFrom: next === 'one-board' ? undefined : discSourceBegun(next) })}
+            />
+            {is === 'strips' && <StripFields targets={targets} />}
+          </div>
+          {(is === 'layers' || is === 'strips') && <BoardRows targets={targets} />}
           {is === 'star' && <StarFields targets={targets} />}
           {is === 'cabin' && <CabinFields targets={targets} />}
-          {is === 'strips' && <StripFields targets={targets} />}
         </Answer>
-        <Answer title="Then">
-          <AfterControls targets={targets} />
-          {all.every(({ after }) => after) && <TwistControls targets={targets} />}
+        <Answer title="Then" place="@min-[700px]:col-start-1 @min-[1080px]:col-start-3">
+          <AfterControls targets={targets}>
+            {all.every(({ after }) => after) && <TwistControls targets={targets} />}
+          </AfterControls>
         </Answer>
       </div>
     </div>

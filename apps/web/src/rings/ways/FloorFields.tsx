@@ -5,7 +5,6 @@ import { Choice } from '../../ui/Choice.js';
 import { LengthField } from '../../ui/LengthField.js';
 import { NumberField } from '../../ui/NumberField.js';
 import { shared } from '../targets.js';
-import { BoardRows } from './BoardRows.js';
 import { type ControlsProps, useParams } from './params.js';
 
 type SawnFrom = NonNullable<ParamsOf<'disc'>['sawnFrom']>;
@@ -95,7 +94,6 @@ export function StripFields({ targets }: ControlsProps) {
   const sliced = useParams('disc', targets).all.every(({ after }) => after);
   return (
     <>
-      <BoardRows targets={targets} />
       {sliced && (
         <Choice
           label="Boards"

@@ -32,6 +32,7 @@ export function TwistControls({ targets }: ControlsProps) {
       <div className="w-24">
         <OptionalLength
           label="Board, thick"
+          empty="as it takes"
           value={common(({ after }) => after?.boardMm) ?? undefined}
           onChange={(boardMm) => set({ boardMm })}
         />
@@ -39,6 +40,7 @@ export function TwistControls({ targets }: ControlsProps) {
       <div className="w-24">
         <OptionalLength
           label="Pin"
+          empty="none"
           value={common(({ after }) => after?.pinMm) ?? undefined}
           onChange={(pinMm) => set({ pinMm })}
         />
@@ -54,8 +56,11 @@ export function TwistControls({ targets }: ControlsProps) {
           return { ok: true, value: next };
         }}
       />
-      <Button onClick={() => dispatch(editPiece(edit.twistStack(targets, { twist, stepDeg })))}>
-        Divide into sections and twist
+      <Button
+        title="Divides the slices into sections that the board gives, and turns each on from the one below"
+        onClick={() => dispatch(editPiece(edit.twistStack(targets, { twist, stepDeg })))}
+      >
+        Divide and twist
       </Button>
       {sections.length > 1 && (
         <p className="max-w-64 self-center text-xs text-quiet">

@@ -100,10 +100,10 @@ describe('feature rings have their controls', () => {
     await choose('The disc is', 'a log cabin');
     await type('Rounds', '6');
     expect(making()).toMatchObject({ sawnFrom: { is: 'cabin', rounds: 6 }, after: { done: 'sliced' } });
-    await choose('The disc is', 'boards one above the other');
+    await choose('The disc is', 'boards one on the other');
     expect(making()).toMatchObject({ sawnFrom: { is: 'cabin' } });
     await choose('Once it is glued', 'it stays whole');
-    await choose('The disc is', 'boards one above the other');
+    await choose('The disc is', 'boards one on the other');
     await type('Row 1, thickness', '3mm');
     expect(making()).toEqual({ way: 'disc', sawnFrom: { is: 'layers', layersMm: [3] } });
     await choose('The disc is', 'one board');
@@ -132,13 +132,13 @@ describe('feature rings have their controls', () => {
     await type('Board, thick', '24mm');
     await type('Step', '9');
     await choose('Twist', 'steady');
-    await userEvent.click(screen.getByRole('button', { name: /^Divide into sections/ }));
+    await userEvent.click(screen.getByRole('button', { name: /^Divide and twist/ }));
     expect(
       project()
         .rings.slice(1, 4)
         .map(({ turn }) => turn),
     ).toEqual([0, 9, 18]);
-    expect(screen.getByText(/3 sections of 1, 1, 1 slices|Slices of one section/)).toBeTruthy();
+    expect(screen.getByText(/3 sections of 1, 1, 1 slices|Slices of one thick disc/)).toBeTruthy();
   });
 
   test('letters: sizes of pocket and insert; what does not fit is refused in its place', async () => {

@@ -108,5 +108,7 @@ test('what it is called and where it began follow from what it is sawn from', ()
 
 test('what a disc cannot be sawn from is refused with what it can', () => {
   const parsed = makingSchema.safeParse({ way: 'disc', sawnFrom: { is: 'straw' } });
-  expect(parsed.error?.issues[0]?.message).toMatch(/one of layers, star, cabin, strips, or left out for one board/);
+  expect(parsed.error?.issues[0]?.message).toMatch(
+    /one of layers, star, cabin, strips, or left out for one board/,
+  );
 });
