@@ -2,20 +2,21 @@ import { availableParallelism } from 'node:os';
 import { resolve } from 'node:path';
 import { defineConfig } from 'vitest/config';
 
+const here = (file: string) => resolve(import.meta.dirname, file);
 const setups: Record<string, string> = {
   core: 'vitest.seed.ts',
   web: 'vitest.labels.ts',
 };
-const source = { conditions: ['fellside-source'] };
+/** Tests of a folder. Other packages are taken as they are built, in one load: through the test runner each file would be fetched by itself. */
 const project = (name: string, include: string, environment = 'node') => ({
-  resolve: source,
-  ssr: { resolve: source },
   test: {
     name,
     include: [include],
     environment,
     testTimeout: 180_000,
-    setupFiles: name in setups ? [resolve(import.meta.dirname, setups[name]!)] : [],
+    setupFiles: name in setups ? [here(setups[name]!)] : [],
+    globalSetup: name === 'core' ? [] : [here('vitest.built.ts')],
+    server: { deps: { external: [/\/packages\/[a-z]+\/dist\//] } },
   },
 });
 

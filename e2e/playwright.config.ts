@@ -9,6 +9,8 @@ export default defineConfig({
   timeout: 300_000,
   expect: { timeout: 45_000 },
   workers: 2,
+  // Test by test, so that no long file is left to one worker while the other has nothing to do.
+  fullyParallel: true,
   reporter: [['list'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },
@@ -26,6 +28,8 @@ export default defineConfig({
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',
+        // The solver of boards is compiled once, quickly: what optimizing takes is more than a test's few boards give back.
+        '--js-flags=--no-wasm-tier-up',
       ],
     },
   },

@@ -121,6 +121,7 @@ export { CUTTING_SAID } from './lumber/strips.js';
 export { lumberTimes } from './lumber/times.js';
 export { type WaitingBoard, waitingBoards } from './lumber/waiting.js';
 export type { BoardRows, Made, PieceKind } from './making/contract.js';
+export { slicesOf } from './making/disc/apartTold.js';
 export { discSourceBegun } from './making/disc/sources.js';
 export { FIGURE_NAMES, type Figure, type FigureKey } from './making/figures.js';
 export { partsFromDegrees } from './making/flat/parts.js';

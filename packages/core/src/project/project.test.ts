@@ -119,9 +119,9 @@ describe('what is refused, by name and with what is allowed', () => {
     [
       'a newer version',
       (p) => {
-        p.schema = 14;
+        p.schema = SCHEMA_VERSION + 1;
       },
-      /newer Fellside \(version 14\)/,
+      new RegExp(`newer Fellside \\(version ${SCHEMA_VERSION + 1}\\)`),
     ],
     [
       'an older version than any',

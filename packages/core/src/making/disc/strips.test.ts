@@ -11,7 +11,7 @@ import { after, planned } from '../../testing/pieces.js';
 import { madeRing, refusalOf } from '../../testing/rings.js';
 import { layOut, volumeOf } from '../layOut.js';
 import { UNSANDED } from '../planing.js';
-import { calledOf, type ParamsOf, startOf } from '../registry.js';
+import { calledOf, insteadOf, makeRing, type ParamsOf, startOf, tonesOf } from '../registry.js';
 import { slicesOf } from './apartTold.js';
 import { discBoards } from './scribed.js';
 
@@ -86,6 +86,33 @@ describe('a twisted stack', () => {
     expect(plain(made.warnings[0]!.message)).toMatch(
       /9 slices take a board 66 mm thick; the one of 40 mm gives 5/,
     );
+  });
+});
+
+describe('slices of one section', () => {
+  const members = [6, 9].map((heightMm) => ({ ...NEED, heightMm: mm(heightMm) }));
+  const body = { members, index: 0 };
+  const made = madeRing(twisted([50, 8, 12, 8, 50]), { ...NEED, body });
+  test('come off between the cuts that are drawn', () => {
+    // A slice of 6, half a kerf of 1.5.
+    const [board] = made.pictures!();
+    expect(board!.lines.map(({ from, to }) => [from.y, to.y])).toEqual([[6.75, 6.75]]);
+  });
+  test('are glued up, sawn, sliced and stacked once for all of them', () => {
+    const steps = made.steps(UNSANDED).map(({ id, once }) => [id, once]);
+    expect(steps).toEqual(['board', 'disc', 'slice', 'stack'].map((id) => [id, 'section-1']));
+  });
+  test('have as many strips all together as each has', () => {
+    const figure = (wanted: string) => made.figures.find(({ key }) => key === wanted)?.value;
+    expect([figure('strips-in-the-disc'), figure('strips-in-all-slices')]).toEqual([5, 10]);
+  });
+  test('of a board too narrow can be had of wider strips', () => {
+    const instead = insteadOf(twisted([30, 8, 30]), NEED);
+    expect(instead && makeRing(instead, NEED).ok).toBe(true);
+  });
+  test('are meant to have a dark register strip in the middle, where there is one', () => {
+    expect(tonesOf(twisted([40, 8, 12, 8, 40]))).toEqual(['light', 'middle', 'dark', 'middle', 'light']);
+    expect(tonesOf(twisted([40, 8, 8, 40]))).toEqual(['light', 'middle', 'light', 'middle']);
   });
 });
 
@@ -222,6 +249,20 @@ describe('discs scribed on one board', () => {
       );
     expect(lengthOf(wider) - before).toBeCloseTo(2 * (reach(wider) - reach(wide)), 6);
     expect(lengthOf(wider)).toBeGreaterThan(before);
+  });
+  test('are as thick as the highest of their sections takes, and one board whatever pin each has', () => {
+    const pinned = after(
+      shared(2000),
+      edit.setThickDisc(sliced, { boardMm: undefined }),
+      edit.setThickDisc(sliced.slice(6, 12), { pinMm: mm(3) }),
+      edit.setRingHeight([12], mm(20)),
+    );
+    const { rings } = planned(pinned);
+    const once = sliced.map((i) => rings[i]!.steps.find(({ id }) => id === 'board')!.once);
+    expect(new Set(once).size).toBe(1);
+    // Five slices of 7, one of 20, five kerfs of 1.6, by hand.
+    const board = rings[0]!.steps.find(({ id }) => id === 'board')!;
+    expect(plain(board.says)).toMatch(/ 63 mm high, side by side/);
   });
   test('one longer than the longest board is refused with the length; a pin in a solid slice would show', () => {
     expect(refusalOf(twisted([80, 10, 80], 120), NEED)).toMatchObject({

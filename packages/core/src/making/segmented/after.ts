@@ -143,7 +143,7 @@ export function slicedSteps(
       step(
         'slice',
         'bandsaw',
-        say`True one face of the thick ${called}, ${sayMm(need.heightMm)} high, and saw off ${sayMade(heightsMm.length)} of ${sayList(heights, ' and ')}, losing ${sayMm(after.kerfMm)} at every cut; keep them in order, and mark 0° on the outside of the whole ${called} first.`,
+        say`True one face of the thick ${called}, ${sayMm(need.heightMm)} high, and saw off ${sayMade(heightsMm.length)} of ${sayList(heights, ' and ')}, losing ${sayMm(after.kerfMm)} at every cut; keep them in order, and draw the index mark down the outside of the whole ${called} first.`,
         ['resawing', 'dust'],
       ),
       ...(stacked ? [stacked] : []),
