@@ -2,21 +2,28 @@ import { availableParallelism } from 'node:os';
 import { resolve } from 'node:path';
 import { defineConfig } from 'vitest/config';
 
-const here = (file: string) => resolve(import.meta.dirname, file);
 const setups: Record<string, string> = {
   core: 'vitest.seed.ts',
   web: 'vitest.labels.ts',
 };
-/** Tests of a folder. Other packages are taken as they are built, in one load: through the test runner each file would be fetched by itself. */
+
+const source = { conditions: ['fellside-source'] };
+/** Packages that are used as their sources, so that a change is seen at once. */
+const sources = { resolve: source, ssr: { resolve: source } };
+/** Packages as they were built: one load each, where the test runner would fetch sources file by file for every test file. */
+const shipped = { server: { deps: { external: [/\/packages\/[a-z]+\/dist\//] } } };
+/** `npm test` has just built them. */
+const BUILT = process.env.FELLSIDE_BUILT === '1';
+
 const project = (name: string, include: string, environment = 'node') => ({
+  ...(BUILT ? {} : sources),
   test: {
+    ...(BUILT ? shipped : {}),
     name,
     include: [include],
     environment,
     testTimeout: 180_000,
-    setupFiles: name in setups ? [here(setups[name]!)] : [],
-    globalSetup: name === 'core' ? [] : [here('vitest.built.ts')],
-    server: { deps: { external: [/\/packages\/[a-z]+\/dist\//] } },
+    setupFiles: name in setups ? [resolve(import.meta.dirname, setups[name]!)] : [],
   },
 });
 
