@@ -66,6 +66,16 @@ test('a foot of two boards, a star sliced in two, a basket: set, refused with wh
   await then.selectOption('sliced from thicker stock');
   await expect(bar(page)).toContainText('Slices of one thick disc: 2, 3');
 
+  await ring(page, 4).click();
+  await ring(page, 5).click({ modifiers: ['Shift'] });
+  await from.selectOption('strips side by side');
+  await then.selectOption('sliced from thicker stock');
+  await bar(page).getByLabel('Board, thick').fill('2');
+  await bar(page).getByLabel('Board, thick').press('Enter');
+  await bar(page).getByRole('button', { name: 'Divide and twist' }).click();
+  await ring(page, 5).click();
+  await expect(bar(page).getByLabel('Turn', { exact: true })).toHaveValue(/^6 = 6°/);
+
   const stand = answer(page, 'Segments').getByLabel('Segments stand');
   await ring(page, 7).click();
   await stand.selectOption('none: one disc');
@@ -86,7 +96,7 @@ test('a foot of two boards, a star sliced in two, a basket: set, refused with wh
 
   await go(page, 'Cuts');
   const pieces = page.getByRole('region', { name: 'Pieces' });
-  for (const what of [/Bottom layer/, /Top layer/, /Lit half/, /Spacer/])
+  for (const what of [/Bottom layer/, /Top layer/, /Lit half/, /Strip 21/, /Spacer/])
     await expect(pieces).toContainText(what);
   await page.reload();
   await expect(pieces).toContainText(/Lit half/);

@@ -128,7 +128,7 @@ describe.each(FAMILIES)('rings of the family “%s”', (way) => {
       /** What a strip kind saws of one piece; null of others. */
       const sawnOf = ({ stock, heightMm }: Made['kinds'][number]): number | null => {
         const piece = mitred(stock);
-        if (!piece || (piece.cutAngle === 0 && way === 'disc')) return null;
+        if (!piece) return null;
         return ((piece.longEdgeMm + piece.shortEdgeMm) / 2) * piece.widthMm * heightMm;
       };
       for (const { places, ...kind } of made.kinds) {

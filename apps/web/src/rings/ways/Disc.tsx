@@ -6,7 +6,7 @@ import { shared } from '../targets.js';
 import { AfterControls } from './After.js';
 import { Answer } from './Answer.js';
 import { BoardRows } from './BoardRows.js';
-import { CabinFields, StarFields, StripFields } from './FloorFields.js';
+import { CabinFields, ScribedFields, StarFields } from './FloorFields.js';
 import { type ControlsProps, useParams } from './params.js';
 import { STANDS } from './Segments.js';
 import { TwistControls } from './Twist.js';
@@ -18,6 +18,7 @@ const CAN_STAND = STANDS.filter(([stand]) => ['round', 'centre', 'disc'].include
 export function DiscControls({ targets }: ControlsProps) {
   const dispatch = useActions();
   const { all, set } = useParams('disc', targets);
+  const sliced = all.every(({ after }) => after);
   const is = shared(all.map(({ sawnFrom }) => sawnFrom?.is ?? 'one-board'));
   return (
     <div className="@container w-full">
@@ -52,16 +53,14 @@ export function DiscControls({ targets }: ControlsProps) {
               ]}
               onChange={(next) => set({ sawnFrom: next === 'one-board' ? undefined : discSourceBegun(next) })}
             />
-            {is === 'strips' && <StripFields targets={targets} />}
+            {is === 'strips' && sliced && <ScribedFields targets={targets} />}
           </div>
           {(is === 'layers' || is === 'strips') && <BoardRows targets={targets} />}
           {is === 'star' && <StarFields targets={targets} />}
           {is === 'cabin' && <CabinFields targets={targets} />}
         </Answer>
         <Answer title="Then" place="@min-[700px]:col-start-1 @min-[1080px]:col-start-3">
-          <AfterControls targets={targets}>
-            {all.every(({ after }) => after) && <TwistControls targets={targets} />}
-          </AfterControls>
+          <AfterControls targets={targets}>{sliced && <TwistControls targets={targets} />}</AfterControls>
         </Answer>
       </div>
     </div>

@@ -88,25 +88,22 @@ export function CabinFields({ targets }: ControlsProps) {
 /** A board that several discs are scribed on is begun at most so long. */
 const LONGEST = mm(900);
 
-/** Strips of a board side by side, and how many discs are scribed on it where they are sliced. */
-export function StripFields({ targets }: ControlsProps) {
+/** How many discs of strips are scribed on one board, where they are sliced. */
+export function ScribedFields({ targets }: ControlsProps) {
   const { floors, common, set } = useFloor('strips', targets);
-  const sliced = useParams('disc', targets).all.every(({ after }) => after);
   return (
     <>
-      {sliced && (
-        <Choice
-          label="Boards"
-          className="w-48"
-          value={common(({ longestMm }) => (longestMm === undefined ? 'own' : 'shared'))}
-          options={[
-            ['own', 'one for each section'],
-            ['shared', 'several discs on one'],
-          ]}
-          onChange={(boards) => set({ longestMm: boards === 'own' ? undefined : LONGEST })}
-        />
-      )}
-      {sliced && floors.every(({ longestMm }) => longestMm !== undefined) && (
+      <Choice
+        label="Boards"
+        className="w-48"
+        value={common(({ longestMm }) => (longestMm === undefined ? 'own' : 'shared'))}
+        options={[
+          ['own', 'one for each section'],
+          ['shared', 'several discs on one'],
+        ]}
+        onChange={(boards) => set({ longestMm: boards === 'own' ? undefined : LONGEST })}
+      />
+      {floors.every(({ longestMm }) => longestMm !== undefined) && (
         <LengthField
           label="Longest board"
           className="w-24"

@@ -24,6 +24,13 @@ export function TwistControls({ targets }: ControlsProps) {
   const { common } = useParams('disc', targets);
   const set = (change: Parameters<typeof edit.setThickDisc>[1]) =>
     dispatch(editPiece(edit.setThickDisc(targets, change)));
+  /** A length that may be left out, as a field shows it. */
+  const optional = (key: 'boardMm' | 'pinMm', none: string) => {
+    const all = common(({ after }) => after?.[key] ?? none);
+    return typeof all === 'number'
+      ? { value: all, empty: none }
+      : { value: undefined, empty: all ?? 'various' };
+  };
   const [twist, setTwist] = useState<Twist>('steady');
   const [stepDeg, setStep] = useState(6);
   const sections = projectedSections(rings, targets);
@@ -32,18 +39,12 @@ export function TwistControls({ targets }: ControlsProps) {
       <div className="w-24">
         <OptionalLength
           label="Board, thick"
-          empty="as it takes"
-          value={common(({ after }) => after?.boardMm) ?? undefined}
+          {...optional('boardMm', 'as it takes')}
           onChange={(boardMm) => set({ boardMm })}
         />
       </div>
       <div className="w-24">
-        <OptionalLength
-          label="Pin"
-          empty="none"
-          value={common(({ after }) => after?.pinMm) ?? undefined}
-          onChange={(pinMm) => set({ pinMm })}
-        />
+        <OptionalLength label="Pin" {...optional('pinMm', 'none')} onChange={(pinMm) => set({ pinMm })} />
       </div>
       <Choice label="Twist" className="w-32" value={twist} options={TWISTS} onChange={setTwist} />
       <NumberField

@@ -45,16 +45,16 @@ export function thickDisc(after: SlicedDisc, need: RingNeed, longestMm: number |
     size: {
       outerRadiusMm: glued.need.outerRadiusMm,
       heightMm,
-      apart: { slices: heightsMm.length, index, kerfMm, cutsMm: cutsOf(heightsMm, kerfMm), pinMm, shared },
+      apart: { slices: heightsMm.length, index, kerfMm, cutsMm: cutsOf(after, heightsMm), pinMm, shared },
     },
     glued,
     sawn: { ...glued, need: { ...glued.need, heightMm } },
   };
 }
 
-/** Heights of the middles of the cuts between slices, the first slice lowest. */
-function cutsOf(heightsMm: readonly number[], kerfMm: number): number[] {
-  let low = 0;
+/** Heights of the middles of the cuts between slices, the first slice lowest; half of what is cleaned up comes off below it. */
+function cutsOf({ kerfMm, cleanUpMm }: SlicedDisc, heightsMm: readonly number[]): number[] {
+  let low = cleanUpMm / 2;
   return heightsMm.slice(0, -1).map((height) => {
     low += height + kerfMm;
     return low - kerfMm / 2;

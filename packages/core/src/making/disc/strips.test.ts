@@ -93,10 +93,17 @@ describe('slices of one section', () => {
   const members = [6, 9].map((heightMm) => ({ ...NEED, heightMm: mm(heightMm) }));
   const body = { members, index: 0 };
   const made = madeRing(twisted([50, 8, 12, 8, 50]), { ...NEED, body });
-  test('come off between the cuts that are drawn', () => {
-    // A slice of 6, half a kerf of 1.5.
-    const [board] = made.pictures!();
-    expect(board!.lines.map(({ from, to }) => [from.y, to.y])).toEqual([[6.75, 6.75]]);
+  test.each([
+    [0, 6.75],
+    [3, 8.25],
+  ])('with %d mm cleaned up come off at the cut that is drawn, %d mm up', (cleanUpMm, y) => {
+    // Half of what is cleaned up, a slice of 6, half a kerf of 1.5.
+    const cleaned = madeRing(
+      { ...striped([50, 8, 12, 8, 50]), after: { ...SECTION, cleanUpMm: mm(cleanUpMm) } },
+      { ...NEED, body },
+    );
+    const [board] = cleaned.pictures!();
+    expect(board!.lines.map(({ from, to }) => [from.y, to.y])).toEqual([[y, y]]);
   });
   test('are glued up, sawn, sliced and stacked once for all of them', () => {
     const steps = made.steps(UNSANDED).map(({ id, once }) => [id, once]);
@@ -142,42 +149,6 @@ describe('a disc of strips that stays whole', () => {
       'Twisted stack',
     ]);
     expect([striped([80, 80]), twisted([80, 80])].map(startOf)).toEqual(['disc', 'twisted']);
-  });
-});
-
-describe('a board that there is for slices of any disc', () => {
-  const members = [6, 6, 6].map((heightMm) => ({ ...NEED, heightMm: mm(heightMm) }));
-  const sliced = (boardMm: number | undefined, pinMm?: number) =>
-    madeRing(
-      {
-        way: 'disc',
-        after: {
-          done: 'sliced',
-          from: 'a',
-          kerfMm: mm(2),
-          cleanUpMm: mm(1),
-          ...(boardMm !== undefined && { boardMm: mm(boardMm) }),
-          ...(pinMm !== undefined && { pinMm: mm(pinMm) }),
-        },
-      },
-      { ...members[0]!, body: { members, index: 0 } },
-    );
-  test('is sawn as thick as it is; what its slices take of it is told', () => {
-    // 3 · 6 + 2 · 2 + 1, by hand.
-    expect([undefined, 40, 20].map((board) => sliced(board).kinds[0]!.stock)).toMatchObject(
-      [23, 40, 23].map((thicknessMm) => ({ thicknessMm, slicing: { slices: 3, keptMm: 18 } })),
-    );
-    expect(sliced(40).figures).toContainEqual({ key: 'thick-disc', value: 23, unit: 'mm' });
-    expect(plain(sliced(20).warnings[0]!.message)).toMatch(
-      /3 slices take a board 23 mm thick; the one of 20 mm gives 2/,
-    );
-    expect(sliced(40).warnings).toEqual([]);
-  });
-  test('has a hole for a pin where one is wanted', () => {
-    const steps = sliced(undefined, 4).steps(UNSANDED);
-    expect(steps.map(({ id }) => id)).toEqual(['plane', 'disc', 'slice', 'measure']);
-    expect(steps[1]).toMatchObject({ cautions: ['bandsaw', 'dust', 'drill'], once: 'a' });
-    expect(plain(steps[1]!.says)).toMatch(/drill a hole of 4 mm square through its middle/);
   });
 });
 

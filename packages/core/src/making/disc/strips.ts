@@ -1,17 +1,15 @@
 import { z } from 'zod';
 import { length } from '../../measure/field.js';
 import { mm, rad, TURN } from '../../measure/quantity.js';
-import { done, type Result, refuse } from '../../measure/reason.js';
-import { say, sayMm } from '../../measure/said.js';
-import { SAME_LENGTH } from '../../measure/tolerance.js';
+import { done } from '../../measure/reason.js';
 import type { BoardRows } from '../contract.js';
 import type { Figure } from '../figures.js';
-import type { Warning } from '../warnings.js';
 import type { Apart, DiscSource, LaidDisc } from './contract.js';
 import { stripKinds } from './stripKinds.js';
 import { ARC, isWithin, stripOutline, stripsAcross } from './stripOutline.js';
 import { stripPictures } from './stripPictures.js';
 import { STACK, stripSteps } from './stripSteps.js';
+import { crooked, goesIn, widthOf } from './stripsTold.js';
 
 const params = z.strictObject({
   is: z.literal('strips'),
@@ -28,8 +26,6 @@ const params = z.strictObject({
 });
 
 export type Strips = z.infer<typeof params>;
-
-const widthOf = ({ stripsMm }: Strips): number => stripsMm.reduce((a, b) => a + b, 0);
 
 /** A board of parallel strips; slices of it that are turned a little, each from the one below, swirl. */
 export const strips: DiscSource<Strips> = {
@@ -56,8 +52,8 @@ export const strips: DiscSource<Strips> = {
   lay(of, size) {
     const { outerRadiusMm: radius, apart } = size;
     const across = stripsAcross(of.stripsMm);
-    const refused = fits(of, radius, apart);
-    if (!refused.ok) return refused;
+    const goes = goesIn(of, radius, apart);
+    if (!goes.ok) return goes;
     const drawn = radius / Math.cos(ARC / 2);
     const outlines = across.map(({ from, to }) => stripOutline(drawn, from, to));
     const kinds = stripKinds(size, across, outlines);
@@ -107,36 +103,6 @@ export const strips: DiscSource<Strips> = {
   },
 };
 
-/** Whether a disc goes into its board, and its strips are no thinner than the saw leaves them. */
-function fits(of: Strips, radius: number, apart: Apart | undefined): Result<null> {
-  const { stripsMm, longestMm } = of;
-  const { shared = null, kerfMm = 0 } = apart ?? {};
-  if (shared && longestMm !== undefined && shared.lengthMm > longestMm + SAME_LENGTH)
-    return refuse(
-      'board-short',
-      'sawnFrom.longestMm',
-      say`A disc ${sayMm(2 * radius)} across takes a board of ${sayMm(shared.lengthMm)} with the room round it; the longest is ${sayMm(longestMm)}.`,
-      { least: shared.lengthMm },
-    );
-  const width = widthOf(of);
-  if (width < 2 * radius - SAME_LENGTH)
-    return refuse(
-      'board-narrow',
-      'sawnFrom.stripsMm',
-      say`The strips make a board ${sayMm(width)} wide; the disc is ${sayMm(2 * radius)} across. Add strips, or make them wider.`,
-      { least: 2 * radius },
-    );
-  const thin = stripsMm.findIndex((w) => w < kerfMm / 2);
-  if (thin >= 0)
-    return refuse(
-      'strip-thinner-than-kerf',
-      'sawnFrom.stripsMm',
-      say`Strip ${thin + 1} is ${sayMm(stripsMm[thin]!)} wide and the kerf ${sayMm(kerfMm)}: the saw eats more than twice what it leaves. Take strips of at least ${sayMm(kerfMm / 2)}.`,
-      { least: kerfMm / 2 },
-    );
-  return done(null);
-}
-
 const boardFigures = (apart: Apart | undefined): Figure[] =>
   apart?.shared
     ? [
@@ -144,16 +110,3 @@ const boardFigures = (apart: Apart | undefined): Figure[] =>
         { key: 'discs-on-the-board', value: apart.shared.discs.length, unit: 'count' },
       ]
     : [];
-
-const isSymmetric = (widths: readonly number[]): boolean =>
-  widths.every((w, i) => Math.abs(w - widths[widths.length - 1 - i]!) < 0.01);
-
-const crooked = (stripsMm: readonly number[]): Warning[] =>
-  isSymmetric(stripsMm)
-    ? []
-    : [
-        {
-          code: 'board-crooked',
-          message: say`The ${stripsMm.length} strips are not the same on both sides of the middle; the swirl will look crooked.`,
-        },
-      ];

@@ -132,7 +132,7 @@ export function slicedSteps(
   { need, heightsMm }: GluedUp,
   gluing: readonly Step[],
   called: 'ring' | 'disc' = 'ring',
-  stacked: Step | undefined = undefined,
+  stacked?: Step,
 ): Step[] {
   const heights = heightsMm
     .filter((height, i) => heightsMm.findIndex((other) => Math.abs(other - height) < SAME_LENGTH) === i)
