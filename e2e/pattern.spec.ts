@@ -2,8 +2,6 @@ import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { open, saved, sound, test, totals } from './server.js';
 
-test.use({ inset: true });
-
 const wall = (page: Page) => page.getByRole('region', { name: 'Wall, unrolled' });
 const row = (page: Page, ring: number) => wall(page).locator(`[data-ring="${ring}"]`);
 const woods = (page: Page, ring: number) => row(page, ring).getAttribute('data-woods');
@@ -235,81 +233,6 @@ test('whether it shows: the weakest pair, another age, other eyes', async ({ pag
     .toBe(true);
 });
 
-test('the turntable shows the piece, turns, comes apart, is painted on, and gives pictures and models', async ({
-  page,
-  fellside,
-}) => {
-  await open(page, fellside, 'Shepherd’s Lantern', 'Pattern');
-  await page.getByRole('link', { name: 'Larger' }).click();
-  await expect(page).toHaveURL(/\/pattern\/turntable$/);
-  const scene = page.getByRole('img', { name: /^The piece in space/ });
-  await expect(scene).toBeVisible();
-  /** Different colours in a picture of the scene, looked at in a grid: a blank one has a handful. */
-  const colours = async () =>
-    page.evaluate(
-      async (encoded) => {
-        const image = new Image();
-        image.src = `data:image/png;base64,${encoded}`;
-        await image.decode();
-        const canvas = Object.assign(document.createElement('canvas'), { width: 80, height: 60 });
-        const context = canvas.getContext('2d')!;
-        context.drawImage(image, 0, 0, 80, 60);
-        const { data } = context.getImageData(0, 0, 80, 60);
-        const met = new Set<number>();
-        for (let i = 0; i < data.length; i += 4)
-          met.add(((data[i]! >> 4) << 8) | ((data[i + 1]! >> 4) << 4) | (data[i + 2]! >> 4));
-        return met.size;
-      },
-      (await scene.screenshot()).toString('base64'),
-    );
-  await expect.poll(colours).toBeGreaterThan(30);
-  const frames = () => scene.locator('canvas').evaluate((canvas) => Number(canvas.dataset.frames));
-
-  const box = (await scene.boundingBox())!;
-  const still = await frames();
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(box.x + box.width / 2 + 120, box.y + box.height / 2, { steps: 6 });
-  await page.mouse.up();
-  await expect.poll(frames).toBeGreaterThan(still);
-  await page.getByLabel('As glued to as turned').fill('0');
-  await expect(page.getByRole('img', { name: /as glued/ })).toBeVisible();
-  await page.getByLabel('As glued to as turned').fill('100');
-  await page.getByLabel('Quarter cut away').check();
-  await page.getByLabel('Quarter cut away').uncheck();
-
-  await page.locator('body').press('2');
-  await page.mouse.click(box.x + box.width / 2, box.y + box.height * 0.58);
-  await expect(page.getByRole('button', { name: 'Undo Paint 1 place' })).toBeEnabled();
-
-  await page.getByRole('button', { name: 'Save as…' }).click();
-  await page.getByLabel('Picture, px wide').fill('640');
-  await page.getByLabel('Picture, px wide').press('Enter');
-  const picture = await taken(page, () => page.getByRole('button', { name: 'Picture, PNG' }).click());
-  expect([picture.bytes.readUInt32BE(16), picture.bytes.readUInt32BE(20)]).toEqual([640, 2160]);
-  expect(picture.bytes.length).toBeGreaterThan(10_000);
-  // Sixty pictures, each drawn by software here.
-  const loop = await taken(
-    page,
-    () => page.getByRole('button', { name: 'Turning loop, GIF' }).click(),
-    120_000,
-  );
-  expect(loop.bytes.subarray(0, 6).toString()).toBe('GIF89a');
-  expect(loop.bytes.toString('latin1')).toContain('NETSCAPE2.0');
-  const glb = await taken(page, () => page.getByRole('button', { name: 'Turned piece, GLB' }).click());
-  expect(glb.bytes.subarray(0, 4).toString()).toBe('glTF');
-  const json = JSON.parse(glb.bytes.subarray(20, 20 + glb.bytes.readUInt32LE(12)).toString());
-  expect(json.materials.map(({ name }: { name: string }) => name).sort()).toEqual([
-    'Black cherry',
-    'Black walnut',
-    'Hard maple',
-  ]);
-  const stl = await taken(page, () => page.getByRole('button', { name: 'Blank as glued, STL' }).click());
-  const triangles = stl.bytes.readUInt32LE(80);
-  expect(stl.bytes.length).toBe(84 + 50 * triangles);
-  expect(triangles).toBeGreaterThan(5000);
-});
-
 test('panes are saved as pictures of any size, the wall as SVG and on pages', async ({ page, fellside }) => {
   await open(page, fellside, 'Fell Race Cup', 'Rings');
   await page.getByRole('button', { name: 'Save as…' }).click();
@@ -344,17 +267,96 @@ test('panes are saved as pictures of any size, the wall as SVG and on pages', as
   expect(zip.bytes.subarray(0, 2).toString()).toBe('PK');
 });
 
-test('no accessibility violations at the Pattern station and on the large turntable', async ({
-  page,
-  fellside,
-}) => {
-  for (const piece of ['Fell Race Cup', 'Shepherd’s Lantern']) {
-    await open(page, fellside, piece, 'Pattern');
-    await tool(page, 'Diagonal');
-    await panel(page).getByRole('button', { name: 'Tumbling blocks' }).click();
+test.describe('drawn in space', () => {
+  test.use({ turntable: true });
+
+  test('the turntable shows the piece, turns, comes apart, is painted on, and gives pictures and models', async ({
+    page,
+    fellside,
+  }) => {
+    await open(page, fellside, 'Shepherd’s Lantern', 'Pattern');
+    await page.getByRole('link', { name: 'Larger' }).click();
+    await expect(page).toHaveURL(/\/pattern\/turntable$/);
+    const scene = page.getByRole('img', { name: /^The piece in space/ });
+    await expect(scene).toBeVisible();
+    /** Different colours in a picture of the scene, looked at in a grid: a blank one has a handful. */
+    const colours = async () =>
+      page.evaluate(
+        async (encoded) => {
+          const image = new Image();
+          image.src = `data:image/png;base64,${encoded}`;
+          await image.decode();
+          const canvas = Object.assign(document.createElement('canvas'), { width: 80, height: 60 });
+          const context = canvas.getContext('2d')!;
+          context.drawImage(image, 0, 0, 80, 60);
+          const { data } = context.getImageData(0, 0, 80, 60);
+          const met = new Set<number>();
+          for (let i = 0; i < data.length; i += 4)
+            met.add(((data[i]! >> 4) << 8) | ((data[i + 1]! >> 4) << 4) | (data[i + 2]! >> 4));
+          return met.size;
+        },
+        (await scene.screenshot()).toString('base64'),
+      );
+    await expect.poll(colours).toBeGreaterThan(30);
+    const frames = () => scene.locator('canvas').evaluate((canvas) => Number(canvas.dataset.frames));
+
+    const box = (await scene.boundingBox())!;
+    const still = await frames();
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2 + 120, box.y + box.height / 2, { steps: 6 });
+    await page.mouse.up();
+    await expect.poll(frames).toBeGreaterThan(still);
+    await page.getByLabel('As glued to as turned').fill('0');
+    await expect(page.getByRole('img', { name: /as glued/ })).toBeVisible();
+    await page.getByLabel('As glued to as turned').fill('100');
+    await page.getByLabel('Quarter cut away').check();
+    await page.getByLabel('Quarter cut away').uncheck();
+
+    await page.locator('body').press('2');
+    await page.mouse.click(box.x + box.width / 2, box.y + box.height * 0.58);
+    await expect(page.getByRole('button', { name: 'Undo Paint 1 place' })).toBeEnabled();
+
+    await page.getByRole('button', { name: 'Save as…' }).click();
+    await page.getByLabel('Picture, px wide').fill('640');
+    await page.getByLabel('Picture, px wide').press('Enter');
+    const picture = await taken(page, () => page.getByRole('button', { name: 'Picture, PNG' }).click());
+    expect([picture.bytes.readUInt32BE(16), picture.bytes.readUInt32BE(20)]).toEqual([640, 2160]);
+    expect(picture.bytes.length).toBeGreaterThan(10_000);
+    // Sixty pictures, each drawn by software here.
+    const loop = await taken(
+      page,
+      () => page.getByRole('button', { name: 'Turning loop, GIF' }).click(),
+      120_000,
+    );
+    expect(loop.bytes.subarray(0, 6).toString()).toBe('GIF89a');
+    expect(loop.bytes.toString('latin1')).toContain('NETSCAPE2.0');
+    const glb = await taken(page, () => page.getByRole('button', { name: 'Turned piece, GLB' }).click());
+    expect(glb.bytes.subarray(0, 4).toString()).toBe('glTF');
+    const json = JSON.parse(glb.bytes.subarray(20, 20 + glb.bytes.readUInt32LE(12)).toString());
+    expect(json.materials.map(({ name }: { name: string }) => name).sort()).toEqual([
+      'Black cherry',
+      'Black walnut',
+      'Hard maple',
+    ]);
+    const stl = await taken(page, () => page.getByRole('button', { name: 'Blank as glued, STL' }).click());
+    const triangles = stl.bytes.readUInt32LE(80);
+    expect(stl.bytes.length).toBe(84 + 50 * triangles);
+    expect(triangles).toBeGreaterThan(5000);
+  });
+
+  test('no accessibility violations at the Pattern station and on the large turntable', async ({
+    page,
+    fellside,
+  }) => {
+    for (const piece of ['Fell Race Cup', 'Shepherd’s Lantern']) {
+      await open(page, fellside, piece, 'Pattern');
+      await tool(page, 'Diagonal');
+      await panel(page).getByRole('button', { name: 'Tumbling blocks' }).click();
+      await sound(page);
+    }
+    await page.getByRole('link', { name: 'Larger' }).click();
+    await expect(page.getByLabel('Together to apart')).toBeVisible();
     await sound(page);
-  }
-  await page.getByRole('link', { name: 'Larger' }).click();
-  await expect(page.getByLabel('Together to apart')).toBeVisible();
-  await sound(page);
+  });
 });

@@ -1,55 +1,59 @@
 import { expect } from '@playwright/test';
 import { fitting, go, open, sound, test, totals } from './server.js';
 
-test('no accessibility violations on any screen, and no complaints in the console', async ({
-  page,
-  fellside,
-}) => {
-  // Fourteen screens, some with long tables: axe takes its time on a slow machine.
-  test.setTimeout(400_000);
-  const complaints: string[] = [];
-  page.on('console', (message) => message.type() === 'error' && complaints.push(message.text()));
-  page.on('pageerror', (error) => complaints.push(error.message));
-  await page.goto(fellside.url);
-  await expect(page.getByRole('link', { name: 'Open Fell Race Cup' })).toBeVisible();
-  await sound(page);
-  await page.getByRole('button', { name: 'New piece' }).click();
-  await sound(page);
-  await page.getByRole('tab', { name: /From rings/ }).click();
-  await sound(page);
-  for (const station of ['Form', 'Rings', 'Cuts'] as const) {
-    await open(page, fellside, 'Fell Race Cup', station);
+test.describe('drawn in space', () => {
+  test.use({ turntable: true });
+
+  test('no accessibility violations on any screen, and no complaints in the console', async ({
+    page,
+    fellside,
+  }) => {
+    // Fourteen screens, some with long tables: axe takes its time on a slow machine.
+    test.setTimeout(400_000);
+    const complaints: string[] = [];
+    page.on('console', (message) => message.type() === 'error' && complaints.push(message.text()));
+    page.on('pageerror', (error) => complaints.push(error.message));
+    await page.goto(fellside.url);
+    await expect(page.getByRole('link', { name: 'Open Fell Race Cup' })).toBeVisible();
+    await sound(page);
+    await page.getByRole('button', { name: 'New piece' }).click();
+    await sound(page);
+    await page.getByRole('tab', { name: /From rings/ }).click();
+    await sound(page);
+    for (const station of ['Form', 'Rings', 'Cuts'] as const) {
+      await open(page, fellside, 'Fell Race Cup', station);
+      await totals(page).waitFor();
+      await sound(page);
+    }
+    await go(page, 'Rings');
+    await page.getByRole('button', { name: 'Slice…' }).click();
+    await sound(page);
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Ring 9', exact: true }).press('Enter');
+    await page.getByRole('dialog', { name: 'Ring 9 from above' }).waitFor();
+    await sound(page);
+    await page.keyboard.press('Escape');
+    await go(page, 'Form');
+    const theme = page.getByRole('button', { name: /^Theme/ });
+    await theme.click();
+    for (const name of ['bright', 'dark']) {
+      await theme.click();
+      await expect(page.locator('html')).toHaveAttribute('data-theme', name);
+      await sound(page);
+    }
+    await go(page, 'Rings');
     await totals(page).waitFor();
     await sound(page);
-  }
-  await go(page, 'Rings');
-  await page.getByRole('button', { name: 'Slice…' }).click();
-  await sound(page);
-  await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Ring 9', exact: true }).press('Enter');
-  await page.getByRole('dialog', { name: 'Ring 9 from above' }).waitFor();
-  await sound(page);
-  await page.keyboard.press('Escape');
-  await go(page, 'Form');
-  const theme = page.getByRole('button', { name: /^Theme/ });
-  await theme.click();
-  for (const name of ['bright', 'dark']) {
-    await theme.click();
-    await expect(page.locator('html')).toHaveAttribute('data-theme', name);
+    for (const path of ['/woods', '/shop', '/safe', '/removed', '/nowhere']) {
+      await page.goto(fellside.url + path);
+      await page.getByRole('heading', { level: 1 }).waitFor();
+      await sound(page);
+    }
+    await page.goto(`${fellside.url}/woods`);
+    await page.getByRole('button', { name: 'Wood of your own' }).click();
     await sound(page);
-  }
-  await go(page, 'Rings');
-  await totals(page).waitFor();
-  await sound(page);
-  for (const path of ['/woods', '/shop', '/safe', '/removed', '/nowhere']) {
-    await page.goto(fellside.url + path);
-    await page.getByRole('heading', { level: 1 }).waitFor();
-    await sound(page);
-  }
-  await page.goto(`${fellside.url}/woods`);
-  await page.getByRole('button', { name: 'Wood of your own' }).click();
-  await sound(page);
-  expect(complaints).toEqual([]);
+    expect(complaints).toEqual([]);
+  });
 });
 
 test('stations have addresses: back, forward and reload come back to the same ring', async ({

@@ -87,20 +87,20 @@ export async function startFellside(
 
 interface Fixtures {
   readonly fellside: Fellside;
-  /** Whether Form and Rings show the small turntable; put away where a test is not about it, drawing it takes long. */
-  readonly inset: boolean;
+  /**
+   * Whether the browser draws in space. Without a graphics card that takes as long as all the rest of a test together: where a
+   * test is not about the turntable, its browser is one without WebGL, and the sentence that says so stands in its place.
+   */
+  readonly turntable: boolean;
 }
 
 /** Tests that get a Fellside of their own, with the demo pieces on the shelf. */
 export const test = base.extend<Fixtures>({
-  inset: [false, { option: true }],
-  page: async ({ page, inset }, use) => {
-    if (!inset)
-      await page.addInitScript(() => {
-        if (!localStorage.getItem('fellside.look'))
-          localStorage.setItem('fellside.look', JSON.stringify({ inset: false }));
-      });
-    await use(page);
+  turntable: [false, { option: true }],
+  context: async ({ context, turntable }, use) => {
+    if (!turntable)
+      await context.addInitScript(() => Reflect.deleteProperty(globalThis, 'WebGL2RenderingContext'));
+    await use(context);
   },
   // biome-ignore lint/correctness/noEmptyPattern: Playwright reads what a fixture needs from its first parameter
   fellside: async ({}, use) => {

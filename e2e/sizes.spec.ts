@@ -1,6 +1,8 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import { fitting, open, test } from './server.js';
 
+test.use({ turntable: true });
+
 const HOUSE = ['', 'woods', 'shop', 'safe', 'workbook'];
 const PIECE = [
   ...[

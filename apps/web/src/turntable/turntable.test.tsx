@@ -10,7 +10,7 @@ import { showWith } from '../testing/open.js';
 import { LazyTurntable } from './LazyTurntable.js';
 import { modelFile } from './model.js';
 import { restingIn } from './Resting.js';
-import { FormTurntable } from './TurntableInset.js';
+import { FormTurntable, TurntableInset } from './TurntableInset.js';
 import { woodMeshes } from './woodMeshes.js';
 
 beforeEach(() => localStorage.clear());
@@ -99,6 +99,9 @@ test('skin comes first, then tops and bottoms, then joints; bare rings show all 
 test('where nothing can be drawn in space a sentence leads to the outside pane', async () => {
   showWith(<LazyTurntable size="panel" />);
   expect(await screen.findByText(/has no WebGL.*The outside pane shows the same piece/s)).toBeTruthy();
+  // A corner of a pane has no room for it.
+  showWith(<TurntableInset />);
+  expect(screen.queryByLabelText('Put the small turntable away')).toBeNull();
 });
 
 test('the small turntable is put away and stays so', async () => {

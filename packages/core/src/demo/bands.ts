@@ -3,12 +3,11 @@ import type { Laminated } from '../making/laminated/params.js';
 import type { Glyph } from '../making/lettered/params.js';
 import { mm } from '../measure/quantity.js';
 import { setInPixels } from '../pattern/pixelFace.js';
-import type { Project } from '../project/schema.js';
 
-import { type Course, disc, entry, flat, form, piece, sawn } from './build.js';
+import { type Course, disc, drawnOnce, entry, flat, form, piece, sawn } from './build.js';
 
 /** Zigzags, a band of chevrons and one of diamonds from laminated boards, between plain rings. */
-export function drystoneVase(): Project {
+export const drystoneVase = drawnOnce(() => {
   const palette = [entry('sugar-maple', 'light'), entry('black-walnut', 'dark'), entry('padauk', 'middle')];
   const band = (change: Partial<Laminated>) => sawn('laminated', 16, { kerfMm: mm(3), ...change });
   return piece(
@@ -37,10 +36,10 @@ export function drystoneVase(): Project {
       [24, flat(16), 0.5, 'sugar-maple'],
     ],
   );
-}
+});
 
 /** Dots that swell as if seen through a drop of water, on a round bowl. */
-export function dewpondBowl(): Project {
+export const dewpondBowl = drawnOnce(() => {
   const palette = [entry('sugar-maple', 'light'), entry('wenge', 'dark')];
   const rows = 7;
   const dots = (row: number): Course => [
@@ -71,7 +70,7 @@ export function dewpondBowl(): Project {
       [14, flat(30), 0.5, 'wenge'],
     ],
   );
-}
+});
 
 /** A letter of the pixel face as an outline for an inlay. */
 function pixelGlyph(letter: string): Glyph {
@@ -97,7 +96,7 @@ function pixelGlyph(letter: string): Glyph {
 }
 
 /** The show's name set into a band, one letter a segment, spacers between them. */
-export function secretarysBowl(): Project {
+export const secretarysBowl = drawnOnce(() => {
   const palette = [entry('black-cherry', 'light'), entry('american-holly', 'middle'), entry('wenge', 'dark')];
   const text = 'HOLLIN TARN SHOW ';
   const letters = [...new Set(text.replaceAll(' ', ''))];
@@ -141,4 +140,4 @@ export function secretarysBowl(): Project {
       [16, flat(24), 0.5, 'black-cherry'],
     ],
   );
-}
+});

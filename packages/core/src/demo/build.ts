@@ -1,3 +1,4 @@
+import { freeze } from 'immer';
 import type { Form } from '../form/shape.js';
 import { begun, type ParamsOf, placesOf, type RingMaking, tonesOf } from '../making/registry.js';
 import { START_OF } from '../making/segmented/starts.js';
@@ -26,6 +27,15 @@ export const edited = (begun: Project, ...commands: Command[]): Project =>
     if (!done.ok) throw new Error(`${project.name}: ${plain(done.reasons[0]!.message)}`);
     return done.value.project;
   }, begun);
+
+/** A piece of the demo: drawn when it is first asked for, and frozen as every document is that is worked on. */
+export const drawnOnce = (draw: () => Project): (() => Project) => {
+  let drawn: Project | undefined;
+  return () => {
+    drawn ??= freeze(draw(), true);
+    return drawn;
+  };
+};
 
 type Segmented = ParamsOf<'segmented'>;
 type SawnFrom = NonNullable<Segmented['sawnFrom']>;

@@ -1,13 +1,12 @@
 import { mm } from '../measure/quantity.js';
 import * as edit from '../project/commands/edits.js';
-import type { Project } from '../project/schema.js';
-import { type Course, disc, edited, entry, flat, form, piece } from './build.js';
+import { type Course, disc, drawnOnce, edited, entry, flat, form, piece } from './build.js';
 
 /** The radius at which the stripe of one ring meets that of the next, mm. */
 const MEETS = 74;
 
 /** Stripes of spacers in every other leaning joint that climb between two bands of layers, every other segment upside down. */
-export function bindweedVase(): Project {
+export const bindweedVase = drawnOnce(() => {
   const palette = [entry('sugar-maple', 'light'), entry('black-cherry', 'middle'), entry('padauk', 'accent')];
   const count = 18;
   const climbing: Course = [
@@ -63,4 +62,4 @@ export function bindweedVase(): Project {
     edit.setGroupWood(bands, 'black-cherry', 'Top layer'),
     edit.runStripe(stripes, mm(MEETS)),
   );
-}
+});

@@ -1,10 +1,9 @@
 import { mm } from '../measure/quantity.js';
 import * as edit from '../project/commands/edits.js';
-import type { Project } from '../project/schema.js';
-import { type Course, disc, edited, entry, flat, form, piece } from './build.js';
+import { type Course, disc, drawnOnce, edited, entry, flat, form, piece } from './build.js';
 
 /** A thick vase, one side light and one dark, their edges toothed by the bond; sawn in two and stood apart on leaning rods. */
-export function fieldGateVase(): Project {
+export const fieldGateVase = drawnOnce(() => {
   const palette = [entry('sugar-maple', 'light'), entry('black-walnut', 'dark')];
   const count = 12;
   const courses = Array.from({ length: 7 }, (_, i): Course => [22, flat(count), i % 2 === 0 ? 0.5 : 0]);
@@ -51,4 +50,4 @@ export function fieldGateVase(): Project {
     }),
     edit.paintBlank(0, 'black-walnut'),
   );
-}
+});

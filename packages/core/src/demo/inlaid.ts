@@ -1,10 +1,9 @@
 import { mm } from '../measure/quantity.js';
 import * as edit from '../project/commands/edits.js';
-import type { Project } from '../project/schema.js';
-import { disc, edited, entry, flat, form, piece } from './build.js';
+import { disc, drawnOnce, edited, entry, flat, form, piece } from './build.js';
 
 /** Six windows of pale wood, each with a dark seam, let into the turned wall over three rings; and a patch with its twin. */
-export function sheepwashBowl(): Project {
+export const sheepwashBowl = drawnOnce(() => {
   const palette = [entry('black-cherry', 'middle'), entry('sugar-maple', 'light'), entry('wenge', 'dark')];
   const begun = piece(
     'Sheepwash Bowl',
@@ -49,4 +48,4 @@ export function sheepwashBowl(): Project {
       wood: 'wenge',
     }),
   );
-}
+});

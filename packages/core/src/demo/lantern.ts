@@ -2,6 +2,7 @@ import { groupsOf, leans, type RingMaking } from '../making/registry.js';
 import { INCH } from '../measure/format.js';
 import { mm } from '../measure/quantity.js';
 import { type Project, type Ring, SCHEMA_VERSION } from '../project/schema.js';
+import { drawnOnce } from './build.js';
 
 const inches = (value: number) => mm(value * INCH);
 
@@ -55,7 +56,7 @@ const COURSES: readonly Course[] = [
 ];
 
 /** Tall lantern: spacers, a wave of leaning joints and four open rows that let the light through. */
-export function shepherdsLantern(): Project {
+export const shepherdsLantern = drawnOnce(() => {
   const entry = (key: string, tone: Project['palette'][number]['tone']) => ({ key, tone, wood: key });
   return {
     schema: SCHEMA_VERSION,
@@ -93,4 +94,4 @@ export function shepherdsLantern(): Project {
     motifs: [],
     underlay: null,
   };
-}
+});

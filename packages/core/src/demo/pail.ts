@@ -1,10 +1,9 @@
 import { mm } from '../measure/quantity.js';
 import * as edit from '../project/commands/edits.js';
-import type { Project } from '../project/schema.js';
-import { type Course, edited, entry, flat, form, piece } from './build.js';
+import { type Course, drawnOnce, edited, entry, flat, form, piece } from './build.js';
 
 /** A straight pail: staves of two layers that lean with its wall, dark lines between them, on a pie of two woods; a band of two halves near its rim. */
-export function peatPail(): Project {
+export const peatPail = drawnOnce(() => {
   const palette = [entry('white-ash', 'light'), entry('black-walnut', 'dark'), entry('padauk', 'accent')];
   const count = 16;
   const floor: Course = [
@@ -58,4 +57,4 @@ export function peatPail(): Project {
     edit.setGroupWood([3], 'padauk', 'Spacer of the first half'),
     edit.swapSecondHalf([3]),
   );
-}
+});

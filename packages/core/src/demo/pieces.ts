@@ -2,6 +2,7 @@ import type { Form, FormPoint } from '../form/shape.js';
 import { INCH } from '../measure/format.js';
 import { mm } from '../measure/quantity.js';
 import { type Project, type Ring, SCHEMA_VERSION } from '../project/schema.js';
+import { drawnOnce } from './build.js';
 
 /** A ring of the demo: height in inches, segments (0 for a disc), turn in segments, and its woods by place. */
 type Course = readonly [height: number, count: number, turn: number, woods: (place: number) => string];
@@ -42,7 +43,7 @@ const every =
 const entry = (key: string, tone: Project['palette'][number]['tone'], wood = key) => ({ key, tone, wood });
 
 /** Tall cup on a waisted foot: dark and purple marks that climb like runners on a ridge, between plain bands. */
-export function fellRaceCup(): Project {
+export const fellRaceCup = drawnOnce(() => {
   const mark = (step: number) => (place: number) => {
     const at = (place - step + 24) % 8;
     return at === 0 ? 'black-walnut' : at === 4 ? 'purpleheart' : 'sugar-maple';
@@ -83,10 +84,10 @@ export function fellRaceCup(): Project {
     motifs: [],
     underlay: null,
   };
-}
+});
 
 /** Wide open bowl: curls of white and cream in ones and twos, a dark ring below the lip. */
-export function bestFleeceBowl(): Project {
+export const bestFleeceBowl = drawnOnce(() => {
   const curl = (shift: number) => (place: number) =>
     [0, 1, 4].includes((place + shift) % 6) ? 'american-holly' : 'american-sycamore';
   return {
@@ -122,10 +123,10 @@ export function bestFleeceBowl(): Project {
     motifs: [],
     underlay: null,
   };
-}
+});
 
 /** Skep-shaped jar: amber cells between dark binding, in brick bond. */
-export function honeyClassJar(): Project {
+export const honeyClassJar = drawnOnce(() => {
   const cells = (from: number) => every(2, 'yellowheart', 'osage-orange', from);
   return {
     schema: SCHEMA_VERSION,
@@ -158,4 +159,4 @@ export function honeyClassJar(): Project {
     motifs: [],
     underlay: null,
   };
-}
+});

@@ -2,11 +2,10 @@ import { STARTING_SHAPES, startingForm } from '../form/starting.js';
 import { begun } from '../making/registry.js';
 import { mm } from '../measure/quantity.js';
 import * as edit from '../project/commands/edits.js';
-import type { Project } from '../project/schema.js';
-import { edited, entry, piece } from './build.js';
+import { drawnOnce, edited, entry, piece } from './build.js';
 
 /** Eighty flat panels turned to a closed ball, stars of five with pale triangles between, and windows let in across their joints. */
-export function trigPointBall(): Project {
+export const trigPointBall = drawnOnce(() => {
   const palette = [
     entry('black-cherry', 'middle'),
     entry('sugar-maple', 'light'),
@@ -28,4 +27,4 @@ export function trigPointBall(): Project {
       seam: { widthMm: mm(1.5), wood: 'sugar-maple' },
     }),
   );
-}
+});

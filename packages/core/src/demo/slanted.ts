@@ -1,9 +1,8 @@
 import { mm } from '../measure/quantity.js';
-import type { Project } from '../project/schema.js';
-import { type Course, disc, entry, flat, form, piece } from './build.js';
+import { type Course, disc, drawnOnce, entry, flat, form, piece } from './build.js';
 
 /** Three bands of dark wood through a light vase, each turned by a third of the way round from the last. */
-export function threeBecksVase(): Project {
+export const threeBecksVase = drawnOnce(() => {
   const palette = [entry('black-cherry', 'light'), entry('wenge', 'dark'), entry('sugar-maple', 'middle')];
   const courses: Course[] = [
     [14, disc, 0, 'black-cherry'],
@@ -51,4 +50,4 @@ export function threeBecksVase(): Project {
       band('s3', 104, 24, 260, 5, 'wenge'),
     ],
   };
-}
+});

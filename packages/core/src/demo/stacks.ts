@@ -2,12 +2,11 @@ import { BLANKS, type BlankMaking, blankPlaces } from '../blank/registry.js';
 import type { IllusionName } from '../making/illusion/illusion.js';
 import { mm } from '../measure/quantity.js';
 import { twistTurns } from '../project/commands/twistCommands.js';
-import type { Project } from '../project/schema.js';
 
-import { type Course, disc, entry, flat, form, piece, sawn } from './build.js';
+import { type Course, disc, drawnOnce, entry, flat, form, piece, sawn } from './build.js';
 
 /** A low dish whose floor is a star of twelve points, its rim a running ramp. */
-export function marchStarDish(): Project {
+export const marchStarDish = drawnOnce(() => {
   const palette = [
     entry('sugar-maple', 'light'),
     entry('black-walnut', 'dark'),
@@ -33,10 +32,10 @@ export function marchStarDish(): Project {
       [8, flat(24), 0.5, 'black-walnut'],
     ],
   );
-}
+});
 
 /** A goblet that swirls from foot to lip: slices of strips, each turned on. */
-export function whirlpoolGoblet(): Project {
+export const whirlpoolGoblet = drawnOnce(() => {
   const palette = [entry('sugar-maple', 'light'), entry('padauk', 'middle'), entry('wenge', 'dark')];
   const slices = 24;
   const each = 6;
@@ -74,10 +73,10 @@ export function whirlpoolGoblet(): Project {
       turn,
     ]),
   );
-}
+});
 
 /** Light segments and dark leaning spacers between caps, woven over five rings. */
-export function gatheringBasket(): Project {
+export const gatheringBasket = drawnOnce(() => {
   const palette = [entry('white-ash', 'light'), entry('black-walnut', 'dark')];
   const woven = (i: number): Course => [
     11,
@@ -111,10 +110,10 @@ export function gatheringBasket(): Project {
       [7, flat(24), 0, 'white-ash'],
     ],
   );
-}
+});
 
 /** Tumbling blocks, woven bands, studs and stairs, one above the other. */
-export function conjurersVase(): Project {
+export const conjurersVase = drawnOnce(() => {
   const palette = [entry('american-holly', 'light'), entry('black-cherry', 'middle'), entry('wenge', 'dark')];
   const figure = (name: IllusionName, rows: number) => sawn('illusion', 18, { figure: name, rows });
   return piece(
@@ -144,10 +143,10 @@ export function conjurersVase(): Project {
       [23, flat(18), 0, 'wenge'],
     ],
   );
-}
+});
 
 /** Half a facetted globe on a low turned stand, and a pair of links that pass through each other. */
-export function beaconGlobe(): Project {
+export const beaconGlobe = drawnOnce(() => {
   const palette = [
     entry('black-cherry', 'middle'),
     entry('sugar-maple', 'light'),
@@ -194,4 +193,4 @@ export function beaconGlobe(): Project {
       },
     ],
   };
-}
+});

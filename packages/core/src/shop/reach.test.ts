@@ -3,16 +3,8 @@ import { describe, expect, test } from 'vitest';
 import { vesselOf } from '../form/vessel.js';
 import { mm } from '../measure/quantity.js';
 import { DEFAULT_WORKSHOP } from '../settings/workshop.js';
-import {
-  type Cavity,
-  calliperLeg,
-  cavityOf,
-  handReaches,
-  hiddenFrom,
-  hiddenFromHands,
-  type Tool,
-  toolReaches,
-} from './reach.js';
+import { type Cavity, cavityOf } from './cavity.js';
+import { calliperLeg, handReaches, hiddenFrom, hiddenFromHands, type Tool, toolReaches } from './reach.js';
 
 /** The hollow of a vessel from inside radii at heights, its wall 6 mm, its floor 6 mm thick. */
 function vessel(inner: readonly (readonly [radius: number, height: number])[]) {

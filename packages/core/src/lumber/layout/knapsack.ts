@@ -105,18 +105,19 @@ export function bestAcross(width: number, items: readonly Item[]): { counts: num
     return { counts, value: bundles.reduce((all, bundle) => all + bundle.value, 0) };
   }
   const best = new Float64Array(width + 1);
-  const taken = bundles.map(() => new Uint8Array(width + 1));
-  bundles.forEach((bundle, b) => {
-    for (let w = width; w >= bundle.width; w--) {
-      const value = best[w - bundle.width]! + bundle.value;
-      if (value > best[w]!) {
-        best[w] = value;
-        taken[b]![w] = 1;
-      }
+  // For every bundle the widths at which it was taken, one row after the other.
+  const row = width + 1;
+  const taken = new Uint8Array(bundles.length * row);
+  bundles.forEach(({ width: wide, value: worth }, b) => {
+    for (let w = width; w >= wide; w--) {
+      const value = best[w - wide]! + worth;
+      if (value <= best[w]!) continue;
+      best[w] = value;
+      taken[b * row + w] = 1;
     }
   });
   for (let b = bundles.length - 1, w = width; b >= 0; b--) {
-    if (!taken[b]![w]) continue;
+    if (!taken[b * row + w]) continue;
     const bundle = bundles[b]!;
     counts[bundle.item]! += bundle.size;
     w -= bundle.width;

@@ -2,7 +2,7 @@ import type { Vessel } from '../../form/vessel.js';
 import type { RingPlan } from '../../lumber/ringPlan.js';
 import { type Said, say, sayMm } from '../../measure/said.js';
 import type { Shop } from '../../settings/shop.js';
-import { type Cavity, cavityOf, upsideDown } from '../reach.js';
+import { type Cavity, cavityOf, upsideDown } from '../cavity.js';
 import { type GlueUp, gluedUpBy } from './glueUps.js';
 import type { Schools, Stacking } from './schools.js';
 import { type Forced, type Inside, type ReachStage, reachStages } from './stops.js';

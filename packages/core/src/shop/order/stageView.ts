@@ -1,5 +1,6 @@
 import type { Shop } from '../../settings/shop.js';
-import { calliperLeg, type Hidden, handReaches, hiddenWhere, toolReaches } from '../reach.js';
+import { type Hidden, hiddenWhere } from '../cavity.js';
+import { calliperLeg, handReaches, toolReaches } from '../reach.js';
 import type { Flex } from '../stiffness.js';
 import { hangs, insideOf, type Section } from './assembly.js';
 import { stageFlex } from './bending.js';

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { mm } from '../../measure/quantity.js';
 import { DEFAULT_WORKSHOP } from '../../settings/workshop.js';
-import { type Cavity, handReaches, toolReaches, upsideDown } from '../reach.js';
+import { type Cavity, upsideDown } from '../cavity.js';
+import { handReaches, toolReaches } from '../reach.js';
 import { reachStages } from './stops.js';
 
 const { tools: hands } = DEFAULT_WORKSHOP;

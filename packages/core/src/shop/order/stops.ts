@@ -1,4 +1,5 @@
-import { type Cavity, type Hands, handReaches, type Tool, toolReaches } from '../reach.js';
+import type { Cavity } from '../cavity.js';
+import { type Hands, handReaches, type Tool, toolReaches } from '../reach.js';
 
 /** Rings that go on before the inside is worked at again, by their place in the section, and what would be hidden if one more went on. */
 export interface ReachStage {
