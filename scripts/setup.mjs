@@ -75,7 +75,7 @@ export function ensureDependencies() {
 export function ensureBuild() {
   const sources = ['packages', 'apps']
     .flatMap((group) => filesBelow(join(ROOT, group)))
-    .filter((path) => !/\.(test\.tsx?|tsbuildinfo)$/.test(path));
+    .filter((path) => !/\.test\.tsx?$/.test(path));
   const outcomes = ['apps/server/bundle', 'apps/cli/bundle', 'apps/web/dist', 'packages/core/dist'].map(
     (folder) => join(ROOT, folder),
   );
@@ -89,7 +89,7 @@ export function ensureBuild() {
     () => outcomes.every(existsSync),
     () => {
       console.log('Building…');
-      node('node_modules/typescript/bin/tsc', '-b', '--force');
+      node('node_modules/typescript/bin/tsc', '-b');
       node('scripts/bundle.mjs');
       must(process.execPath, [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], {
         cwd: join(ROOT, 'apps/web'),

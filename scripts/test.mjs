@@ -1,4 +1,5 @@
 // npm test: everything that is checked, in the order of how quickly it tells.
+import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuild, ensureChromium, ensureDependencies, node, ROOT } from './setup.mjs';
@@ -6,20 +7,35 @@ import { ensureBuild, ensureChromium, ensureDependencies, node, ROOT } from './s
 ensureDependencies();
 process.env.FELLSIDE_CHROMIUM = ensureChromium();
 
-console.log('\n— Lint: form, style, who may import whom');
-node('node_modules/@biomejs/biome/bin/biome', 'check', '.');
-node(
-  'node_modules/dependency-cruiser/bin/dependency-cruise.mjs',
-  '--config',
-  '.dependency-cruiser.cjs',
-  'packages',
-  'apps',
-  'e2e',
-);
+/** Runs scripts of installed packages at once; shows what each printed in their order, and ends where one fails. */
+async function together(...scripts) {
+  const running = scripts.map(([script, ...args]) => {
+    const child = spawn(process.execPath, [join(ROOT, script), ...args], { cwd: ROOT });
+    let printed = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (printed += data));
+    return new Promise((done) => child.on('close', (status) => done({ printed, status })));
+  });
+  for (const { printed, status } of await Promise.all(running)) {
+    process.stdout.write(printed);
+    if (status !== 0) process.exitCode = status ?? 1;
+  }
+  if (process.exitCode) process.exit();
+}
 
-console.log('\n— Types');
-node('node_modules/typescript/bin/tsc', '-b');
-node('node_modules/typescript/bin/tsc', '-p', 'tsconfig.tests.json');
+console.log('\n— Lint: form, style, who may import whom; types');
+await together(
+  ['node_modules/@biomejs/biome/bin/biome', 'check', '.'],
+  [
+    'node_modules/dependency-cruiser/bin/dependency-cruise.mjs',
+    '--config',
+    '.dependency-cruiser.cjs',
+    'packages',
+    'apps',
+    'e2e',
+  ],
+  ['node_modules/typescript/bin/tsc', '-b'],
+  ['node_modules/typescript/bin/tsc', '-p', 'tsconfig.tests.json'],
+);
 
 const REPORTS = join(ROOT, '.cache', 'reports');
 rmSync(REPORTS, { recursive: true, force: true });
