@@ -97,6 +97,7 @@ async function picture(name) {
       !document.querySelector('[aria-label^="Turntable: drag"]') ||
       document.querySelector('canvas[data-frames]'),
   );
+  await page.waitForFunction(() => !document.body.innerText.includes('Every error is being halved in turn'));
   let [before, now] = [null, await page.screenshot()];
   for (let i = 0; i < TRIES && !before?.equals(now); i++) {
     await rest(2000);
