@@ -56,6 +56,8 @@ export function toolReaches(cavity: Cavity, atMm: number, mouthMm: number, tool:
   while (left.slope > 0 && right.slope < 0) {
     const end =
       (left.by - left.slope * left.end - right.by + right.slope * right.end) / (right.slope - left.slope);
+    // Between the two, or there is nothing left to look through.
+    if (!(end > left.end && end < right.end)) return false;
     if (left.by + left.slope * (end - left.end) < -NOTHING) return false;
     const met = varies(end);
     if (met.by >= -NOTHING) return true;
