@@ -58,6 +58,11 @@ describe('a tool from the mouth', () => {
     expect(hiddenFrom(bottle, 156, straight).length).toBeGreaterThan(0);
     expect(hiddenFrom(bottle, 106, straight)).toEqual([]);
   });
+  test('what is narrow just above is in the way, and not what lies below', () => {
+    const ledge: Cavity = { at: (z) => (z > 102 && z < 106 ? 3 : 40), fromMm: 6, toMm: 206 };
+    expect(toolReaches(ledge, 100, 206, straight)).toBe(false);
+    expect(toolReaches(ledge, 110, 206, straight)).toBe(true);
+  });
   test('against lines cast one by one at a fine polygon, on random forms', () => {
     const radius = fc.integer({ min: 20, max: 90 });
     fc.assert(
