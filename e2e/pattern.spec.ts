@@ -277,6 +277,8 @@ test.describe('drawn in space', () => {
     await open(page, fellside, 'Shepherd’s Lantern', 'Pattern');
     await page.getByRole('link', { name: 'Larger' }).click();
     await expect(page).toHaveURL(/\/pattern\/turntable$/);
+    // The station before it, with a turntable in its panel, stands until the large one has come.
+    await expect(page.getByLabel('Together to apart')).toBeVisible();
     const scene = page.getByRole('img', { name: /^The piece in space/ });
     await expect(scene).toBeVisible();
     /** Different colours in a picture of the scene, looked at in a grid: a blank one has a handful. */
