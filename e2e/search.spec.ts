@@ -36,9 +36,17 @@ test('a station that nobody has gone to yet opens although the server is away', 
   page,
   fellside,
 }) => {
+  let scripts = 0;
+  page.on('request', (request) => {
+    if (request.resourceType() === 'script') scripts++;
+  });
   await open(page, fellside, 'Best Fleece Bowl');
-  await page.waitForLoadState('networkidle');
-  await page.waitForTimeout(2500);
+  // They are fetched one after another while there is nothing else to do: until no more come.
+  await expect(async () => {
+    const before = scripts;
+    await page.waitForTimeout(4000);
+    expect(scripts).toBe(before);
+  }).toPass();
   await fellside.stop('SIGKILL');
   await go(page, 'Pattern');
   await expect(page.getByRole('group', { name: 'Paint with' })).toBeVisible();
