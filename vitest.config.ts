@@ -7,9 +7,6 @@ const setups: Record<string, string> = {
   web: 'vitest.labels.ts',
 };
 
-/** Where nothing is kept between two questions but what was worked out for things that stay as they are, test files share modules. */
-const SHARED = new Set(['core']);
-
 const source = { conditions: ['fellside-source'] };
 /** Packages that are used as their sources, so that a change is seen at once. */
 const sources = { resolve: source, ssr: { resolve: source } };
@@ -26,7 +23,8 @@ const project = (name: string, include: string, environment = 'node') => ({
     include: [include],
     environment,
     testTimeout: 180_000,
-    isolate: !SHARED.has(name),
+    // The core keeps nothing but answers, with what they are about: its test files load its modules once.
+    isolate: name !== 'core',
     setupFiles: name in setups ? [resolve(import.meta.dirname, setups[name]!)] : [],
   },
 });

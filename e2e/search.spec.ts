@@ -41,7 +41,7 @@ test('a station that nobody has gone to yet opens although the server is away', 
     if (request.resourceType() === 'script') scripts++;
   });
   await open(page, fellside, 'Best Fleece Bowl');
-  // They are fetched one after another while there is nothing else to do: until no more come.
+  // Stations are fetched one after another, while there is nothing else to do: all have been when no more come.
   await expect(async () => {
     const before = scripts;
     await page.waitForTimeout(4000);

@@ -7,7 +7,7 @@ import { ensureBuild, ensureChromium, ensureDependencies, node, ROOT } from './s
 ensureDependencies();
 process.env.FELLSIDE_CHROMIUM = ensureChromium();
 
-/** Runs scripts of installed packages at once; shows what each printed in their order, and ends where one fails. */
+/** Runs scripts of installed packages at once; shows what each printed, in their order, and ends when one of them has failed. */
 async function together(...scripts) {
   const running = scripts.map(([script, ...args]) => {
     const child = spawn(process.execPath, [join(ROOT, script), ...args], { cwd: ROOT });
@@ -15,11 +15,12 @@ async function together(...scripts) {
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (printed += data));
     return new Promise((done) => child.on('close', (status) => done({ printed, status })));
   });
-  for (const { printed, status } of await Promise.all(running)) {
+  let failed = 0;
+  for await (const { printed, status } of running) {
     process.stdout.write(printed);
-    if (status !== 0) process.exitCode = status ?? 1;
+    failed ||= status ?? 1;
   }
-  if (process.exitCode) process.exit();
+  if (failed) process.exit(failed);
 }
 
 console.log('\n— Lint: form, style, who may import whom; types');

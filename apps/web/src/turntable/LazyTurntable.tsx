@@ -1,39 +1,22 @@
-import { lazy, Suspense, useContext, useEffect, useState } from 'react';
+import { lazy, Suspense, useContext } from 'react';
 import { Link, useParams } from 'react-router';
 import { ShownInstead } from '../surfaces/shownPiece.js';
 import { PaneBoundary } from '../ui/PaneBoundary.js';
 import { Resting } from './Resting.js';
 import type { TurntableProps } from './Turntable.js';
-import { ability } from './webgl.js';
+import { useAbility } from './useAbility.js';
 
 const Turntable = lazy(() => import('./Turntable.js'));
-
-/** Longest wait for the browser to have nothing else to do, ms. */
-const PATIENCE = 2000;
-
-/** True once the browser has drawn what matters more. */
-function useIdle(): boolean {
-  const [idle, setIdle] = useState(false);
-  useEffect(() => {
-    if (typeof requestIdleCallback === 'undefined') {
-      const later = setTimeout(() => setIdle(true), 300);
-      return () => clearTimeout(later);
-    }
-    const asked = requestIdleCallback(() => setIdle(true), { timeout: PATIENCE });
-    return () => cancelIdleCallback(asked);
-  }, []);
-  return idle;
-}
 
 const COMING = <p className="p-3 text-sm text-quiet">The turntable is coming…</p>;
 
 /** The turntable, fetched when all else is drawn; a sentence where this browser cannot draw in space. */
 export function LazyTurntable(props: TurntableProps) {
   const { id } = useParams();
-  const idle = useIdle();
+  const able = useAbility();
   const instead = useContext(ShownInstead);
-  if (!idle) return COMING;
-  if (!ability().webgl)
+  if (!able) return COMING;
+  if (!able.webgl)
     return (
       <p className="p-3 text-sm text-quiet">
         This browser cannot draw in space (it has no WebGL), so there is no turntable. The outside pane shows

@@ -2,13 +2,13 @@ import { ChevronRight } from 'lucide-react';
 import { look } from '../store/lookSlice.js';
 import { useActions, useApp } from '../store/store.js';
 import { LazyTurntable } from './LazyTurntable.js';
-import { ability } from './webgl.js';
+import { useAbility } from './useAbility.js';
 
 /** A small turntable in the corner of a pane, where there can be one; it can be put away, which the browser remembers. */
 export function TurntableInset() {
   const dispatch = useActions();
   const shown = useApp((state) => state.look.inset);
-  if (!ability().webgl) return null;
+  if (!useAbility()?.webgl) return null;
   return (
     <div className="sticky bottom-0 z-5 flex h-0 justify-end">
       {shown ? (

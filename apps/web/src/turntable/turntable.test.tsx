@@ -97,10 +97,14 @@ test('skin comes first, then tops and bottoms, then joints; bare rings show all 
 });
 
 test('where nothing can be drawn in space a sentence leads to the outside pane', async () => {
-  showWith(<LazyTurntable size="panel" />);
+  showWith(
+    <>
+      <TurntableInset />
+      <LazyTurntable size="panel" />
+    </>,
+  );
   expect(await screen.findByText(/has no WebGL.*The outside pane shows the same piece/s)).toBeTruthy();
   // A corner of a pane has no room for it.
-  showWith(<TurntableInset />);
   expect(screen.queryByLabelText('Put the small turntable away')).toBeNull();
 });
 

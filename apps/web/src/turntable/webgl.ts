@@ -1,4 +1,4 @@
-interface Ability {
+export interface Ability {
   readonly webgl: boolean;
   /** Whether the processor draws, without help of graphics hardware. */
   readonly software: boolean;

@@ -24,28 +24,39 @@ export const upsideDown = ({ at, fromMm, toMm }: Cavity, heightMm: number): Cavi
 
 /** Heights that the inside is looked at, at most this far from each other (mm). */
 const LOOK = 1;
+/** What is as near as this to a height is the look at that height itself, but for what computing leaves behind (mm). */
+const SAME = LOOK / 100;
 
 /** The inside at a height, mm. */
-interface Look {
+export interface Look {
   readonly z: number;
   readonly r: number;
 }
 
-/** The whole inside up to a mouth, lowest first. */
-const looksUp = remembered(({ at, fromMm, toMm }: Cavity, mouthMm: number): readonly Look[] => {
-  const deep = Math.min(mouthMm, toMm) - fromMm;
-  const looks = Math.max(1, Math.ceil(deep / LOOK));
-  return Array.from({ length: looks + 1 }, (_, i) => fromMm + (i / looks) * deep).flatMap((z) => {
+const looksAt = ({ at }: Cavity, heights: readonly number[]): readonly Look[] =>
+  heights.flatMap((z) => {
     const r = at(z);
     return r === null ? [] : [{ z, r }];
   });
+
+/** The whole inside, lowest first: looked at once for all that is asked of it, whatever mouth it has at the moment. */
+const whole = remembered((cavity: Cavity): readonly Look[] => {
+  const deep = cavity.toMm - cavity.fromMm;
+  const looks = Math.max(1, Math.ceil(deep / LOOK));
+  return looksAt(
+    cavity,
+    Array.from({ length: looks + 1 }, (_, i) => cavity.fromMm + (i / looks) * deep),
+  );
 });
 
 /** Inside radii from a height up to the mouth, lowest first. */
 export function insideUp(cavity: Cavity, fromMm: number, mouthMm: number): readonly Look[] {
-  const r = cavity.at(fromMm);
-  const above = looksUp(cavity, mouthMm).filter(({ z }) => z > fromMm);
-  return r === null ? above : [{ z: fromMm, r }, ...above];
+  const toMm = Math.min(mouthMm, cavity.toMm);
+  return [
+    ...looksAt(cavity, [fromMm]),
+    ...whole(cavity).filter(({ z }) => z > fromMm + SAME && z < toMm),
+    ...looksAt(cavity, toMm > fromMm ? [toMm] : []),
+  ];
 }
 
 /** A stretch of the inside, mm. */

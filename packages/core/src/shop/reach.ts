@@ -1,5 +1,5 @@
 import type { Tools } from '../settings/workshop.js';
-import { type Cavity, type Hidden, hiddenWhere, insideUp } from './cavity.js';
+import { type Cavity, type Hidden, hiddenWhere, insideUp, type Look } from './cavity.js';
 
 /** A tool that goes in at the mouth: its shaft, how far beyond the rest it may stand out, and how far its end sweeps to the side; mm. */
 export interface Tool {
@@ -11,60 +11,68 @@ export interface Tool {
 
 /** Steepest that a tool is held to the axis: a working value of this project. */
 const MOST_TILT = Math.tan(Math.PI / 4);
-/** How far the lean of a shaft may vary (a tangent; less than nothing where it cannot pass) when it ends somewhere (mm), and its slope there. */
-interface Varies {
-  readonly end: number;
-  readonly by: number;
-  readonly slope: number;
-}
+
 /** Less than this is what computing leaves behind. */
 const NOTHING = 1e-9;
+
+/** A function at a place: its value and its slope. */
+interface Tangent {
+  readonly at: number;
+  readonly value: number;
+  readonly slope: number;
+}
+
+/**
+ * Whether a concave function is nothing or more anywhere from one place to another. Where the tangents at both ends meet it is
+ * looked at next; more than they have there it has nowhere between (Kelley, The cutting-plane method, 1960).
+ */
+function isEverMore(tangentAt: (at: number) => Tangent, from: number, to: number): boolean {
+  let [left, right] = [tangentAt(from), tangentAt(to)];
+  if (Math.max(left.value, right.value) >= -NOTHING) return true;
+  while (left.slope > 0 && right.slope < 0) {
+    const at =
+      (left.value - left.slope * left.at - right.value + right.slope * right.at) / (right.slope - left.slope);
+    // Between the two, or there is nothing left to look through.
+    if (!(at > left.at && at < right.at)) return false;
+    if (left.value + left.slope * (at - left.at) < -NOTHING) return false;
+    const met = tangentAt(at);
+    if (met.value >= -NOTHING) return true;
+    if (met.slope > 0) left = met;
+    else right = met;
+  }
+  return false;
+}
 
 /**
  * Whether a tool gets at the inside at a height from the mouth of the moment. In the half-section its shaft is a line that ends the shaft's
  * radius ρ within the wall, or up to its sweep farther in; it has to keep ρ clear of the inside, on either side of the axis, at every
  * height up to the mouth, to lean no more than 45° and to be no longer than its overhang. All are straight limits on where the line
- * ends and how it leans: how far the lean may vary is a concave function of where it ends, made of straight parts. Its greatest is
- * looked for where the lines that lie on it at either end meet, which is also more than which it cannot be (Kelley, The cutting-plane
- * method, 1960).
+ * ends and how it leans, so that how far its lean may vary is a concave function of where it ends.
  */
 export function toolReaches(cavity: Cavity, atMm: number, mouthMm: number, tool: Tool): boolean {
   const rho = tool.shaftMm / 2;
-  const up = insideUp(cavity, atMm, mouthMm);
-  const [first] = up;
-  if (!first) return false;
+  const inside = insideUp(cavity, atMm, mouthMm);
+  const [first] = inside;
   const deep = mouthMm - atMm;
-  if (deep > tool.overhangMm) return false;
+  if (!first || deep > tool.overhangMm) return false;
   // The end itself may lie in a bottom that is narrower than the shaft.
-  const roomOf = ({ z, r }: { readonly z: number; readonly r: number }) =>
-    z - atMm <= tool.shaftMm ? Math.max(0, r - rho) : r - rho;
+  const roomOf = ({ z, r }: Look) => (z - atMm <= tool.shaftMm ? Math.max(0, r - rho) : r - rho);
+  const limits = inside
+    .filter(({ z }) => z > atMm)
+    .map((look) => ({ up: look.z - atMm, room: roomOf(look) }));
   const tilt = deep > 0 ? Math.min(MOST_TILT, Math.sqrt((tool.overhangMm / deep) ** 2 - 1)) : MOST_TILT;
-  const above = up.filter(({ z }) => z > atMm).map((look) => ({ up: look.z - atMm, room: roomOf(look) }));
-  /** How far the lean may vary for a line that ends there, and how that changes with where it ends. */
-  const varies = (end: number): Varies => {
-    let [least, most, leastSlope, mostSlope] = [-tilt, tilt, 0, 0];
-    for (const { up, room } of above) {
+  /** How far the lean (a tangent) may vary of a line that ends there; less than nothing where it cannot pass. */
+  const variesAt = (end: number): Tangent => {
+    let [least, leastSlope, most, mostSlope] = [-tilt, 0, tilt, 0];
+    for (const { up, room } of limits) {
       const [low, high] = [(-room - end) / up, (room - end) / up];
-      if (high < most) [most, mostSlope] = [high, -1 / up];
       if (low > least) [least, leastSlope] = [low, -1 / up];
+      if (high < most) [most, mostSlope] = [high, -1 / up];
     }
-    return { end, by: most - least, slope: mostSlope - leastSlope };
+    return { at: end, value: most - least, slope: mostSlope - leastSlope };
   };
   const wall = roomOf(first);
-  let [left, right] = [varies(Math.max(-wall, wall - tool.sweepMm)), varies(wall)];
-  for (const { by } of [left, right]) if (by >= -NOTHING) return true;
-  while (left.slope > 0 && right.slope < 0) {
-    const end =
-      (left.by - left.slope * left.end - right.by + right.slope * right.end) / (right.slope - left.slope);
-    // Between the two, or there is nothing left to look through.
-    if (!(end > left.end && end < right.end)) return false;
-    if (left.by + left.slope * (end - left.end) < -NOTHING) return false;
-    const met = varies(end);
-    if (met.by >= -NOTHING) return true;
-    if (met.slope > 0) left = met;
-    else right = met;
-  }
-  return false;
+  return isEverMore(variesAt, Math.max(-wall, wall - tool.sweepMm), wall);
 }
 
 /** Legs of callipers are as thick as this (mm; 1/4 in: a working value). */
