@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { go, open, saved, sound, test } from './server.js';
+import { follow, go, open, saved, sound, test } from './server.js';
 
 const title = (page: Page) => page.getByRole('article').getByRole('heading', { level: 2 });
 
@@ -106,32 +106,33 @@ test('a bowl from the first card to the last: two devices, a killed server, a ri
   await expect(tablet.getByText('All of it is done.')).toBeVisible();
 });
 
-for (const [width, height] of [
-  [1280, 800],
-  [820, 1180],
-  [390, 844],
-  [360, 740],
-] as const)
-  test(`cards, day plan and changes are sound at ${width} × ${height}`, async ({ page, fellside }) => {
-    await page.setViewportSize({ width, height });
-    await open(page, fellside, 'Fell Race Cup');
-    await go(page, 'Make');
-    await expect(page).toHaveURL(/\/make/);
-    for (const job of ['ring-r9/saw', 'ring-r9/flatten', 'ring-r9/joint/r8', 'hollow/r15', 'coat-1']) {
-      await page.goto(`${page.url().split('?')[0]}?job=${encodeURIComponent(job)}`);
-      await expect(title(page)).toBeVisible();
-      await sound(page);
-    }
-    if (width < 1024)
-      for (const part of ['Order', 'Drying, today']) {
-        await page.getByRole('button', { name: part, exact: true }).click();
+test('cards, day plan and changes are sound on every screen', async ({ page, fellside }) => {
+  await open(page, fellside, 'Fell Race Cup');
+  await go(page, 'Make');
+  const [path] = page.url().split('?') as [string];
+  for (const [width, height] of [
+    [1280, 800],
+    [820, 1180],
+    [390, 844],
+    [360, 740],
+  ] as const)
+    await test.step(`${width} × ${height}`, async () => {
+      await page.setViewportSize({ width, height });
+      for (const job of ['ring-r9/saw', 'ring-r9/flatten', 'ring-r9/joint/r8', 'hollow/r15', 'coat-1']) {
+        await follow(page, `${path}?job=${encodeURIComponent(job)}`, () => title(page).innerText());
         await sound(page);
       }
-    for (const name of ['Day plan', 'Setting', 'Changes']) {
-      await page.getByRole('navigation', { name: 'Make' }).getByRole('link', { name }).click();
-      await sound(page);
-    }
-  });
+      if (width < 1024)
+        for (const part of ['Order', 'Drying, today']) {
+          await page.getByRole('button', { name: part, exact: true }).click();
+          await sound(page);
+        }
+      for (const name of ['Day plan', 'Setting', 'Changes', 'Work']) {
+        await page.getByRole('navigation', { name: 'Make' }).getByRole('link', { name }).click();
+        await sound(page);
+      }
+    });
+});
 
 test('the next setting: test pieces against a square say how far it is out; cards at the lathe say how the work is held', async ({
   page,

@@ -29,7 +29,7 @@ export default defineConfig({
         '--disable-component-update',
         '--disable-sync',
         // The solver of boards is compiled once, quickly: what optimizing takes is more than a test's few boards give back.
-        '--js-flags=--no-wasm-tier-up',
+        '--js-flags=--no-wasm-tier-up --no-wasm-dynamic-tiering',
       ],
     },
   },

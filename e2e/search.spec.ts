@@ -32,25 +32,29 @@ test('everything is found by its words, from the keyboard; keys and edits are li
   expect(broken).toEqual([]);
 });
 
-test('a station that nobody has gone to yet opens although the server is away', async ({
-  page,
-  fellside,
-}) => {
-  let scripts = 0;
-  page.on('request', (request) => {
-    if (request.resourceType() === 'script') scripts++;
+test.describe('stations are fetched ahead', () => {
+  test.use({ ahead: true });
+
+  test('a station that nobody has gone to yet opens although the server is away', async ({
+    page,
+    fellside,
+  }) => {
+    let scripts = 0;
+    page.on('request', (request) => {
+      if (request.resourceType() === 'script') scripts++;
+    });
+    await open(page, fellside, 'Best Fleece Bowl');
+    // Stations are fetched one after another, while there is nothing else to do: all have been when no more come.
+    await expect(async () => {
+      const before = scripts;
+      await page.waitForTimeout(4000);
+      expect(scripts).toBe(before);
+    }).toPass();
+    await fellside.stop('SIGKILL');
+    await go(page, 'Pattern');
+    await expect(page.getByRole('group', { name: 'Paint with' })).toBeVisible();
+    await expect(page.getByText('cannot be drawn')).toHaveCount(0);
+    await go(page, 'Cuts');
+    await expect(page.getByRole('link', { name: 'Papers' })).toBeVisible();
   });
-  await open(page, fellside, 'Best Fleece Bowl');
-  // Stations are fetched one after another, while there is nothing else to do: all have been when no more come.
-  await expect(async () => {
-    const before = scripts;
-    await page.waitForTimeout(4000);
-    expect(scripts).toBe(before);
-  }).toPass();
-  await fellside.stop('SIGKILL');
-  await go(page, 'Pattern');
-  await expect(page.getByRole('group', { name: 'Paint with' })).toBeVisible();
-  await expect(page.getByText('cannot be drawn')).toHaveCount(0);
-  await go(page, 'Cuts');
-  await expect(page.getByRole('link', { name: 'Papers' })).toBeVisible();
 });

@@ -92,14 +92,21 @@ interface Fixtures {
    * test is not about the turntable, its browser is one without WebGL, and the sentence that says so stands in its place.
    */
   readonly turntable: boolean;
+  /** Whether all stations are fetched ahead: for tests that go to one while the server is away. Else what is gone to, only. */
+  readonly ahead: boolean;
 }
 
 /** Tests that get a Fellside of their own, with the demo pieces on the shelf. */
 export const test = base.extend<Fixtures>({
   turntable: [false, { option: true }],
-  context: async ({ context, turntable }, use) => {
+  ahead: [false, { option: true }],
+  context: async ({ context, turntable, ahead }, use) => {
     if (!turntable)
       await context.addInitScript(() => Reflect.deleteProperty(globalThis, 'WebGL2RenderingContext'));
+    if (!ahead)
+      await context.addInitScript(() =>
+        Object.defineProperty(navigator, 'connection', { value: { saveData: true } }),
+      );
     await use(context);
   },
   // biome-ignore lint/correctness/noEmptyPattern: Playwright reads what a fixture needs from its first parameter
@@ -129,6 +136,19 @@ export async function go(page: Page, station: string): Promise<void> {
     .getByRole('link', { name: station, exact: true });
   await link.click();
   await expect(link).toHaveAttribute('aria-current', 'page');
+}
+
+/**
+ * Goes to an address as the application's own links do, without loading the page anew; waits until another screen stands, which
+ * is told by the window's title unless something else is said to tell it.
+ */
+export async function follow(page: Page, path: string, told = () => page.title()): Promise<void> {
+  const before = await told();
+  await page.evaluate((path) => {
+    history.pushState(null, '', path);
+    dispatchEvent(new PopStateEvent('popstate'));
+  }, path);
+  await expect.poll(told).not.toBe(before);
 }
 
 /** Opens a demo piece at a station. */

@@ -1,7 +1,5 @@
 import { expect, type Locator, type Page } from '@playwright/test';
-import { fitting, open, test } from './server.js';
-
-test.use({ turntable: true });
+import { fitting, follow, open, test } from './server.js';
 
 const HOUSE = ['', 'woods', 'shop', 'safe', 'workbook'];
 const PIECE = [
@@ -44,10 +42,16 @@ const low = (page: Page) =>
     ),
   );
 
-async function everywhere(page: Page, url: string, look: (path: string) => Promise<void>) {
+/** Looks at screens of the house, and of the piece that is open, one after the other. */
+async function at(
+  page: Page,
+  house: readonly string[],
+  stations: readonly string[],
+  look: (path: string) => Promise<void>,
+) {
   const [, , , , id] = page.url().split('/');
-  for (const path of [...HOUSE, ...PIECE.map((station) => `piece/${id}/${station}`)]) {
-    await page.goto(`${url}/${path}`);
+  for (const path of [...house, ...stations.map((station) => `piece/${id}/${station}`)]) {
+    await follow(page, `/${path}`);
     await expect(page.getByRole('main')).toBeVisible();
     await expect(page.getByText(/^Opening( the piece)?…$/)).toBeHidden();
     await look(path);
@@ -62,7 +66,7 @@ for (const [width, height] of [
     test.use({ viewport: { width, height }, hasTouch: true, isMobile: true });
     test('every screen fits, and what is pressed is large enough', async ({ page, fellside }) => {
       await open(page, fellside, 'Fell Race Cup');
-      await everywhere(page, fellside.url, async (path) => {
+      await at(page, HOUSE, PIECE, async (path) => {
         await fitting(page);
         expect(await low(page), path).toEqual([]);
       });
@@ -110,10 +114,31 @@ test.describe('a finger held still', () => {
   });
 });
 
+test.describe('drawn in space', () => {
+  test.use({ turntable: true, hasTouch: true, isMobile: true });
+  test('the turntable fits in its corner, its panel and its page, on every screen and with large text', async ({
+    page,
+    fellside,
+  }) => {
+    await open(page, fellside, 'Fell Race Cup');
+    await at(page, [], ['rings/r5', 'pattern', 'pattern/turntable'], async (path) => {
+      await expect(page.locator('canvas[data-frames]')).toBeVisible();
+      for (const [width, height, text] of [
+        [820, 1100, 100],
+        [390, 800, 100],
+        [1280, 800, 175],
+      ] as const) {
+        await page.setViewportSize({ width, height });
+        await page.addStyleTag({ content: `html { font-size: ${text}% !important }` });
+        await fitting(page);
+        if (text === 100) expect(await low(page), path).toEqual([]);
+      }
+    });
+  });
+});
+
 test('with text twice as large every screen fits', async ({ page, fellside }) => {
   await open(page, fellside, 'Fell Race Cup');
-  await everywhere(page, fellside.url, async () => {
-    await page.addStyleTag({ content: 'html { font-size: 175% !important }' });
-    await fitting(page);
-  });
+  await page.addStyleTag({ content: 'html { font-size: 175% !important }' });
+  await at(page, HOUSE, PIECE, () => fitting(page));
 });

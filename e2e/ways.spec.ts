@@ -38,7 +38,8 @@ interface Case {
   readonly says: readonly RegExp[];
 }
 
-const CASES: readonly Case[] = [
+/** One after the other in one piece, each started anew where the one before it stood. */
+const JOINTS: readonly Case[] = [
   {
     way: 'Flat segments',
     ring: 5,
@@ -86,23 +87,15 @@ const CASES: readonly Case[] = [
     ],
     says: [/Segment leaning left/, /blade tilted 12°/, /squeeze from above and below/],
   },
+];
+
+const BUILT: readonly Case[] = [
   {
     way: 'Staves',
     ring: 6,
     set: (page) => bar(page).getByRole('button', { name: 'Like the wall' }).click(),
     reads: [['Lean outwards', '26.85°']],
     says: [/24 × Stave/, /along the grain/, /Taper from the grain/],
-  },
-  {
-    way: 'Half and half',
-    ring: 6,
-    async set(page) {
-      await type(page, 'First half', '8');
-      await bar(page).getByLabel('Divider between the halves').check();
-      await bar(page).getByLabel('Sawn in two later').check();
-    },
-    reads: [['First half', '8']],
-    says: [/8 × Segment of the first half/, /2 × Divider/, /Saw the ring in two/],
   },
   {
     way: 'Grain-matched',
@@ -119,6 +112,17 @@ const CASES: readonly Case[] = [
     set: (page) => type(page, 'Row 1, thickness', '3/8'),
     reads: [['Row 1, thickness', '3/8"']],
     says: [/24 × Outer layer/, /24 × Inner layer/, /Layer line, at the joints/],
+  },
+  {
+    way: 'Half and half',
+    ring: 6,
+    async set(page) {
+      await type(page, 'First half', '8');
+      await bar(page).getByLabel('Divider between the halves').check();
+      await bar(page).getByLabel('Sawn in two later').check();
+    },
+    reads: [['First half', '8']],
+    says: [/8 × Segment of the first half/, /2 × Divider/, /Saw the ring in two/],
   },
   {
     way: 'Pie with a plug',
@@ -142,19 +146,28 @@ const CASES: readonly Case[] = [
   },
 ];
 
-for (const { way, ring: number, set, reads, says } of CASES)
-  test(`${way}: reached, set, read back from its plan and after a reload`, async ({ page, fellside }) => {
+for (const [which, cases] of [
+  ['of joints', JOINTS],
+  ['of building a ring', BUILT],
+] as const)
+  test(`every way ${which} is reached, set, read back from its plan and after a reload`, async ({
+    page,
+    fellside,
+  }) => {
     await open(page, fellside, 'Fell Race Cup', 'Rings');
-    await make(page, number, way);
-    await set(page);
-    const sheet = await plan(page, number);
-    for (const sentence of says) await expect(sheet).toContainText(sentence);
-    await sheet.getByRole('button', { name: 'Close' }).click();
-    await saved(page);
-    await page.reload();
-    await expect(bar(page).getByRole('button', { name: /^Made as (?!various)/ })).toBeVisible();
-    for (const [label, value] of reads)
-      await expect(bar(page).getByLabel(label, { exact: true })).toHaveValue(value);
+    for (const { way, ring: number, set, reads, says } of cases)
+      await test.step(way, async () => {
+        await make(page, number, way);
+        await set(page);
+        const sheet = await plan(page, number);
+        for (const sentence of says) await expect(sheet).toContainText(sentence);
+        await sheet.getByRole('button', { name: 'Close' }).click();
+        await saved(page);
+        await page.reload();
+        await expect(bar(page).getByRole('button', { name: /^Made as (?!various)/ })).toBeVisible();
+        for (const [label, value] of reads)
+          await expect(bar(page).getByLabel(label, { exact: true })).toHaveValue(value);
+      });
   });
 
 test('a set of spacers that does not close is refused with its misfit, and one press takes the nearest that does', async ({

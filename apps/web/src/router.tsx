@@ -25,11 +25,16 @@ const idle = () =>
       : requestIdleCallback(() => then(), { timeout: 1000 }),
   );
 
+/** Whether the browser was told to fetch no more than is asked for, as over a mobile line; not every browser can be told. */
+const sparing = () =>
+  (navigator as Navigator & { connection?: { saveData?: boolean } }).connection?.saveData === true;
+
 /**
  * Fetches all stations, one after another and while there is nothing else to do: from then on none is missing when the server
- * is away. One that cannot be fetched is left to whoever goes there.
+ * is away. One that cannot be fetched is left to whoever goes there; where data are saved, all of them are.
  */
 export async function fetchStations(): Promise<void> {
+  if (sparing()) return;
   for (const load of stations) {
     await idle();
     await load().catch(() => {});
