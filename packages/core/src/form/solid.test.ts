@@ -17,7 +17,7 @@ beforeAll(async () => {
 });
 
 /** Sides of the turned solid. At every height its polygon has the same share of its circle, which is divided out. */
-const SIDES = 48;
+const SIDES = 12;
 const ROUND = (SIDES / (2 * Math.PI)) * Math.sin((2 * Math.PI) / SIDES);
 
 type Corner = [number, number];

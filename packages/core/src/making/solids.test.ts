@@ -14,7 +14,9 @@ beforeAll(async () => {
   kernel.setup();
 });
 
-const ROUND = 720;
+/** Sides that stand for a circle: outside within it and inside round it, so that what they enclose lies in the round ring. */
+const ROUND = 360;
+const ABOUT = 1 / Math.cos(Math.PI / ROUND);
 
 /** A piece as a solid: side faces between bottom and top, both closed by the kernel's own triangles. */
 function solid({ bottom, top, fromMm, toMm }: LaidPiece) {
@@ -44,7 +46,7 @@ function survivor({ gives, lean, heightMm: h }: Made) {
   const at = (radius: number, dz: number) => Math.max(0, radius + lean * dz);
   const cone = (radius: number) => kernel.Manifold.cylinder(h, at(radius, -h / 2), at(radius, h / 2), ROUND);
   return gives.innerRadiusMm > 1e-6
-    ? cone(gives.outerRadiusMm).subtract(cone(gives.innerRadiusMm))
+    ? cone(gives.outerRadiusMm).subtract(cone(gives.innerRadiusMm * ABOUT))
     : cone(gives.outerRadiusMm);
 }
 
@@ -606,7 +608,7 @@ test('a ring cut any narrower would not hold its round ring', () => {
   const whole = kernel.Manifold.union(layOut(made.value).map((piece) => solid(piece)));
   const tube = (outer: number, inner: number) =>
     kernel.Manifold.cylinder(20, outer, outer, ROUND).subtract(
-      kernel.Manifold.cylinder(20, inner, inner, ROUND),
+      kernel.Manifold.cylinder(20, inner * ABOUT, inner * ABOUT, ROUND),
     );
   const missing = (outer: number, inner: number) => tube(outer, inner).subtract(whole).volume();
   expect(missing(made.value.gives.outerRadiusMm, made.value.gives.innerRadiusMm)).toBeLessThan(0.2);
