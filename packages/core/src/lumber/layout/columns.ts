@@ -1,4 +1,5 @@
-import { bestAcross, bestRun } from './knapsack.js';
+import { bestAcross } from './across.js';
+import { bestRun } from './knapsack.js';
 import {
   groupOfStocks,
   groupsOf,

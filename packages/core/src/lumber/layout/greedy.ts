@@ -1,4 +1,5 @@
-import { bestAcross, fullRun, type Item } from './knapsack.js';
+import { bestAcross, type Item } from './across.js';
+import { fullRun } from './knapsack.js';
 import { isBetter } from './merit.js';
 import {
   type Answer,

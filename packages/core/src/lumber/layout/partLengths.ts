@@ -1,9 +1,10 @@
 import { nextStep } from '../../measure/step.js';
 import type { Shop } from '../../settings/shop.js';
 import type { Section } from '../board.js';
+import { bestAcross } from './across.js';
 import { bestSawing } from './columns.js';
 import type { Demand, FoundWay } from './demand.js';
-import { bestAcross, bestRun } from './knapsack.js';
+import { bestRun } from './knapsack.js';
 import { groupsOf, type RipKind, type Stock, wantedOf } from './problem.js';
 import { down } from './tenths.js';
 
