@@ -9,7 +9,7 @@ async function middling(page: Page, name: RegExp): Promise<number> {
 }
 
 test.describe('drawn in space', () => {
-  test.use({ turntable: true });
+  test.use({ turntable: true, ahead: true });
 
   test('a vase is built before it is cut: the walls of builds, pins tried, the wander comes to less than half', async ({
     page,
@@ -38,7 +38,7 @@ test.describe('drawn in space', () => {
     await page.reload();
     await expect(page.getByLabel('Pins in the waste')).toBeChecked();
     await page.getByRole('button', { name: 'Turntable' }).click();
-    await expect(page.getByRole('group', { name: /Turntable/ })).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByRole('group', { name: /Turntable/ })).toBeVisible({ timeout: 90_000 });
     await page.setViewportSize({ width: 390, height: 800 });
     await sound(page);
   });
