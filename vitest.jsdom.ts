@@ -19,11 +19,15 @@ for (const { prototype } of [
 /** What an element's style can depend on where no style sheet is: itself, and what of those around it is handed on. */
 function dependsOn(element: Element): string {
   const { localName, attributes } = element;
-  const own = ['hidden', 'open', 'type', 'style'].map((name) => attributes.getNamedItem(name)?.value ?? '—');
+  const own = ['hidden', 'open', 'popover', 'type', 'style'].map(
+    (name) => attributes.getNamedItem(name)?.value ?? '—',
+  );
   let around = '';
   for (let parent = element.parentElement; parent; parent = parent.parentElement) {
     const style = parent.getAttribute('style');
     if (style && /visibility|pointer-events/.test(style)) around += `|${style}`;
+    // A hidden part of a table hands on that it is not seen.
+    if (parent.hasAttribute('hidden')) around += `|${parent.localName} hidden`;
   }
   return `${localName}|${own.join('|')}${around}`;
 }

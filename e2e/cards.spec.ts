@@ -49,7 +49,7 @@ test('a bowl from the first card to the last: two devices, a killed server, a ri
   await tablet.goto('about:blank').catch(() => undefined);
   await fellside.start();
   await tablet.goto(`${fellside.url}/piece/${id}/make?job=ring-r4/glue`);
-  await expect(tablet.getByRole('article').getByText(/Last counted/)).toBeVisible({ timeout: 15_000 });
+  await expect(tablet.getByRole('article').getByText(/Last counted/)).toBeVisible();
   // Ring 4 comes out a hundredth of an inch thicker than planned: all above it follows.
   await expect(title(page)).toHaveText(/Ring 4: flatten/);
   const planned = await page.getByText(/^Planned /).textContent();

@@ -13,7 +13,7 @@ async function toBoards(page: Page) {
   await expect(boards(page).getByRole('heading', { name: 'Boards', exact: true })).toBeVisible();
 }
 
-const solved = (page: Page) => expect(page.getByText('Solved.')).toBeVisible({ timeout: 90_000 });
+const solved = (page: Page) => expect(page.getByText('Solved.')).toBeVisible();
 
 async function enter(page: Page, fields: Readonly<Record<string, string>>, wood: string) {
   await page.getByRole('button', { name: 'Enter a board' }).click();
@@ -90,7 +90,7 @@ test('boards are entered, pieces laid out, what is short is seen and bought, and
   // When it is sawn the boards are gone and offcuts are there.
   const sawn = async () => {
     const button = page.getByRole('button', { name: 'These boards are sawn' });
-    await expect(button).toBeEnabled({ timeout: 90_000 });
+    await expect(button).toBeEnabled();
     await button.click();
   };
   await turnTo(page, 'Wood');
@@ -111,7 +111,6 @@ test('rip list, stops and a board are read and followed at widths of 820 and 390
   page,
   fellside,
 }) => {
-  await page.setViewportSize({ width: 820, height: 1000 });
   await open(page, fellside, 'Fell Race Cup', 'Cuts');
   for (const width of [820, 390]) {
     await page.setViewportSize({ width, height: 1000 });
@@ -159,7 +158,7 @@ test('on a tablet: a board is entered, laid out and opened, what is sawn is take
   await page.getByRole('link', { name: 'Board 1', exact: true }).click();
   await expect(page.getByRole('region', { name: 'Cuts of this board' })).toContainText(/Joint one long edge/);
   await turnTo(page, 'Wood');
-  await page.getByRole('button', { name: 'These boards are sawn' }).click({ timeout: 90_000 });
+  await page.getByRole('button', { name: 'These boards are sawn' }).click();
   await expect(page.getByText(/boards? (is|are) taken out/)).toBeVisible();
   await page.getByRole('button', { name: 'Put the boards back' }).click();
   await expect(page.getByText('The boards are back, the offcuts gone.')).toBeVisible();

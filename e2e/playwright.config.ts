@@ -5,9 +5,9 @@ export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
   globalSetup: './prepare.ts',
-  // Long enough for a machine that others slow down; what has come is not waited for.
+  // Long enough for a machine that others slow down, where boards are solved and a turntable drawn; what has come is not waited for.
   timeout: 300_000,
-  expect: { timeout: 45_000 },
+  expect: { timeout: 90_000 },
   workers: 2,
   // Test by test, so that no long file is left to one worker while the other has nothing to do.
   fullyParallel: true,
@@ -15,7 +15,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
-    actionTimeout: 45_000,
+    actionTimeout: 90_000,
     // What a test says of requests holds for the page's own; installed.spec.ts lets the worker in.
     serviceWorkers: 'block',
     // What was on the screen when a test failed lies in test-results.

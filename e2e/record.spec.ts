@@ -72,7 +72,7 @@ test('made again half as high, found in the workbook', async ({ page, fellside }
   await page.getByRole('complementary', { name: 'Form', exact: true }).waitFor();
   await page.getByRole('link', { name: 'Workbook' }).click();
   await page.getByRole('searchbox').fill('small wall');
-  await expect(page.getByRole('row', { name: /Small wall/ })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('row', { name: /Small wall/ })).toBeVisible();
   await expect(page.getByRole('row')).toHaveCount(2);
   await sound(page);
   await page.getByRole('link', { name: 'Small wall' }).click();

@@ -9,7 +9,7 @@ async function middling(page: Page, name: RegExp): Promise<number> {
 }
 
 test.describe('drawn in space', () => {
-  test.use({ turntable: true, ahead: true });
+  test.use({ turntable: true });
 
   test('a vase is built before it is cut: the walls of builds, pins tried, the wander comes to less than half', async ({
     page,
@@ -18,7 +18,7 @@ test.describe('drawn in space', () => {
     await open(page, fellside, 'Bindweed Vase');
     await go(page, 'Make');
     await page.getByRole('link', { name: 'Rehearsal' }).click();
-    await expect(page.getByText('300 builds, drawn from number 1 on')).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText('300 builds, drawn from number 1 on')).toBeVisible();
     await expect(row(page, /Worst step of a line/)).toContainText('seen to step');
     const before = await middling(page, /A line over all its rings/);
     await expect(
@@ -38,7 +38,7 @@ test.describe('drawn in space', () => {
     await page.reload();
     await expect(page.getByLabel('Pins in the waste')).toBeChecked();
     await page.getByRole('button', { name: 'Turntable' }).click();
-    await expect(page.getByRole('group', { name: /Turntable/ })).toBeVisible({ timeout: 90_000 });
+    await expect(page.getByRole('group', { name: /Turntable/ })).toBeVisible();
     await page.setViewportSize({ width: 390, height: 800 });
     await sound(page);
   });
@@ -48,10 +48,10 @@ test('brick bond, tried and kept, is an edit of the piece that can be undone', a
   await open(page, fellside, 'Bindweed Vase');
   await go(page, 'Make');
   await page.getByRole('link', { name: 'Rehearsal' }).click();
-  await page.getByRole('button', { name: 'Try: Brick bond' }).click({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Try: Brick bond' }).click();
   await page.getByRole('button', { name: 'Keep it' }).click();
   await saved(page);
-  await expect(row(page, /Worst step of a line/)).toBeHidden({ timeout: 30_000 });
+  await expect(row(page, /Worst step of a line/)).toBeHidden();
   await page.keyboard.press('Control+z');
-  await expect(row(page, /Worst step of a line/)).toBeVisible({ timeout: 30_000 });
+  await expect(row(page, /Worst step of a line/)).toBeVisible();
 });

@@ -1,3 +1,4 @@
+/** What may be put across a width, in the same whole units, worth something, up to so many times. */
 export interface Item {
   readonly width: number;
   readonly value: number;
@@ -29,6 +30,7 @@ function climbed(
     if (from > width) break;
     if (old === from) without = values[i++]!;
     if (moved === from) withIt = values[j++]! + bundle.value;
+    // Of two that are worth the same, the one without the bundle stands.
     const taken = withIt > without;
     const value = taken ? withIt : without;
     if (value === next.values.at(-1) && taken === next.taken.at(-1)) continue;
@@ -37,17 +39,6 @@ function climbed(
     next.taken.push(taken);
   }
   return next;
-}
-
-/** The last of ascending numbers that is no greater than another. */
-function lastUpTo(ascending: readonly number[], most: number): number {
-  let [from, to] = [0, ascending.length];
-  while (from < to) {
-    const middle = (from + to) >> 1;
-    if (ascending[middle]! <= most) from = middle + 1;
-    else to = middle;
-  }
-  return from - 1;
 }
 
 /**
@@ -73,17 +64,14 @@ export function bestAcross(width: number, items: readonly Item[]): { counts: num
     for (const { item, size } of bundles) counts[item]! += size;
     return { counts, value: bundles.reduce((all, bundle) => all + bundle.value, 0) };
   }
-  let stairs: Stairs = { widths: [0], values: [0], taken: [false] };
-  const flights = bundles.map((bundle) => {
-    stairs = climbed(stairs, bundle, width);
-    return stairs;
-  });
+  const flights: Stairs[] = [{ widths: [0], values: [0], taken: [false] }];
+  for (const bundle of bundles) flights.push(climbed(flights.at(-1)!, bundle, width));
   for (let b = bundles.length - 1, left = width; b >= 0; b--) {
-    const { widths, taken } = flights[b]!;
-    if (!taken[lastUpTo(widths, left)]) continue;
+    const { widths, taken } = flights[b + 1]!;
+    if (!taken[widths.findLastIndex((from) => from <= left)]) continue;
     const bundle = bundles[b]!;
     counts[bundle.item]! += bundle.size;
     left -= bundle.width;
   }
-  return { counts, value: stairs.values.at(-1)! };
+  return { counts, value: flights.at(-1)!.values.at(-1)! };
 }
