@@ -97,9 +97,6 @@ test('a facetted half globe is added, painted and listed', async ({ page, fellsi
   await page.getByRole('link', { name: 'Rip and mitre' }).click();
   await expect(page.getByRole('region', { name: 'Rip', exact: true })).toContainText(
     /Equilateral, blank 1: \d/,
-    {
-      timeout: 30_000,
-    },
   );
 });
 
