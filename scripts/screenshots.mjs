@@ -97,7 +97,10 @@ async function picture(name) {
       !document.querySelector('[aria-label^="Turntable: drag"]') ||
       document.querySelector('canvas[data-frames]'),
   );
-  await page.waitForFunction(() => !document.body.innerText.includes('Every error is being halved in turn'));
+  await page.waitForFunction(
+    (underWay) => !underWay.some((words) => document.body.innerText.includes(words)),
+    ['Every error is being halved in turn', 'being solved', 'is being worked out'],
+  );
   let [before, now] = [null, await page.screenshot()];
   for (let i = 0; i < TRIES && !before?.equals(now); i++) {
     await rest(2000);

@@ -40,6 +40,9 @@ function progressOf({ state, running, cancelled, stale }: Running): string {
   const done = state.woods.filter(({ stage }) => stage === 'done').length;
   const all = state.woods.length;
   if (all === 0) return 'There is nothing to saw from boards.';
+  // What is left when every wood is solved.
+  if (done === all && (running || cancelled))
+    return `Solved; how many whole pieces the boards on hand give ${running ? 'is being' : 'was not'} worked out.`;
   if (cancelled) return `Stopped: ${done} of ${all} woods are solved; the others stand as they were found.`;
   if (running) return `A layout stands; better ones are being looked for: ${done} of ${all} woods solved.`;
   return done === all ? 'Solved.' : 'Laid out at once, not solved.';

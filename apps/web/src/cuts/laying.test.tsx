@@ -16,10 +16,19 @@ const SOLVED: Running = {
   trouble: null,
 };
 
+const woods = (...stages: string[]): Partial<Running> => ({
+  state: { ...SOLVED.state!, woods: stages.map((stage) => ({ stage })) } as unknown as Running['state'],
+});
+
 it.each<[string, Partial<Running>, RegExp]>([
   ['nothing to saw', {}, /nothing to saw from boards/],
   ['asked anew', { stale: true, running: true }, /^Laying out…$/],
   ['stopped before it stood', { stale: true, cancelled: true }, /Stopped before this was laid out/],
+  ['one wood done', { ...woods('done', 'at once'), running: true }, /better ones .*: 1 of 2 woods solved/],
+  ['all woods done', { ...woods('done', 'done'), running: true }, /^Solved; how many .* is being worked out/],
+  ['only stopped then', { ...woods('done'), cancelled: true }, /^Solved; how many .* was not worked out/],
+  ['stopped before', { ...woods('done', 'at once'), cancelled: true }, /^Stopped: 1 of 2 woods are solved/],
+  ['all done', woods('done'), /^Solved\.$/],
   ['broken', { trouble: 'no memory' }, /The layout stopped: no memory/],
 ])('%s is said', (_, change, says) => {
   showWith(<Laying cuts={{ ...SOLVED, ...change }} />);
