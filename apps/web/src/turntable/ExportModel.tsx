@@ -11,11 +11,11 @@ import { saveBlob } from '../ui/saveFile.js';
 import { geometryService } from '../workers/client.js';
 import { LOOP, turningLoop } from './loop.js';
 import { type ModelFormat, modelFile } from './model.js';
-import type { TakePicture } from './Scene.js';
+import type { Draw, TakePictures } from './Scene.js';
 
 interface ExportModelProps {
   /** Gives a way to take pictures once all is fine enough for so many px; null where nothing can be drawn. */
-  readonly finest: (px: number) => Promise<TakePicture | null>;
+  readonly finest: (px: number) => Promise<TakePictures | null>;
   /** What was made as fine as it gets may be left again. */
   readonly done: () => void;
 }
@@ -41,21 +41,21 @@ export function ExportModel({ finest, done }: ExportModelProps) {
     saveBlob(`${name}, ${turned ? 'turned' : 'blank'}.${format}`, file);
   };
   /** Takes pictures and saves what comes of them; says what is done meanwhile. */
-  const drawn = async (file: string, px: number, work: (take: TakePicture) => Promise<Blob | null>) => {
+  const drawn = async (file: string, px: number, work: (draw: Draw) => Promise<Blob | null>) => {
     stopped.current = false;
     setDoing('The surface is drawn finer…');
     const take = await finest(px);
-    const blob = take && !stopped.current ? await work(take).catch(() => null) : null;
+    const blob = take && !stopped.current ? await take(work).catch(() => null) : null;
     if (blob) saveBlob(file, blob);
     else if (!stopped.current) dispatch(refusedEntry(TOO_LARGE));
     setDoing(null);
     done();
   };
-  const loop = (take: TakePicture) =>
+  const loop = (draw: Draw) =>
     turningLoop(
       async (share) => {
         await new Promise(requestAnimationFrame);
-        return take(LOOP.side, LOOP.side, share);
+        return draw(LOOP.side, LOOP.side, share);
       },
       LOOP,
       (made) => {
@@ -87,8 +87,8 @@ export function ExportModel({ finest, done }: ExportModelProps) {
           ['Blank as glued, STL', save('stl', false)],
         ]}
         picture={({ width, height }) =>
-          drawn(`${name}, turntable.png`, Math.max(width, height), async (take) => {
-            const picture = take(width, height);
+          drawn(`${name}, turntable.png`, Math.max(width, height), async (draw) => {
+            const picture = draw(width, height);
             return picture && pngOf(picture);
           })
         }

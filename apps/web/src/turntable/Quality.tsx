@@ -29,7 +29,7 @@ export const ratioAtRest = (width: number, height: number): number =>
 
 /** Without graphics hardware: as coarse as it has to be while something moves, and smooth at rest. */
 export function Quality() {
-  const { gl, size, invalidate } = useThree();
+  const { gl, size, get, invalidate } = useThree();
   const rest = useRef({ timer: 0, drawing: false });
   const moving = useRef({ ratio: 0.6, last: Number.NEGATIVE_INFINITY, sum: 0, frames: 0 });
   useEffect(() => {
@@ -57,6 +57,8 @@ export function Quality() {
     }
     if (gl.getPixelRatio() !== move.ratio) gl.setPixelRatio(move.ratio);
     resting.timer = window.setTimeout(() => {
+      // While pictures are taken the canvas is theirs; the frame after them comes back here.
+      if (get().frameloop === 'never') return;
       resting.drawing = true;
       gl.setPixelRatio(ratioAtRest(size.width, size.height));
       invalidate();

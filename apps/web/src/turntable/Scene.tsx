@@ -1,6 +1,6 @@
 import type { Species } from '@fellside/core';
 import { Canvas, useFrame, useThree } from '@react-three/fiber';
-import { useEffect, useMemo, useRef } from 'react';
+import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { type PerspectiveCamera, Plane, Quaternion, Vector3 } from 'three';
 import type { Stand } from './eye.js';
 import { Orbit } from './Orbit.js';
@@ -13,8 +13,11 @@ import { keptBy, Wood } from './Wood.js';
 import { ability } from './webgl.js';
 import type { State3, WoodMesh } from './woodMeshes.js';
 
-/** Takes a picture of what is seen, at a size in px; the piece turned on by a share of a whole turn. */
-export type TakePicture = (width: number, height: number, share?: number) => HTMLCanvasElement | null;
+/** Draws what is seen at a size in px; the piece turned on by a share of a whole turn. Null where that is too large. */
+export type Draw = (width: number, height: number, share?: number) => HTMLCanvasElement | null;
+
+/** Does work that draws pictures; the scene itself is drawn again when all of them are made. */
+export type TakePictures = <T>(work: (draw: Draw) => Promise<T>) => Promise<T>;
 
 interface SceneProps {
   readonly meshes: readonly WoodMesh[];
@@ -38,7 +41,7 @@ interface SceneProps {
   readonly light: number;
   readonly label: string;
   readonly onPlace?: ((ring: number, place: number) => void) | undefined;
-  readonly onReady?: ((take: TakePicture) => void) | undefined;
+  readonly onReady?: ((take: TakePictures) => void) | undefined;
 }
 
 /** The middle of the quarter lies beside the line of sight, so that no joint at the index mark is the cut. */
@@ -75,6 +78,7 @@ export function Scene(props: SceneProps) {
       flat
       camera={{ fov: 32 }}
       gl={{ antialias: !ability().software, localClippingEnabled: true }}
+      className="[&_canvas]:object-contain"
       role="img"
       aria-label={props.label}
     >
@@ -127,30 +131,41 @@ function Frames({ light }: { light: number }) {
 
 const UP = new Vector3(0, 0, 1);
 
-/** Hands out a way to take a picture of the scene. */
-function Camera({ onReady }: { onReady: (take: TakePicture) => void }) {
-  const { gl, scene, camera, size, invalidate } = useThree();
-  const take = useMemo<TakePicture>(
-    () =>
-      (width, height, share = 0) => {
-        const eye = (camera as PerspectiveCamera).clone();
-        eye.aspect = width / height;
-        eye.position.applyAxisAngle(UP, -2 * Math.PI * share);
-        eye.quaternion.premultiply(new Quaternion().setFromAxisAngle(UP, -2 * Math.PI * share));
-        eye.updateProjectionMatrix();
-        const picture = Object.assign(document.createElement('canvas'), { width, height });
-        const ratio = gl.getPixelRatio();
-        gl.setPixelRatio(1);
-        gl.setSize(width, height, false);
-        gl.render(scene, eye);
-        picture.getContext('2d')?.drawImage(gl.domElement, 0, 0);
-        const whole = gl.domElement.width === width && gl.domElement.height === height;
+/** Hands out a way to take pictures of the scene: one of them stands on the canvas until the next is made. */
+function Camera({ onReady }: { onReady: (take: TakePictures) => void }) {
+  const { gl, scene, get, setFrameloop } = useThree();
+  const draw = useCallback<Draw>(
+    (width, height, share = 0) => {
+      const eye = (get().camera as PerspectiveCamera).clone();
+      eye.aspect = width / height;
+      eye.position.applyAxisAngle(UP, -2 * Math.PI * share);
+      eye.quaternion.premultiply(new Quaternion().setFromAxisAngle(UP, -2 * Math.PI * share));
+      eye.updateProjectionMatrix();
+      gl.setPixelRatio(1);
+      gl.setSize(width, height, false);
+      gl.render(scene, eye);
+      if (gl.domElement.width !== width || gl.domElement.height !== height) return null;
+      const picture = Object.assign(document.createElement('canvas'), { width, height });
+      picture.getContext('2d')?.drawImage(gl.domElement, 0, 0);
+      return picture;
+    },
+    [gl, scene, get],
+  );
+  const take = useCallback<TakePictures>(
+    async (work) => {
+      const ratio = gl.getPixelRatio();
+      setFrameloop('never');
+      try {
+        return await work(draw);
+      } finally {
+        const { size } = get();
         gl.setPixelRatio(ratio);
         gl.setSize(size.width, size.height, false);
-        invalidate();
-        return whole ? picture : null;
-      },
-    [gl, scene, camera, size, invalidate],
+        setFrameloop('demand');
+        get().invalidate();
+      }
+    },
+    [gl, get, setFrameloop, draw],
   );
   useEffect(() => onReady(take), [onReady, take]);
   return null;

@@ -1,5 +1,5 @@
 import { useCallback, useRef, useState } from 'react';
-import type { TakePicture } from './Scene.js';
+import type { TakePictures } from './Scene.js';
 import { COLUMNS, type Skinned, useDress, useSkin } from './useSkin.js';
 
 /** How often it is looked whether the finest surface has come, and how often at most. */
@@ -12,8 +12,8 @@ export function useFinest(size: 'inset' | 'panel' | 'large', glue: boolean) {
   const skin = useSkin(`skin-${size}`, COLUMNS[still ? 'still' : size], useDress(glue));
   const latest = useRef<Skinned | null>(skin);
   latest.current = skin;
-  const take = useRef<TakePicture | null>(null);
-  const ready = useCallback((taking: TakePicture) => {
+  const take = useRef<TakePictures | null>(null);
+  const ready = useCallback((taking: TakePictures) => {
     take.current = taking;
   }, []);
   const finest = useCallback(async (px: number) => {
