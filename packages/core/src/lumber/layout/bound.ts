@@ -11,6 +11,8 @@ export interface Known {
   readonly impossible: readonly (readonly number[])[];
 }
 
+export const NOTHING_KNOWN: Known = { prices: [], impossible: [] };
+
 /** How much work is put into one bound, in entries of its program. */
 const ENTRIES = 2e6;
 
@@ -25,7 +27,19 @@ export interface Bound {
  * rips need only fit across all boards of a stock together, and, at the prices that column generation found, no board can give more
  * than its best (Farley, Operations Research 38, 1990). All of it holds for every real answer; so its least cost is a bound.
  */
-export function wholeBound(problem: Problem, { prices, impossible }: Known, solver: Solver): Bound | null {
+export function wholeBound(problem: Problem, known: Known, solver: Solver, gap = 0): Bound | null {
+  const solved = solver(boundProgram(problem, known), { entries: ENTRIES, gap });
+  return solved && { cost: solved.bound, boards: solved.x.slice(0, problem.stocks.length) };
+}
+
+/** The same with parts of boards and rips, which is found much sooner and is no more: null where there is no answer. */
+export function partBound(problem: Problem, solver: Solver): number | null {
+  const program = { ...boundProgram(problem, NOTHING_KNOWN), whole: false };
+  return solver(program, { entries: ENTRIES, gap: 0 })?.bound ?? null;
+}
+
+/** Boards (by stock), rips (by place), pieces missing and choices, in columns one after the other, and what holds of them. */
+function boundProgram(problem: Problem, { prices, impossible }: Known): Program {
   const { kinds, stocks } = problem;
   const wanted = wantedOf(problem);
   const places = stocks.flatMap(({ sections, leaves }, stock) =>
@@ -137,7 +151,7 @@ export function wholeBound(problem: Problem, { prices, impossible }: Known, solv
       });
     });
   });
-  const program: Program = {
+  return {
     costs: [
       ...stocks.map(({ cost }) => cost),
       ...rips.map(() => 0),
@@ -153,6 +167,4 @@ export function wholeBound(problem: Problem, { prices, impossible }: Known, solv
     ],
     whole: true,
   };
-  const solved = solver(program, { entries: ENTRIES, gap: 0 });
-  return solved && { cost: solved.bound, boards: solved.x.slice(0, first) };
 }

@@ -1,4 +1,4 @@
-import { wholeBound } from './bound.js';
+import { NOTHING_KNOWN, wholeBound } from './bound.js';
 import { closing } from './closing.js';
 import { type Column, columnOf, type Generated, generated } from './columns.js';
 import { atOnce, tries } from './greedy.js';
@@ -60,7 +60,7 @@ export function* solving(
   const proven = (bound: number) => priceOf(problem, best) <= bound * (1 + SAME_COST) + 1e-9;
   yield state('heuristic', 0);
   // Whole boards alone may say that nothing can be better: the cheapest that there is, for one.
-  const known = missingIn(best) === 0 ? wholeBound(problem, { prices: [], impossible: [] }, solver) : null;
+  const known = missingIn(best) === 0 ? wholeBound(problem, NOTHING_KNOWN, solver) : null;
   if (known && proven(known.cost)) return done(known.cost);
   const begun = best.boards.map((sawn) => columnOf(problem, sawn));
   for (const other of tries(problem, TRIES)) {
