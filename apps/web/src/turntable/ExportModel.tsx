@@ -42,6 +42,8 @@ export function ExportModel({ finest, done }: ExportModelProps) {
   };
   /** Takes pictures and saves what comes of them; says what is done meanwhile. */
   const drawn = async (file: string, px: number, work: (draw: Draw) => Promise<Blob | null>) => {
+    // One after the other: what is being drawn is told, and can be stopped.
+    if (doing !== null) return;
     stopped.current = false;
     setDoing('The surface is drawn finer…');
     const take = await finest(px);
@@ -65,18 +67,6 @@ export function ExportModel({ finest, done }: ExportModelProps) {
     );
   return (
     <>
-      {doing !== null && (
-        <span role="status" className="flex items-center gap-2">
-          {doing}
-          <Button
-            onClick={() => {
-              stopped.current = true;
-            }}
-          >
-            Stop
-          </Button>
-        </span>
-      )}
       <ExportMenu
         start={FOUR_K}
         items={[
@@ -93,6 +83,18 @@ export function ExportModel({ finest, done }: ExportModelProps) {
           })
         }
       />
+      {doing !== null && (
+        <span role="status" className="flex items-center gap-2">
+          {doing}
+          <Button
+            onClick={() => {
+              stopped.current = true;
+            }}
+          >
+            Stop
+          </Button>
+        </span>
+      )}
     </>
   );
 }

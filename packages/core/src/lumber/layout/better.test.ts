@@ -218,3 +218,28 @@ test('a strip that is resawn is crosscut before, and what is behind it comes bac
     /Crosscut.* Resaw strip 1 into 2 leaves/,
   );
 });
+
+/** One ring from boards that are alike: by hand a board gives ⌊W/w⌋ strips of ⌊(L − first cut and tail)/l⌋ pieces, since nothing else could use the rest. */
+test('how many one ring comes out of boards that are alike, against counting by hand', () => {
+  const whole = (min: number, max: number) => fc.integer({ min, max });
+  fc.assert(
+    fc.property(
+      whole(30, 90),
+      whole(15, 50),
+      whole(1, 6),
+      whole(300, 1500),
+      whole(60, 250),
+      (edge, across, copies, long, wide) => {
+        const boards = Array.from({ length: copies }, (_, i) => ({ ...onHand(long, wide), id: `b${i}` }));
+        const demand = demandOf(lumberOf([ring(edge, across)], []), boards);
+        const [kind, stock] = [demand.problem.kinds[0]!, demand.problem.stocks[0]!];
+        const [{ length, width }, { length: along, count }] = [stock.sections[0]!, kind.pieces[0]!];
+        const each = Math.floor(width / kind.width) * Math.floor((length - kind.overhead) / along);
+        expect(howMany([demand], solver, DEFAULT_SHOP)).toBe(
+          Math.min(50, Math.floor((copies * stock.leaves[0]! * each) / count)),
+        );
+      },
+    ),
+    { numRuns: 40 },
+  );
+});

@@ -25,7 +25,8 @@ export interface Bound {
 /**
  * What no answer can cost less than: the least cost of whole boards and whole rips that still gives enough of every piece, where
  * rips need only fit across all boards of a stock together, and, at the prices that column generation found, no board can give more
- * than its best (Farley, Operations Research 38, 1990). All of it holds for every real answer; so its least cost is a bound.
+ * than its best (Farley, Operations Research 38, 1990). All of it holds for every real answer; so its least cost is a bound,
+ * proven to a `gap` from the least (a share of it).
  */
 export function wholeBound(problem: Problem, known: Known, solver: Solver, gap = 0): Bound | null {
   const solved = solver(boundProgram(problem, known), { entries: ENTRIES, gap });

@@ -42,7 +42,10 @@ const partsMayGive = (problem: Problem, solver: Solver): boolean =>
 const boardsMayGive = (problem: Problem, solver: Solver): boolean =>
   room(problem, wholeBound(free(problem), NOTHING_KNOWN, solver, WIDE)?.cost ?? null);
 
-/** Whether a layout gives it all: looked for until there is one, or all boards together cost less than the bound. */
+/**
+ * Whether a layout gives it all: looked for until there is one, or all boards together cost less than the bound. While parts of boards
+ * are still given other lengths the bound is not one for those.
+ */
 function found(demand: Demand, solver: Solver, shop: Shop): boolean {
   const { stocks } = demand.problem;
   const all = groupsOf(demand.problem).reduce(
@@ -52,8 +55,8 @@ function found(demand: Demand, solver: Solver, shop: Shop): boolean {
   const steps = layingOut(demand, solver, shop);
   for (;;) {
     const { value, done } = steps.next();
-    if (done || missingIn(value.answer) === 0 || value.bound > all * (1 + 1e-6))
-      return missingIn(value.answer) === 0;
+    if (missingIn(value.answer) === 0) return true;
+    if (done || (value.stage === 'whole boards' && value.bound > all * (1 + 1e-6))) return false;
   }
 }
 
