@@ -1,14 +1,17 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { create } from 'fontkit';
+import { unpacked } from './woff.js';
 
 const require = createRequire(import.meta.url);
 
 /** The text face of the application in a weight, from the package that ships it (static WOFF: the PDF writer reads no WOFF2). */
 const face = (weight: number) =>
   create(
-    readFileSync(
-      require.resolve(`@fontsource/hanken-grotesk/files/hanken-grotesk-latin-${weight}-normal.woff`),
+    unpacked(
+      readFileSync(
+        require.resolve(`@fontsource/hanken-grotesk/files/hanken-grotesk-latin-${weight}-normal.woff`),
+      ),
     ),
   );
 
