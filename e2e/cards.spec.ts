@@ -23,7 +23,7 @@ async function turnOver(page: Page, now: string): Promise<void> {
 test('a bowl from the first card to the last: two devices, a killed server, a ring off by 0.010 in, a foot torn off; by keyboard alone', async ({
   page,
   browser,
-  fellside,
+  killable: fellside,
 }) => {
   await open(page, fellside, 'Best Fleece Bowl');
   await page.getByRole('link', { name: 'Make' }).press('Enter');

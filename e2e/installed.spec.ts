@@ -5,7 +5,7 @@ test.use({ serviceWorkers: 'allow' });
 
 test('as an installed application: it opens without the server, says so, keeps edits and sends them later', async ({
   page,
-  fellside,
+  killable: fellside,
 }) => {
   await open(page, fellside, 'Fell Race Cup');
   const manifest = await page.request.get(`${fellside.url}/manifest.webmanifest`);

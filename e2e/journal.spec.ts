@@ -5,7 +5,7 @@ import { go, open, saved, sound, test } from './server.js';
 test('a piece from the first card to the passport: what is counted, measured, noted and photographed stands in its journal', async ({
   page,
   browser,
-  fellside,
+  killable: fellside,
 }, info) => {
   await open(page, fellside, 'Best Fleece Bowl');
   const [id] = /[0-9a-f-]{36}/.exec(page.url())!;

@@ -3,7 +3,7 @@ import { freePort, launch, open, saved, test } from './server.js';
 
 test('SIGKILL in the middle of edits loses nothing that was called saved, and nothing that was typed', async ({
   page,
-  fellside,
+  killable: fellside,
 }) => {
   await open(page, fellside, 'Fell Race Cup');
   const wall = page.getByLabel('Wall, square to curve');
@@ -40,7 +40,10 @@ test('SIGKILL in the middle of edits loses nothing that was called saved, and no
   await expect(wall).toHaveValue('11/32"');
 });
 
-test('a reload while the server was away brings the unsaved edit back', async ({ page, fellside }) => {
+test('a reload while the server was away brings the unsaved edit back', async ({
+  page,
+  killable: fellside,
+}) => {
   await open(page, fellside, 'Honey Class Jar');
   await fellside.stop('SIGKILL');
   await page.getByLabel('Wall, square to curve').fill('1/4');
@@ -80,7 +83,7 @@ test('two windows change the same of one piece: the later save is refused, both 
 });
 
 test('a second start on the same folder or port says so in one sentence; SIGTERM ends it cleanly', async ({
-  fellside,
+  killable: fellside,
 }) => {
   const onFolder = await launch({
     FELLSIDE_DATA: fellside.dataFolder,

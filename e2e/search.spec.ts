@@ -37,7 +37,7 @@ test.describe('stations are fetched ahead', () => {
 
   test('a station that nobody has gone to yet opens although the server is away', async ({
     page,
-    fellside,
+    killable: fellside,
   }) => {
     let scripts = 0;
     page.on('request', (request) => {

@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect, type Page } from '@playwright/test';
+import { Host } from './host.js';
 
 const MAIN = resolve(import.meta.dirname, '../apps/server/bundle/main.js');
 
@@ -14,6 +15,10 @@ export interface Fellside {
   readonly url: string;
   readonly port: number;
   readonly dataFolder: string;
+}
+
+/** One in a process of its own, as users start it. */
+export interface Killable extends Fellside {
   /** Ends it with a signal and waits until it is gone; gives its exit code. */
   stop(signal?: NodeJS.Signals): Promise<number | null>;
   /** Starts it again on the same folder and port. */
@@ -50,16 +55,23 @@ export async function launch(
   return { process: child, printed };
 }
 
-export async function startFellside(
-  demo: boolean,
-  more: Record<string, string> = {},
-  prepare: (dataFolder: string) => void = () => {},
-): Promise<Fellside> {
+/** A data folder, with the demo pieces or empty, and a port that nobody listens on. */
+async function place(demo: boolean): Promise<Fellside> {
   const dataFolder = mkdtempSync(join(tmpdir(), 'fellside-e2e-'));
   const port = await freePort();
   // The demo of a whole run is made once (prepare.ts).
   const made = demo && process.env.FELLSIDE_PREPARED;
   if (made) cpSync(made, dataFolder, { recursive: true });
+  return { url: `http://127.0.0.1:${port}`, port, dataFolder };
+}
+
+export async function startFellside(
+  demo: boolean,
+  more: Record<string, string> = {},
+  prepare: (dataFolder: string) => void = () => {},
+): Promise<Killable> {
+  const where = await place(demo);
+  const { port, dataFolder } = where;
   prepare(dataFolder);
   const env = {
     FELLSIDE_DATA: dataFolder,
@@ -69,9 +81,7 @@ export async function startFellside(
   };
   let running = await launch(env);
   return {
-    url: `http://127.0.0.1:${port}`,
-    port,
-    dataFolder,
+    ...where,
     async stop(signal = 'SIGTERM') {
       if (running.process.exitCode === null && running.process.signalCode === null) {
         running.process.kill(signal);
@@ -86,7 +96,9 @@ export async function startFellside(
 }
 
 interface Fixtures {
+  /** Beside others in one process, for what does not ask how the program starts and ends. */
   readonly fellside: Fellside;
+  readonly killable: Killable;
   /**
    * Whether the browser draws in space. Without a graphics card that takes as long as all the rest of a test together: where a
    * test is not about the turntable, its browser is one without WebGL, and the sentence that says so stands in its place.
@@ -97,7 +109,16 @@ interface Fixtures {
 }
 
 /** Tests that get a Fellside of their own, with the demo pieces on the shelf. */
-export const test = base.extend<Fixtures>({
+export const test = base.extend<Fixtures, { readonly host: Host }>({
+  host: [
+    // biome-ignore lint/correctness/noEmptyPattern: Playwright reads what a fixture needs from its first parameter
+    async ({}, use) => {
+      const host = new Host();
+      await use(host);
+      host.end();
+    },
+    { scope: 'worker' },
+  ],
   turntable: [false, { option: true }],
   ahead: [false, { option: true }],
   context: async ({ context, turntable, ahead }, use) => {
@@ -109,8 +130,14 @@ export const test = base.extend<Fixtures>({
       );
     await use(context);
   },
+  fellside: async ({ host }, use) => {
+    const fellside = await place(true);
+    await host.start(fellside);
+    await use(fellside);
+    await host.stop(fellside.port);
+  },
   // biome-ignore lint/correctness/noEmptyPattern: Playwright reads what a fixture needs from its first parameter
-  fellside: async ({}, use) => {
+  killable: async ({}, use) => {
     const fellside = await startFellside(true);
     await use(fellside);
     await fellside.stop();

@@ -15,7 +15,7 @@ async function set(page: Page, value: string) {
 test('two windows edit the same piece while the server is away: neither loses its draft', async ({
   page,
   context,
-  fellside,
+  killable: fellside,
 }) => {
   await open(page, fellside, 'Best Fleece Bowl');
   const other = await context.newPage();
@@ -42,7 +42,7 @@ test('two windows edit the same piece while the server is away: neither loses it
 
 test('a browser whose storage is full says that edits are kept nowhere, and offers the file', async ({
   page,
-  fellside,
+  killable: fellside,
 }) => {
   await page.addInitScript(() => {
     IDBFactory.prototype.open = () => {
@@ -78,7 +78,7 @@ test('an edit just before the window is closed reaches the server, or comes back
 
 test('a second piece edited while the first is still to be saved: both are sent', async ({
   page,
-  fellside,
+  killable: fellside,
 }) => {
   await open(page, fellside, 'Fell Race Cup');
   await fellside.stop('SIGKILL');

@@ -13,12 +13,13 @@ const workersIn = (folder) =>
       .map((path) => [basename(path, '.js'), join(ROOT, folder, path)]),
   );
 
-/** What is started, by the application it is part of. */
+/** What is started, by the application it is part of; of the server also what builds one, for tests that start many in one process. */
 const PROGRAMS = Object.fromEntries(
   ['server', 'cli'].map((app) => [
     app,
     {
       main: join(ROOT, 'apps', app, 'dist/main.js'),
+      ...(app === 'server' && { server: join(ROOT, 'apps/server/dist/server.js') }),
       ...workersIn(`apps/${app}/dist`),
       ...workersIn('packages/database/dist'),
     },
