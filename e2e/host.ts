@@ -15,12 +15,22 @@ export class Host {
 
   private async ask(what: 'start' | 'stop', settings: object): Promise<void> {
     const ask = ++this.asked;
-    this.child.send({ ask, what, settings });
-    for (;;) {
-      const [answer] = (await once(this.child, 'message')) as [{ ask: number; failed?: string }];
-      if (answer.ask !== ask) continue;
-      if (answer.failed) throw new Error(answer.failed);
-      return;
+    // What never answers because it is gone is told at once.
+    const gone = new AbortController();
+    const lost = (code: number | null) =>
+      gone.abort(new Error(`The process of the servers ended (${code}).`));
+    if (this.child.exitCode !== null) lost(this.child.exitCode);
+    this.child.once('exit', lost);
+    try {
+      this.child.send({ ask, what, settings });
+      for (;;) {
+        const [answer] = (await once(this.child, 'message', gone)) as [{ ask: number; failed?: string }];
+        if (answer.ask !== ask) continue;
+        if (answer.failed) throw new Error(answer.failed);
+        return;
+      }
+    } finally {
+      this.child.off('exit', lost);
     }
   }
 

@@ -36,7 +36,7 @@ export interface LastTry {
 /** Backups: by the calendar, by hand, and back. */
 @Injectable()
 export class BackupsService implements OnModuleInit, OnModuleDestroy {
-  private timer: NodeJS.Timeout | null = null;
+  private timers: NodeJS.Timeout[] = [];
   private last: LastTry | null = null;
   private running: Promise<unknown> = Promise.resolve();
 
@@ -46,13 +46,13 @@ export class BackupsService implements OnModuleInit, OnModuleDestroy {
   ) {}
 
   onModuleInit(): void {
-    this.timer = setInterval(() => void this.look(), LOOK).unref();
+    const look = () => void this.look();
     // Not before the server has begun to answer.
-    setTimeout(() => void this.look(), 2000).unref();
+    this.timers = [setTimeout(look, 2000).unref(), setInterval(look, LOOK).unref()];
   }
 
   async onModuleDestroy(): Promise<void> {
-    if (this.timer) clearInterval(this.timer);
+    for (const timer of this.timers) clearTimeout(timer);
     await this.running.catch(() => {});
   }
 
