@@ -1,40 +1,27 @@
-import { type ChildProcess, fork } from 'node:child_process';
+import { fork } from 'node:child_process';
 import { once } from 'node:events';
 import { resolve } from 'node:path';
 
-/** The settings of a server that a test asks for; what they mean is said where the server reads them. */
-export interface Hosted {
-  readonly port: number;
-  readonly dataFolder: string;
-}
-
-/** A process in which Fellsides are started and stopped, one after another. */
+/** A process in which Fellsides are started and stopped, one after another; what is asked of it when it is gone fails at once. */
 export class Host {
-  private readonly child: ChildProcess = fork(resolve(import.meta.dirname, '../scripts/servers.mjs'));
-  private asked = 0;
+  private readonly child = fork(resolve(import.meta.dirname, '../scripts/servers.mjs'));
+  private readonly gone = once(this.child, 'exit').then(([code]) => {
+    throw new Error(`The process of the servers ended (${code}).`);
+  });
 
-  private async ask(what: 'start' | 'stop', settings: object): Promise<void> {
-    const ask = ++this.asked;
-    // What never answers because it is gone is told at once.
-    const gone = new AbortController();
-    const lost = (code: number | null) =>
-      gone.abort(new Error(`The process of the servers ended (${code}).`));
-    if (this.child.exitCode !== null) lost(this.child.exitCode);
-    this.child.once('exit', lost);
-    try {
-      this.child.send({ ask, what, settings });
-      for (;;) {
-        const [answer] = (await once(this.child, 'message', gone)) as [{ ask: number; failed?: string }];
-        if (answer.ask !== ask) continue;
-        if (answer.failed) throw new Error(answer.failed);
-        return;
-      }
-    } finally {
-      this.child.off('exit', lost);
-    }
+  constructor() {
+    // Told to who asks.
+    this.gone.catch(() => {});
   }
 
-  start({ port, dataFolder }: Hosted): Promise<void> {
+  private async ask(what: 'start' | 'stop', settings: object): Promise<void> {
+    this.child.send({ what, settings });
+    const [{ failed }] = await Promise.race([once(this.child, 'message'), this.gone]);
+    if (failed) throw new Error(failed);
+  }
+
+  /** What the settings mean is said where the server reads them. */
+  start(port: number, dataFolder: string): Promise<void> {
     return this.ask('start', {
       host: '127.0.0.1',
       port,
@@ -51,6 +38,6 @@ export class Host {
   }
 
   end(): void {
-    this.child.disconnect();
+    if (this.child.connected) this.child.disconnect();
   }
 }

@@ -1,6 +1,6 @@
 import { type ChildProcess, spawn } from 'node:child_process';
 import { once } from 'node:events';
-import { cpSync, mkdtempSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
@@ -98,6 +98,7 @@ export async function startFellside(
 interface Fixtures {
   /** Beside others in one process, for what does not ask how the program starts and ends. */
   readonly fellside: Fellside;
+  /** For what ends it, or asks how it starts. */
   readonly killable: Killable;
   /**
    * Whether the browser draws in space. Without a graphics card that takes as long as all the rest of a test together: where a
@@ -132,15 +133,17 @@ export const test = base.extend<Fixtures, { readonly host: Host }>({
   },
   fellside: async ({ host }, use) => {
     const fellside = await place(true);
-    await host.start(fellside);
+    await host.start(fellside.port, fellside.dataFolder);
     await use(fellside);
     await host.stop(fellside.port);
+    rmSync(fellside.dataFolder, { recursive: true, force: true });
   },
   // biome-ignore lint/correctness/noEmptyPattern: Playwright reads what a fixture needs from its first parameter
   killable: async ({}, use) => {
     const fellside = await startFellside(true);
     await use(fellside);
     await fellside.stop();
+    rmSync(fellside.dataFolder, { recursive: true, force: true });
   },
 });
 

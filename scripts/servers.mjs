@@ -18,13 +18,11 @@ const does = {
   },
 };
 
-process.on('message', async ({ ask, what, settings }) => {
-  try {
-    await does[what](settings);
-    process.send({ ask });
-  } catch (error) {
-    process.send({ ask, failed: error instanceof Error ? error.message : String(error) });
-  }
-});
+process.on('message', ({ what, settings }) =>
+  does[what](settings).then(
+    () => process.send({}),
+    (error) => process.send({ failed: error?.message ?? String(error) }),
+  ),
+);
 // Its tests are over, or gone.
 process.on('disconnect', () => process.exit(0));

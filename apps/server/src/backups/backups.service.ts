@@ -24,7 +24,7 @@ import { SETTINGS, type Settings } from '../settings.js';
 /** How often it is looked whether a backup is due, ms. */
 const LOOK = 10 * 60_000;
 
-/** What became of the last automatic backup of this run of the server. */
+/** What became of the last backup of this run of the server. */
 export interface LastTry {
   readonly at: string;
   readonly path: string | null;
@@ -83,7 +83,7 @@ export class BackupsService implements OnModuleInit, OnModuleDestroy {
 
   /** Makes one by hand and tries it. */
   make(): Promise<string> {
-    return this.alone(async () => (await this.made('by-hand')).path);
+    return this.alone(() => this.tried(() => this.made('by-hand')));
   }
 
   /** Looks a backup file through. */
@@ -113,30 +113,40 @@ export class BackupsService implements OnModuleInit, OnModuleDestroy {
     return join(folder, 'backup.zip');
   }
 
+  /** Makes one where one is due. What keeps it from that, a disk that was taken out or settings that cannot be read, is told, no more. */
   private async look(): Promise<void> {
-    const { automatic } = readMachine(this.settings.dataFolder);
-    if (!automatic.on || !isDue(this.folder, Date.now())) return;
-    await this.alone(async () => {
-      if (!isDue(this.folder, Date.now())) return;
+    const look = async () => {
+      const { automatic } = readMachine(this.settings.dataFolder);
+      if (!automatic.on || !isDue(this.folder, Date.now())) return null;
       await this.made('automatic');
-      tidy(this.folder, automatic);
+      return automatic;
+    };
+    await this.alone(async () => {
+      const made = await this.tried(look);
+      if (made) tidy(this.folder, made);
     }).catch(() => {});
   }
 
-  private async made(kind: 'automatic' | 'by-hand') {
+  private async made(kind: 'automatic' | 'by-hand'): Promise<string> {
     const at = new Date().toISOString();
+    const { path, checked } = await backupInThread({
+      do: 'make',
+      database: this.database.file,
+      folder: this.folder,
+      kind,
+    });
+    this.last = { at, path, counts: checked.counts, failed: null };
+    return path;
+  }
+
+  /** What fails stands as the last try. */
+  private async tried<T>(work: () => Promise<T>): Promise<T> {
     try {
-      const made = await backupInThread({
-        do: 'make',
-        database: this.database.file,
-        folder: this.folder,
-        kind,
-      });
-      this.last = { at, path: made.path, counts: made.checked.counts, failed: null };
-      return made;
+      return await work();
     } catch (error) {
-      this.last = { at, path: null, counts: null, failed: (error as Error).message };
-      throw new Refusal(`The backup could not be made: ${(error as Error).message}`);
+      const failed = (error as Error).message;
+      this.last = { at: new Date().toISOString(), path: null, counts: null, failed };
+      throw new Refusal(`The backup could not be made: ${failed}`);
     }
   }
 
