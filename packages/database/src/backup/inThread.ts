@@ -17,7 +17,10 @@ export interface BackupDone {
   readonly path: string;
   readonly checked: CheckedBackup;
 }
-export type BackupAnswer = { readonly done: BackupDone } | { readonly refused: string };
+export type BackupAnswer =
+  | { readonly done: BackupDone }
+  | { readonly refused: string }
+  | { readonly failed: string };
 
 const WORKER = new URL('./backupWorker.js', import.meta.url);
 
@@ -32,9 +35,10 @@ export function backupInThread(job: BackupJob): Promise<BackupDone> {
   if (!existsSync(fileURLToPath(WORKER))) return carriedOut(job);
   return new Promise((answered, failed) => {
     const worker = new Worker(WORKER, { workerData: job });
-    worker.once('message', (answer: BackupAnswer) =>
-      'done' in answer ? answered(answer.done) : failed(new Refusal(answer.refused)),
-    );
+    worker.once('message', (answer: BackupAnswer) => {
+      if ('done' in answer) answered(answer.done);
+      else failed('refused' in answer ? new Refusal(answer.refused) : new Error(answer.failed));
+    });
     worker.once('error', failed);
     worker.once('exit', (status) => {
       if (status !== 0) failed(new Error(`The backup could not be made (${status}).`));
